@@ -1,0 +1,55 @@
+/** The one-way imports between rooms. A room may import itself, what is listed for it, and packages. */
+const rooms = {
+  'src/core': [],
+  'src/formats': ['src/core'],
+  'src/store': ['src/core', 'src/formats'],
+  'src/workers': ['src/core', 'src/formats', 'demo'],
+  'src/ui': ['src/core'],
+  'src/stations': ['src/workers', 'src/store', 'src/ui', 'src/core', 'src/formats'],
+  demo: ['src/core'],
+  cases: ['src/core', 'src/formats'],
+  server: [],
+}
+const roomRules = Object.entries(rooms).map(([room, allowed]) => ({
+  name: `one-way: ${room}`,
+  severity: 'error',
+  from: { path: `^${room}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^(src|server|demo|cases|bench|e2e|test)/', pathNot: [room, ...allowed].map((r) => `^${r}/`) },
+}))
+
+module.exports = {
+  forbidden: [
+    ...roomRules,
+    {
+      name: 'no station imports another',
+      severity: 'error',
+      from: { path: '^src/stations/([^/]+)/' },
+      to: { path: '^src/stations/([^/]+)/', pathNot: '^src/stations/$1/' },
+    },
+    {
+      name: 'core is pure',
+      comment: 'No DOM library, no database, no framework in the computation.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'core'], pathNot: 'node_modules/uuid/' },
+    },
+    {
+      name: 'only the store knows the database',
+      severity: 'error',
+      from: { pathNot: '^src/store/' },
+      to: { path: 'node_modules/(dexie|fake-indexeddb)/' },
+    },
+    { name: 'no cycles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'nothing unresolved', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^(dist|node_modules/@types)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+}

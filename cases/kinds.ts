@@ -1,0 +1,144 @@
+import { readFileSync } from 'node:fs'
+import { resolve } from 'node:path'
+import { array, boolean, mixed, number, object, string, ValidationError, type InferType, type Schema } from 'yup'
+import { CONDITIONS } from '../src/core/exposure/conditions.ts'
+import { partDistances } from '../src/core/exposure/distance.ts'
+import { wearKm } from '../src/core/exposure/wear-km.ts'
+import { wearWork } from '../src/core/exposure/wear-work.ts'
+import { gear } from '../src/core/gearing/ratio.ts'
+import type { Fitting } from '../src/core/log/garage.ts'
+import { lubeClock } from '../src/core/lube/clock.ts'
+import { LUBES } from '../src/core/lube/lubes.ts'
+import { elongationFromCaliper, elongationFromLength } from '../src/core/measure/elongation.ts'
+import { posterior } from '../src/core/measure/posterior.ts'
+import type { Reading } from '../src/core/measure/reading.ts'
+import { INSTRUMENTS, type Bias } from '../src/core/measure/instruments.ts'
+import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
+import { readGpx } from '../src/formats/gpx.ts'
+
+type Output = Readonly<Record<string, unknown>>
+type Runner = (input: unknown, folder: string) => Output
+
+/** A kind of case: its input checked once, then computed. */
+function kind<S extends Schema>(schema: S, compute: (input: InferType<S>, folder: string) => Output): Runner {
+  return (input, folder) => compute(schema.validateSync(input, { strict: true }) as InferType<S>, folder)
+}
+
+const figure = () => number().strict().required()
+const condition = () => string().oneOf([...CONDITIONS]).required()
+const lube = () => string().oneOf([...LUBES])
+const ride = object({ bike: string().required(), at: string().required(), km: figure().min(0) })
+const fitting = object({
+  part: string().required(),
+  bike: string().required(),
+  from: string().required(),
+  to: string().optional(),
+})
+
+/** Times compare as text once they are written alike. */
+function isoTime(text: string): string {
+  const ms = Date.parse(text)
+  if (!Number.isFinite(ms)) throw new RangeError(`"${text}" is not a time.`)
+  return new Date(ms).toISOString()
+}
+
+const isInstrument = (name: unknown): boolean => typeof name === 'string' && name in INSTRUMENTS
+
+const RUNNERS: Readonly<Record<string, Runner>> = {
+  'measure.length': kind(object({ pitches: figure(), lengthMm: figure() }), ({ pitches, lengthMm }) => ({
+    elongation: elongationFromLength(pitches, lengthMm),
+  })),
+  'measure.caliperPair': kind(
+    object({ pitches: figure(), insideMm: figure(), outsideMm: figure() }),
+    ({ pitches, insideMm, outsideMm }) => ({ ...elongationFromCaliper(pitches, insideMm, outsideMm) }),
+  ),
+  'measure.posterior': kind(
+    object({
+      readings: array(
+        object({
+          instrument: string().required().test('known', '${path} is no instrument', isInstrument),
+          slack: boolean().optional(),
+        }),
+      ).required(),
+      limits: array(figure()).required(),
+      prior: object({ mean: figure(), sd: figure() }).optional().default(undefined),
+      zeroed: mixed<Record<string, Bias>>().optional(),
+    }),
+    ({ readings, limits, prior, zeroed }) => {
+      const { mean, p05, p95, pAbove } = posterior(readings as Reading[], limits, {
+        ...(prior && { prior }),
+        ...(zeroed && { zeroed }),
+      })
+      return { mean, p05, p95, pAbove }
+    },
+  ),
+  'exposure.distance': kind(
+    object({ rides: array(ride).required(), fittings: array(fitting).required() }),
+    ({ rides, fittings }) => {
+      const byBike = new Map<string, { at: string; km: number }[]>()
+      for (const { bike, at, km } of rides) byBike.set(bike, [...(byBike.get(bike) ?? []), { at: isoTime(at), km }])
+      for (const list of byBike.values()) list.sort((a, b) => (a.at < b.at ? -1 : 1))
+      const fitted = fittings.map(
+        ({ part, bike, from, to }): Fitting => ({
+          part,
+          bike,
+          from: isoTime(from),
+          ...(to !== undefined && { to: isoTime(to) }),
+        }),
+      )
+      return { km: Object.fromEntries(partDistances(byBike, fitted)) }
+    },
+  ),
+  'exposure.wearKm': kind(
+    object({ km: figure(), condition: condition(), lube: lube(), energyKjPerKm: number().strict() }),
+    (input) => ({ wearKm: wearKm(input) }),
+  ),
+  'exposure.wearWork': kind(
+    object({ energyKj: figure(), ring: figure(), cog: figure(), links: figure() }),
+    ({ energyKj, ring, cog, links }) => ({ ...wearWork(energyKj, ring, cog, links) }),
+  ),
+  'teeth.geometry': kind(
+    object({ teeth: figure(), elongation: number().strict() }),
+    ({ teeth, elongation }) => ({ ...sprocketGeometry(teeth, elongation) }),
+  ),
+  'lube.clock': kind(
+    object({
+      lube: lube().required(),
+      rides: array(object({ km: figure(), condition: condition() })).required(),
+      stored: object({ days: figure(), where: string().oneOf(['indoors', 'outdoors']).required() })
+        .optional()
+        .default(undefined),
+    }),
+    ({ lube: on, rides, stored }) => ({ ...lubeClock(on, rides, stored) }),
+  ),
+  'gearing.ratio': kind(
+    object({ circumferenceMm: figure(), ring: figure(), cog: figure(), cadence: figure() }),
+    ({ circumferenceMm, ring, cog, cadence }) => ({ ...gear(circumferenceMm, ring, cog, cadence) }),
+  ),
+  'rides.read': kind(object({ path: string().required() }), ({ path }, folder) => {
+    if (!/\.gpx$/i.test(path)) throw new RangeError('Only GPX files can be read so far.')
+    const { km, deviceKm, movingSeconds, points, startedAt, hasCadence, hasPower } = readGpx(
+      readFileSync(resolve(folder, path), 'utf8'),
+    )
+    return { km, ...(deviceKm !== undefined && { deviceKm }), movingSeconds, points, startedAt, hasCadence, hasPower }
+  }),
+}
+
+/** Every kind of case that can be run. */
+export const CASE_KINDS = Object.keys(RUNNERS)
+
+/** Runs one case: its output, or one clear sentence where the input is bad. Never throws for bad input. */
+export function runCase(
+  one: unknown,
+  folder: string,
+): { readonly kind: unknown; readonly output: Output } | { readonly kind: unknown; readonly error: string } {
+  const { kind: name, input } = (one ?? {}) as { kind?: unknown; input?: unknown }
+  const runner = typeof name === 'string' && Object.hasOwn(RUNNERS, name) ? RUNNERS[name] : undefined
+  if (!runner) return { kind: name, error: `There is no kind of case called ${JSON.stringify(name) ?? 'nothing'}.` }
+  try {
+    return { kind: name, output: runner(input, folder) }
+  } catch (error) {
+    if (error instanceof ValidationError || error instanceof Error) return { kind: name, error: error.message }
+    throw error
+  }
+}

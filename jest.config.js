@@ -1,0 +1,36 @@
+const swc = (jsx) => [
+  '@swc/jest',
+  {
+    module: { type: 'commonjs' },
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: jsx },
+      transform: { react: { runtime: 'automatic' } },
+    },
+  },
+]
+const shared = {
+  roots: ['<rootDir>/src', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/cases'],
+  // These ship ES modules only; the rest of node_modules is left alone.
+  transformIgnorePatterns: ['/node_modules/(?!(react-hotkeys-hook|@tanstack|uuid)/)'],
+  moduleNameMapper: { '\\.css$': '<rootDir>/test/empty.cjs' },
+}
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'node',
+      testEnvironment: 'node',
+      testMatch: ['**/*.test.ts'],
+      transform: { '\\.[jt]sx?$': swc(false) },
+    },
+    {
+      ...shared,
+      displayName: 'screen',
+      testEnvironment: '<rootDir>/test/browser-environment.cjs',
+      testMatch: ['**/*.test.tsx'],
+      transform: { '\\.[jt]sx?$': swc(true) },
+    },
+  ],
+}

@@ -1,0 +1,73 @@
+import type {
+  BikeEntry,
+  BikeId,
+  IsoTime,
+  LimitEntry,
+  LookEntry,
+  PartEntry,
+  PartId,
+  ReadingEntry,
+  RideEntry,
+  WashEntry,
+} from './entries.ts'
+
+/** A stretch of time a part spent on a bike: `from` inclusive, `to` exclusive, absent while it is still on. */
+export interface Fitting {
+  readonly part: PartId
+  readonly bike: BikeId
+  readonly from: IsoTime
+  readonly to?: IsoTime
+}
+
+export interface PartState {
+  readonly entry: PartEntry
+  /** In order of time; the last one may be open. */
+  readonly fittings: readonly Fitting[]
+  readonly retired: boolean
+}
+
+export interface ReadingState {
+  readonly entry: ReadingEntry
+  /** False when it was left out by hand. */
+  readonly used: boolean
+}
+
+export interface BikeState {
+  readonly entry: BikeEntry
+  /** In order of time. */
+  readonly rides: readonly RideEntry[]
+  readonly limit?: LimitEntry
+}
+
+/** Everything the log says, derived. Never stored. */
+export interface Garage {
+  readonly bikes: ReadonlyMap<BikeId, BikeState>
+  readonly parts: ReadonlyMap<PartId, PartState>
+  /** Per chain, in order of time. */
+  readonly readings: ReadonlyMap<PartId, readonly ReadingState[]>
+  /** Per part, in order of time. */
+  readonly looks: ReadonlyMap<PartId, readonly LookEntry[]>
+  /** Per chain, in order of time. */
+  readonly washes: ReadonlyMap<PartId, readonly WashEntry[]>
+}
+
+/** The fitting that is open now, if the part is on a bike. */
+export function openFitting(part: PartState): Fitting | undefined {
+  const last = part.fittings.at(-1)
+  return last?.to === undefined ? last : undefined
+}
+
+/** The parts on a bike now, of one type or of all. */
+export function fittedParts(
+  garage: Garage,
+  bike: BikeId,
+  type?: PartEntry['spec']['type'],
+): readonly PartState[] {
+  return [...garage.parts.values()].filter(
+    (part) => openFitting(part)?.bike === bike && (type === undefined || part.entry.spec.type === type),
+  )
+}
+
+/** The chain on a bike now. */
+export const fittedChain = (garage: Garage, bike: BikeId): PartState | undefined =>
+  fittedParts(garage, bike, 'chain')[0]

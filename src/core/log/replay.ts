@@ -1,0 +1,187 @@
+import type {
+  BikeEntry,
+  BikeId,
+  Entry,
+  EntryId,
+  FitEntry,
+  LimitEntry,
+  LookEntry,
+  PartEntry,
+  PartId,
+  PartSpec,
+  ReadingEntry,
+  ReadingUseEntry,
+  RemoveEntry,
+  RideEntry,
+  WashEntry,
+} from './entries.ts'
+import type { BikeState, Fitting, Garage, PartState, ReadingState } from './garage.ts'
+import { liveEntries } from './supersede.ts'
+
+/** In order of time; entries of the same moment in the order in which they were written. */
+const byTime = (a: Entry, b: Entry): number =>
+  a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+
+interface Sorted {
+  bikes: BikeEntry[]
+  parts: PartEntry[]
+  moves: (FitEntry | RemoveEntry)[]
+  rides: RideEntry[]
+  readings: ReadingEntry[]
+  uses: ReadingUseEntry[]
+  looks: LookEntry[]
+  washes: WashEntry[]
+  limits: LimitEntry[]
+}
+
+function sortOut(entries: readonly Entry[]): Sorted {
+  const out: Sorted = {
+    bikes: [],
+    parts: [],
+    moves: [],
+    rides: [],
+    readings: [],
+    uses: [],
+    looks: [],
+    washes: [],
+    limits: [],
+  }
+  for (const entry of entries) {
+    switch (entry.kind) {
+      case 'bike':
+        out.bikes.push(entry)
+        break
+      case 'part':
+        out.parts.push(entry)
+        break
+      case 'fit':
+      case 'remove':
+        out.moves.push(entry)
+        break
+      case 'ride':
+        out.rides.push(entry)
+        break
+      case 'reading':
+        out.readings.push(entry)
+        break
+      case 'reading-use':
+        out.uses.push(entry)
+        break
+      case 'look':
+        out.looks.push(entry)
+        break
+      case 'wash':
+        out.washes.push(entry)
+        break
+      case 'limit':
+        out.limits.push(entry)
+        break
+      case 'withdraw':
+        break
+      default:
+        entry satisfies never
+    }
+  }
+  return out
+}
+
+function groupBy<T, K>(items: readonly T[], keyOf: (item: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>()
+  for (const item of items) {
+    const key = keyOf(item)
+    const group = groups.get(key)
+    if (group) group.push(item)
+    else groups.set(key, [item])
+  }
+  return groups
+}
+
+/** What a bike can carry only one of: fitting a second closes the first, as it does in the stand. */
+function slotOf(spec: PartSpec): string | undefined {
+  switch (spec.type) {
+    case 'chain':
+    case 'cassette':
+      return spec.type
+    case 'pulley':
+      return `${spec.position} pulley`
+    case 'ring':
+      return undefined
+  }
+}
+
+interface Mounting {
+  fittings: Map<PartId, { part: PartId; bike: BikeId; from: string; to?: string }[]>
+  retired: Set<PartId>
+}
+
+function mount(moves: readonly (FitEntry | RemoveEntry)[], parts: ReadonlyMap<PartId, PartEntry>): Mounting {
+  const fittings: Mounting['fittings'] = new Map()
+  const retired = new Set<PartId>()
+  const slots = new Map<string, PartId>()
+  const close = (part: PartId, at: string): void => {
+    const open = fittings.get(part)?.at(-1)
+    if (open && open.to === undefined) open.to = at
+  }
+  for (const move of moves) {
+    close(move.part, move.at)
+    if (move.kind === 'remove') {
+      if (move.to === 'retired') retired.add(move.part)
+      continue
+    }
+    retired.delete(move.part)
+    const spec = parts.get(move.part)?.spec
+    const slot = spec && slotOf(spec)
+    if (slot !== undefined) {
+      const key = `${move.bike} ${slot}`
+      const before = slots.get(key)
+      if (before !== undefined && before !== move.part && fittings.get(before)?.at(-1)?.bike === move.bike)
+        close(before, move.at)
+      slots.set(key, move.part)
+    }
+    const held = fittings.get(move.part) ?? []
+    held.push({ part: move.part, bike: move.bike, from: move.at })
+    fittings.set(move.part, held)
+  }
+  return { fittings, retired }
+}
+
+/**
+ * The garage that a log describes. Depends on the set of entries alone, not on the order in which they arrive;
+ * superseded and withdrawn entries leave no trace. Entries about a bike or part that the log does not hold are
+ * kept aside without harm: they take effect when the missing entry arrives.
+ */
+export function replay(entries: readonly Entry[]): Garage {
+  const live = liveEntries(entries)
+  const sorted = sortOut(live)
+  for (const list of Object.values(sorted) as Entry[][]) list.sort(byTime)
+
+  const rides = groupBy(sorted.rides, (ride) => ride.bike)
+  const limits = new Map(sorted.limits.map((limit) => [limit.bike, limit]))
+  const bikes = new Map<BikeId, BikeState>()
+  for (const entry of sorted.bikes) {
+    const limit = limits.get(entry.bike)
+    bikes.set(entry.bike, { entry, rides: rides.get(entry.bike) ?? [], ...(limit && { limit }) })
+  }
+
+  const partEntries = new Map(sorted.parts.map((part) => [part.part, part]))
+  const { fittings, retired } = mount(sorted.moves, partEntries)
+  const parts = new Map<PartId, PartState>()
+  for (const [id, entry] of partEntries) {
+    const held: readonly Fitting[] = fittings.get(id) ?? []
+    parts.set(id, { entry, fittings: held, retired: retired.has(id) })
+  }
+
+  const use = new Map<EntryId, boolean>()
+  // The order of writing decides here: both may be about the same moment.
+  for (const entry of sorted.uses.sort((a, b) => (a.id < b.id ? -1 : 1))) use.set(entry.target, entry.use)
+  const readingStates = sorted.readings.map(
+    (entry): ReadingState => ({ entry, used: use.get(entry.id) ?? true }),
+  )
+  return {
+    bikes,
+    parts,
+    readings: groupBy(readingStates, (state) => state.entry.chain),
+    looks: groupBy(sorted.looks, (look) => look.part),
+    washes: groupBy(sorted.washes, (wash) => wash.chain),
+  }
+}

@@ -1,0 +1,58 @@
+import { PITCH_MM } from '../units/pitch.ts'
+import type { Instrument, Reading } from './reading.ts'
+
+/** A bias shared by all readings of one instrument: normal with mean `b` and spread `sb`, in % elongation. */
+export interface Bias {
+  readonly b: number
+  readonly sb: number
+}
+
+/** Real differences between places on one chain, % (methods 2). */
+export const PLACE_SD = 0.03
+/** On a slack run a reading falls short by this much, and scatters by as much more, %. */
+export const SLACK_SHIFT = 0.1
+
+interface InstrumentRow {
+  readonly name: string
+  readonly bias: Bias
+  /** Reading noise: a fixed %, or mm over the span that was read. */
+  readonly noise: { readonly percent: number } | { readonly mm: number }
+}
+
+/** The instrument table of methods 2. Every figure is a starting guess. */
+export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
+  rule: { name: 'rule', bias: { b: 0, sb: 0.03 }, noise: { mm: 0.4 } },
+  strip: { name: 'printed strip', bias: { b: 0, sb: 0.02 }, noise: { mm: 0.15 } },
+  'caliper-pair': { name: 'caliper, inside and outside', bias: { b: 0, sb: 0.02 }, noise: { mm: 0.06 } },
+  'two-contact-scale': {
+    name: 'two-contact gauge with a scale',
+    bias: { b: 0.1, sb: 0.06 },
+    noise: { percent: 0.08 },
+  },
+  'two-contact-limit': {
+    name: 'drop-in gauge, two contacts',
+    bias: { b: 0.1, sb: 0.06 },
+    noise: { percent: 0.08 },
+  },
+  'three-contact-scale': {
+    name: 'three-contact gauge with a scale',
+    bias: { b: 0, sb: 0.02 },
+    noise: { percent: 0.05 },
+  },
+  'three-contact-limit': {
+    name: 'drop-in gauge, three contacts',
+    bias: { b: 0, sb: 0.02 },
+    noise: { percent: 0.05 },
+  },
+}
+
+/**
+ * Standard deviation of one reading's noise, %: the instrument's own, a slack run's, and the differences between
+ * places, in quadrature.
+ */
+export function readingSd(reading: Reading): number {
+  const { noise } = INSTRUMENTS[reading.instrument]
+  const own =
+    'percent' in noise ? noise.percent : (100 * noise.mm) / (('pitches' in reading ? reading.pitches : 1) * PITCH_MM)
+  return Math.hypot(own, PLACE_SD, reading.slack ? SLACK_SHIFT : 0)
+}

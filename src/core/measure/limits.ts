@@ -1,0 +1,37 @@
+import type { BikeEntry, School, SprocketMaterial } from '../log/entries.ts'
+
+export interface Limit {
+  /** Elongation at which the chain is to be replaced, %. */
+  readonly percent: number
+  readonly school: School
+  /** Why this figure, in one clause. */
+  readonly reason: string
+}
+
+/** What decides the usual limit. */
+export type Drivetrain = Pick<BikeEntry, 'speeds' | 'shifting'> & { readonly cogMaterial: SprocketMaterial }
+
+function usualLimit({ speeds, shifting, cogMaterial }: Drivetrain): Omit<Limit, 'school'> {
+  if (speeds === 1) return { percent: 1, reason: 'a single cog takes a chain up to 1.0 %' }
+  if (cogMaterial !== 'steel') return { percent: 0.5, reason: `${cogMaterial} cogs wear fast under a long chain` }
+  if (speeds >= 11) return { percent: 0.5, reason: `narrow ${speeds}-speed chains are changed at 0.5 %` }
+  if (shifting === 'electric') return { percent: 0.5, reason: 'electric shifting wants a chain under 0.5 %' }
+  return { percent: 0.75, reason: `the usual rule for steel cogs up to 10-speed` }
+}
+
+/**
+ * The elongation limit for a drivetrain under a school: early 0.5 %, usual by drivetrain, late 1.0 %.
+ */
+export function limitFor(drivetrain: Drivetrain, school: School): Limit {
+  switch (school) {
+    case 'early':
+      return { percent: 0.5, school, reason: 'early school: the chain goes first, cogs and rings last longest' }
+    case 'late':
+      return { percent: 1, school, reason: 'late school: chain, cogs and rings run to the end and go together' }
+    case 'usual':
+      return { ...usualLimit(drivetrain), school }
+  }
+}
+
+/** Past this a fresh chain will probably not run on the used cogs, %. */
+export const COGS_TOO_PERCENT = 0.9

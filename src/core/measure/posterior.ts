@@ -1,0 +1,158 @@
+import { INSTRUMENTS, type Bias } from './instruments.ts'
+import { biasNodes, evidenceOf, logBetween, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
+import type { Instrument, Reading } from './reading.ts'
+
+/** The grid of elongation, % (methods 2). */
+export const GRID_FROM = -0.05
+export const GRID_TO = 1.6
+const GRID_STEP = 0.0025
+const GRID = Array.from({ length: Math.round((GRID_TO - GRID_FROM) / GRID_STEP) + 1 }, (_, i) => GRID_FROM + i * GRID_STEP)
+
+export interface Density {
+  /** Elongation, %. Even steps. */
+  readonly e: readonly number[]
+  /** Probability density per %. Integrates to 1. */
+  readonly density: readonly number[]
+}
+
+export interface Summary {
+  readonly mean: number
+  readonly p05: number
+  readonly p95: number
+  /** Probability of being at or past each limit; keys as {@link limitKey} writes them. */
+  readonly pAbove: Readonly<Record<string, number>>
+}
+
+/** Either nothing known beforehand, a normal belief cut to the grid, or any density on the grid. */
+export type Prior = { readonly mean: number; readonly sd: number } | { readonly logDensity: (e: number) => number }
+
+export interface PosteriorOptions {
+  readonly prior?: Prior
+  /** Instruments zeroed on a new chain: their own measured bias in place of the table's. */
+  readonly zeroed?: Readonly<Partial<Record<Instrument, Bias>>>
+}
+
+/** A limit as a key: "0.5", "0.75", "1.0": whole numbers keep one decimal. */
+export const limitKey = (limit: number): string => (Number.isInteger(limit) ? limit.toFixed(1) : String(limit))
+
+function logPrior(prior: Prior | undefined): (e: number) => number {
+  if (prior === undefined) return () => 0
+  if ('logDensity' in prior) return prior.logDensity
+  if (!(prior.sd > 0)) throw new RangeError("The prior's spread must be over 0.")
+  return (e) => -0.5 * ((e - prior.mean) / prior.sd) ** 2
+}
+
+/** Log-likelihood of elongation for all readings of one instrument, the bias integrated out. */
+function instrumentLogLikelihood(evidence: readonly Evidence[], bias: Bias): (e: number) => number {
+  const values = evidence.filter((item) => item.form === 'value')
+  const between = tallied(evidence)
+  if (between.length === 0) {
+    const sumW = values.reduce((sum, { sd }) => sum + 1 / (sd * sd), 0)
+    return (e) => {
+      let sumWR = 0
+      let sumWRR = 0
+      for (const { value, sd } of values) {
+        const residual = value - e - bias.b
+        sumWR += residual / (sd * sd)
+        sumWRR += (residual / sd) ** 2
+      }
+      return logValuesMarginal(sumW, sumWR, sumWRR, bias)
+    }
+  }
+  const { offsets, logWeights } = biasNodes(bias)
+  const terms = new Float64Array(offsets.length)
+  return (e) => {
+    offsets.forEach((offset, k) => {
+      let sum = logWeights[k] ?? 0
+      for (const { item, times } of between) sum += times * logBetween(item.low, item.high, e + offset, item.sd)
+      for (const { value, sd } of values) sum -= 0.5 * ((value - e - offset) / sd) ** 2
+      terms[k] = sum
+    })
+    return logSumExp(terms)
+  }
+}
+
+type Between = Extract<Evidence, { form: 'between' }>
+/** Equal limit readings counted together: a gauge has few answers, and each costs two distribution functions. */
+function tallied(evidence: readonly Evidence[]): { item: Between; times: number }[] {
+  const tally = new Map<string, { item: Between; times: number }>()
+  for (const item of evidence) {
+    if (item.form !== 'between') continue
+    const key = `${item.low} ${item.high} ${item.sd}`
+    const held = tally.get(key)
+    if (held) held.times++
+    else tally.set(key, { item, times: 1 })
+  }
+  return [...tally.values()]
+}
+
+/**
+ * Density of a chain's elongation given readings (methods 2): per instrument the likelihood with its shared bias
+ * integrated out, multiplied over instruments, times the prior, on a grid from -0.05 to 1.60 %.
+ * @throws RangeError where a reading cannot be
+ */
+export function posteriorDensity(readings: readonly Reading[], options: PosteriorOptions = {}): Density {
+  const groups = new Map<Instrument, Evidence[]>()
+  for (const reading of readings) {
+    const held = groups.get(reading.instrument) ?? []
+    held.push(evidenceOf(reading))
+    groups.set(reading.instrument, held)
+  }
+  const parts = [...groups].map(([instrument, evidence]) =>
+    instrumentLogLikelihood(evidence, options.zeroed?.[instrument] ?? INSTRUMENTS[instrument].bias),
+  )
+  const prior = logPrior(options.prior)
+  const log = GRID.map((e) => parts.reduce((sum, part) => sum + part(e), prior(e)))
+  const top = log.reduce((a, b) => Math.max(a, b), -Infinity)
+  const raw = log.map((value) => Math.exp(value - top))
+  const area = trapezoid(raw)
+  return { e: GRID, density: raw.map((value) => value / area) }
+}
+
+const trapezoid = (values: readonly number[]): number =>
+  GRID_STEP * (values.reduce((a, b) => a + b, 0) - 0.5 * ((values[0] ?? 0) + (values.at(-1) ?? 0)))
+
+/**
+ * Mean, 5th and 95th percentile and chance of each limit, from a density on an even grid.
+ * @param limits %, any order
+ */
+export function summariseDensity({ e, density }: Density, limits: readonly number[]): Summary {
+  const step = (e[1] ?? 0) - (e[0] ?? 0)
+  const below: number[] = [0]
+  let mean = 0
+  for (let i = 1; i < e.length; i++) {
+    const [a, b] = [density[i - 1] ?? 0, density[i] ?? 0]
+    below.push((below[i - 1] ?? 0) + 0.5 * step * (a + b))
+    mean += 0.5 * step * (a * (e[i - 1] ?? 0) + b * (e[i] ?? 0))
+  }
+  const total = below.at(-1) ?? 1
+  const quantile = (p: number): number => {
+    const at = below.findIndex((value) => value >= p * total)
+    if (at <= 0) return e[0] ?? 0
+    const [low, high] = [below[at - 1] ?? 0, below[at] ?? 0]
+    return (e[at - 1] ?? 0) + (high > low ? (step * (p * total - low)) / (high - low) : 0)
+  }
+  const cdf = (x: number): number => {
+    const position = (x - (e[0] ?? 0)) / step
+    if (position <= 0) return 0
+    if (position >= e.length - 1) return 1
+    const i = Math.floor(position)
+    return ((below[i] ?? 0) + (position - i) * ((below[i + 1] ?? 0) - (below[i] ?? 0))) / total
+  }
+  return {
+    mean: mean / total,
+    p05: quantile(0.05),
+    p95: quantile(0.95),
+    pAbove: Object.fromEntries(limits.map((limit) => [limitKey(limit), Math.max(0, 1 - cdf(limit))])),
+  }
+}
+
+/** Density and summary in one. */
+export function posterior(
+  readings: readonly Reading[],
+  limits: readonly number[],
+  options: PosteriorOptions = {},
+): Summary & { readonly curve: Density } {
+  const curve = posteriorDensity(readings, options)
+  return { ...summariseDensity(curve, limits), curve }
+}

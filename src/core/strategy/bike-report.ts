@@ -1,0 +1,187 @@
+import { chainStory, type ChainStory } from '../exposure/chain-story.ts'
+import { CONDITION_MULTIPLIER } from '../exposure/conditions.ts'
+import { ridesDuring, totalKm } from '../exposure/distance.ts'
+import { ridingPlan, type RidingPlan } from '../exposure/riding-plan.ts'
+import type { BikeId, IsoTime, LookEntry, SprocketMaterial } from '../log/entries.ts'
+import {
+  fittedChain,
+  fittedParts,
+  openFitting,
+  type BikeState,
+  type Garage,
+  type PartState,
+  type ReadingState,
+} from '../log/garage.ts'
+import { lubeClock, type LubeClock } from '../lube/clock.ts'
+import { limitFor, type Limit } from '../measure/limits.ts'
+import { addDays, daysBetween } from '../units/days.ts'
+import type { WearQuestion } from '../wear/forecast.ts'
+
+/** A chain on a bike, with everything the log says of it. */
+export interface ChainReport {
+  readonly part: PartState
+  readonly fittedAt: IsoTime
+  readonly story: ChainStory
+  readonly readings: readonly ReadingState[]
+  /** Distance since the last reading that counts, km; absent without one. */
+  readonly kmSinceReading?: number
+  readonly lastReadingAt?: IsoTime
+  /** Absent where nobody has said what is on the chain. */
+  readonly clock?: LubeClock
+  readonly question: WearQuestion
+}
+
+/** One cog, ring or pulley of the bike and the last look at it. */
+export interface Sprocket {
+  readonly part: PartState
+  readonly role: 'cog' | 'ring' | 'guide pulley' | 'tension pulley'
+  readonly teeth: number
+  readonly look?: LookEntry
+}
+
+/** What the log says of one bike, short of the statistics. */
+export interface BikeReport {
+  readonly bike: BikeState
+  readonly totalKm: number
+  readonly lastFourWeeksKm: number
+  readonly limit: Limit
+  readonly plan: RidingPlan
+  readonly sprockets: readonly Sprocket[]
+  readonly chain?: ChainReport
+}
+
+const isCounted = (state: ReadingState): boolean => state.used
+
+function latestLook(garage: Garage, part: PartState, cog?: number): LookEntry | undefined {
+  return (garage.looks.get(part.entry.part) ?? []).filter((look) => look.cog === cog).at(-1)
+}
+
+/** Cogs from the smallest, then rings from the smallest, then the guide and the tension pulley. */
+export function sprocketsOf(garage: Garage, bike: BikeId): Sprocket[] {
+  const order = ['cog', 'ring', 'guide pulley', 'tension pulley']
+  const found = fittedParts(garage, bike).flatMap((part): Sprocket[] => {
+    const { spec } = part.entry
+    const one = (role: Sprocket['role'], teeth: number, cog?: number): Sprocket => {
+      const look = latestLook(garage, part, cog)
+      return { part, role, teeth, ...(look && { look }) }
+    }
+    switch (spec.type) {
+      case 'cassette':
+        return spec.teeth.map((teeth) => one('cog', teeth, teeth))
+      case 'ring':
+        return [one('ring', spec.teeth)]
+      case 'pulley':
+        return [one(`${spec.position} pulley`, spec.teeth)]
+      case 'chain':
+        return []
+    }
+  })
+  return found.sort((a, b) => order.indexOf(a.role) - order.indexOf(b.role) || a.teeth - b.teeth)
+}
+
+function cogMaterial(garage: Garage, bike: BikeId): SprocketMaterial {
+  const spec = fittedParts(garage, bike, 'cassette')[0]?.entry.spec
+  return spec?.type === 'cassette' ? spec.material : 'steel'
+}
+
+const DRAWN_POINTS = 24
+
+function questionFor(
+  part: PartState,
+  story: ChainStory,
+  readings: readonly ReadingState[],
+  limit: Limit,
+  plan: RidingPlan,
+): WearQuestion {
+  const { spec } = part.entry
+  return {
+    past: spec.type === 'chain' ? spec.past : 'unknown',
+    observations: readings
+      .filter(isCounted)
+      .map(({ entry }) => ({ wearKm: story.at(entry.at).wearKm, reading: entry.reading })),
+    nowWearKm: story.wearKm,
+    limit: limit.percent,
+    plan,
+    drawAtWearKm: Array.from({ length: DRAWN_POINTS + 1 }, (_, i) => (story.wearKm * i) / DRAWN_POINTS),
+  }
+}
+
+interface OnBike {
+  readonly part: PartState
+  readonly fittedAt: IsoTime
+  readonly story: ChainStory
+}
+
+function chainOn(garage: Garage, bike: BikeId): OnBike | undefined {
+  const part = fittedChain(garage, bike)
+  const fitting = part && openFitting(part)
+  return part && fitting && { part, fittedAt: fitting.from, story: chainStory(garage, part.entry.part) }
+}
+
+function chainReport(
+  garage: Garage,
+  bike: BikeState,
+  { part, fittedAt, story }: OnBike,
+  limit: Limit,
+  plan: RidingPlan,
+  now: IsoTime,
+): ChainReport {
+  const readings = garage.readings.get(part.entry.part) ?? []
+  const last = readings.findLast(isCounted)?.entry
+  const { lube, since } = story.lube
+  const lastRide = story.rides.at(-1)?.at
+  const restingSince = [since, lastRide].filter((at) => at !== undefined).sort().at(-1)
+  const clock =
+    lube === undefined || since === undefined
+      ? undefined
+      : lubeClock(
+          lube,
+          story.rides.filter((ridden) => ridden.at >= since).map((ridden) => ridden.ride),
+          {
+            days: Math.max(0, restingSince === undefined ? 0 : daysBetween(restingSince, now)),
+            where: bike.entry.kept,
+          },
+        )
+  return {
+    part,
+    fittedAt,
+    story,
+    readings,
+    ...(last && { kmSinceReading: story.km - story.at(last.at).km, lastReadingAt: last.at }),
+    ...(clock && { clock }),
+    question: questionFor(part, story, readings, limit, plan),
+  }
+}
+
+/**
+ * Everything the log says of a bike now: distances, limit, sprockets with their last looks, its chain with
+ * distance, readings and lubrication clock, and the question that the wear model is to answer.
+ */
+export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeReport {
+  const { entry, rides } = bike
+  const limit = limitFor(
+    { speeds: entry.speeds, shifting: entry.shifting, cogMaterial: cogMaterial(garage, entry.bike) },
+    bike.limit?.school ?? 'usual',
+  )
+  const on = chainOn(garage, entry.bike)
+  const wearOf = new Map((on?.story.rides ?? []).map((ridden) => [ridden.ride.id, ridden.wearKm]))
+  const plan = ridingPlan(
+    rides.map((ride) => ({
+      at: ride.at,
+      km: ride.km,
+      wearKm: wearOf.get(ride.id) ?? ride.km * CONDITION_MULTIPLIER[ride.condition],
+    })),
+    now,
+    CONDITION_MULTIPLIER[entry.usual],
+  )
+  const chain = on && chainReport(garage, bike, on, limit, plan, now)
+  return {
+    bike,
+    totalKm: totalKm(rides),
+    lastFourWeeksKm: totalKm(ridesDuring(rides, addDays(now, -28))),
+    limit,
+    plan,
+    sprockets: sprocketsOf(garage, entry.bike),
+    ...(chain && { chain }),
+  }
+}

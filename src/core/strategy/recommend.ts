@@ -1,0 +1,167 @@
+import type { LookEntry } from '../log/entries.ts'
+import type { LubeClock } from '../lube/clock.ts'
+import { COGS_TOO_PERCENT } from '../measure/limits.ts'
+import { limitKey } from '../measure/posterior.ts'
+import type { Interval, WearAnswer } from '../wear/forecast.ts'
+import type { BikeReport, ChainReport, Sprocket } from './bike-report.ts'
+import { chainWord, type Verdict } from './wear-word.ts'
+
+export type Action =
+  | 'describe-chain'
+  | 'measure'
+  | 'swap-chain-and-cogs'
+  | 'swap-chain'
+  | 'lubricate'
+  | 'look-at-teeth'
+  | 'ride-on'
+
+/** One ground for a recommendation. The words are the screen's. */
+export type Reason =
+  | { readonly kind: 'no-chain' }
+  | { readonly kind: 'not-measured'; readonly km: number; readonly guess: Interval | undefined }
+  | { readonly kind: 'chance-past'; readonly p: number; readonly percent: number }
+  | { readonly kind: 'cogs-shaped'; readonly p: number }
+  | { readonly kind: 'worn-teeth'; readonly sprocket: Sprocket; readonly look: LookEntry }
+  | { readonly kind: 'reading-old'; readonly km: number }
+  | { readonly kind: 'too-wide'; readonly low: number; readonly high: number }
+  | { readonly kind: 'goes-further'; readonly km: Interval; readonly percent: number }
+  | { readonly kind: 'lube'; readonly clock: LubeClock }
+  | { readonly kind: 'lube-unknown' }
+  | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
+
+/** What must be said beside the recommendation. */
+export type Caution = 'keep-old-chain' | 'may-slip' | 'ask-mechanic'
+
+export interface Recommendation {
+  readonly action: Action
+  readonly word: Verdict
+  /** Chance that this is the right call, where it can be put as one. */
+  readonly confidence?: number
+  /** The next look at the chain, km from now. */
+  readonly lookInKm?: number
+  readonly reasons: readonly Reason[]
+  readonly cautions: readonly Caution[]
+}
+
+/** A chain ridden no further than this since its last reading is not asked for again, km. */
+const LOOK_DUE_KM = 15
+
+const wornTeeth = (sprockets: readonly Sprocket[]): Reason[] =>
+  sprockets.flatMap((sprocket): Reason[] =>
+    sprocket.look && (sprocket.look.word === 'swap' || sprocket.look.word === 'spent')
+      ? [{ kind: 'worn-teeth', sprocket, look: sprocket.look }]
+      : [],
+  )
+
+const lubeReason = (chain: ChainReport): Reason =>
+  chain.clock ? { kind: 'lube', clock: chain.clock } : { kind: 'lube-unknown' }
+
+/** A chain nobody has measured: the one thing to do is to measure it, however new it is believed to be. */
+function unmeasured(chain: ChainReport, worn: readonly Reason[], answer: WearAnswer | undefined): Recommendation {
+  const fromNew = chain.question.past === 'new' && answer
+  const guess = fromNew ? answer.wayHere.at(-1) : undefined
+  return {
+    action: 'measure',
+    word: 'unsure',
+    reasons: [
+      { kind: 'not-measured', km: chain.story.km, guess },
+      ...worn,
+      ...(chain.clock?.due ? [lubeReason(chain)] : []),
+    ],
+    cautions: worn.length > 0 ? ['may-slip', 'ask-mechanic'] : [],
+  }
+}
+
+/**
+ * One recommendation for a bike, its reasons in order, from limit, forecast, looks at teeth and the lubrication
+ * clock. Harm comes first: a chain past its limit, then one nobody can vouch for, then lubrication, then riding on.
+ * @param answer the wear model's, absent while it is being worked out or where there is no chain
+ */
+export function recommend(report: BikeReport, answer: WearAnswer | undefined): Recommendation | undefined {
+  const { chain, limit } = report
+  const worn = wornTeeth(report.sprockets)
+  if (!chain) return { action: 'describe-chain', word: 'unsure', reasons: [{ kind: 'no-chain' }], cautions: [] }
+  if (chain.lastReadingAt === undefined) return unmeasured(chain, worn, answer)
+  if (!answer) return undefined
+
+  const past = answer.now.pAbove[limitKey(limit.percent)] ?? 0
+  const cogsToo = answer.now.pAbove[limitKey(COGS_TOO_PERCENT)] ?? 0
+  const word = chainWord(answer.now, limit.percent)
+  const limitReason: Reason = { kind: 'limit', percent: limit.percent, why: limit.reason }
+  const chance: Reason = { kind: 'chance-past', p: past, percent: limit.percent }
+  const wornCogs = worn.some((reason) => reason.kind === 'worn-teeth' && reason.sprocket.role === 'cog')
+
+  if (past >= 0.5) {
+    const together = cogsToo >= 0.5 || wornCogs || limit.school === 'late'
+    return {
+      action: together ? 'swap-chain-and-cogs' : 'swap-chain',
+      word,
+      confidence: past,
+      reasons: [
+        chance,
+        ...(cogsToo >= 0.2 ? [{ kind: 'cogs-shaped', p: cogsToo } as const] : []),
+        ...worn,
+        limitReason,
+        lubeReason(chain),
+      ],
+      cautions: cogsToo >= 0.2 || wornCogs ? ['keep-old-chain', 'may-slip'] : [],
+    }
+  }
+  const going: Reason = { kind: 'goes-further', km: answer.toLimitKm, percent: limit.percent }
+  const cautions: Caution[] = wornCogs ? ['may-slip'] : []
+  const since = chain.kmSinceReading ?? 0
+  if (word === 'unsure' || (answer.nextLookKm <= 0 && since > LOOK_DUE_KM)) {
+    return {
+      action: 'measure',
+      word,
+      lookInKm: 0,
+      reasons: [
+        word === 'unsure'
+          ? { kind: 'too-wide', low: answer.now.p05, high: answer.now.p95 }
+          : { kind: 'reading-old', km: since },
+        chance,
+        ...worn,
+        limitReason,
+        ...(chain.clock?.due ? [lubeReason(chain)] : []),
+      ],
+      cautions,
+    }
+  }
+  if (chain.clock?.due) {
+    return {
+      action: 'lubricate',
+      word,
+      lookInKm: answer.nextLookKm,
+      reasons: [lubeReason(chain), ...worn, going, chance],
+      cautions,
+    }
+  }
+  return {
+    action: worn.length > 0 ? 'look-at-teeth' : 'ride-on',
+    word,
+    confidence: 1 - past,
+    lookInKm: answer.nextLookKm,
+    reasons: [...worn, chance, going, lubeReason(chain), limitReason],
+    cautions,
+  }
+}
+
+const URGENCY: Readonly<Record<Action, number>> = {
+  'swap-chain-and-cogs': 6,
+  'swap-chain': 5,
+  measure: 4,
+  'describe-chain': 3,
+  'look-at-teeth': 2,
+  lubricate: 2,
+  'ride-on': 0,
+}
+
+/**
+ * How loudly a bike calls: the action first, then how likely it is that its chain is past the limit, then how far
+ * the next look is. Greater is more urgent.
+ */
+export function urgency(recommendation: Recommendation): number {
+  const past = recommendation.reasons.find((reason) => reason.kind === 'chance-past')
+  const near = recommendation.lookInKm === undefined ? 0 : 1 / (1 + recommendation.lookInKm / 100)
+  return URGENCY[recommendation.action] + 0.9 * (past?.kind === 'chance-past' ? past.p : near * 0.5)
+}

@@ -1,0 +1,61 @@
+import { sprocketGeometry } from './geometry.ts'
+
+/** mm from the sprocket's centre; y upwards. */
+export interface Point {
+  readonly x: number
+  readonly y: number
+}
+
+const SEAT_STEPS = 8
+const FLANK_STEPS = 5
+
+/**
+ * One half of a tooth space of a new sprocket, from the bottom of the valley outwards, for a valley on the y
+ * axis: the seating arc about the roller's centre, then the flank arc, whose centre lies in the metal on the line
+ * through the end of the seating arc, up to the tip circle or the middle of the tooth, whichever comes first.
+ */
+function halfSpace(teeth: number): Point[] {
+  const shape = sprocketGeometry(teeth)
+  const roller = shape.pitchDiameterMm / 2
+  const half = (shape.seatAngleDeg / 2) * (Math.PI / 180)
+  const tipRadius = (shape.tipMaxMm + shape.tipMinMm) / 4
+  const points: Point[] = []
+  for (let i = 0; i <= SEAT_STEPS; i++) {
+    const angle = (half * i) / SEAT_STEPS
+    points.push({ x: shape.seatRadiusMm * Math.sin(angle), y: roller - shape.seatRadiusMm * Math.cos(angle) })
+  }
+  const reach = shape.seatRadiusMm + shape.flankRadiusMm
+  const centre = { x: reach * Math.sin(half), y: roller - reach * Math.cos(half) }
+  const inHalfTooth = ({ x, y }: Point): boolean =>
+    Math.hypot(x, y) <= tipRadius && Math.atan2(x, y) <= Math.PI / teeth
+  // The flank turns back toward the tooth's own middle; it never needs more than this much of its circle.
+  const sweep = Math.min(Math.PI / 3, 14 / shape.flankRadiusMm)
+  for (let i = 1; i <= FLANK_STEPS * 8; i++) {
+    const turn = half - (sweep * i) / (FLANK_STEPS * 8)
+    const point = {
+      x: centre.x - shape.flankRadiusMm * Math.sin(turn),
+      y: centre.y + shape.flankRadiusMm * Math.cos(turn),
+    }
+    if (!inHalfTooth(point)) break
+    if (i % 4 === 0) points.push(point)
+  }
+  return points
+}
+
+/**
+ * Outline of a new sprocket at true scale, mm, anticlockwise, closed (the first point is not repeated). A valley
+ * stands at the top.
+ * @param teeth 5 or more
+ * @throws RangeError for fewer
+ */
+export function sprocketOutline(teeth: number): Point[] {
+  const right = halfSpace(teeth)
+  const space = [...right.map(({ x, y }) => ({ x: -x, y })).reverse(), ...right.slice(1)].reverse()
+  const outline: Point[] = []
+  for (let tooth = 0; tooth < teeth; tooth++) {
+    const turn = (2 * Math.PI * tooth) / teeth
+    const [sin, cos] = [Math.sin(turn), Math.cos(turn)]
+    for (const { x, y } of space) outline.push({ x: x * cos - y * sin, y: x * sin + y * cos })
+  }
+  return outline
+}

@@ -1,0 +1,123 @@
+import { array, boolean, mixed, number, object, string, ValidationError, type AnyObjectSchema, type ObjectSchema } from 'yup'
+import { CONDITIONS } from '../core/exposure/conditions.ts'
+import type { Entry, EntryKind, PartSpec } from '../core/log/entries.ts'
+import { LUBES } from '../core/lube/lubes.ts'
+import { evidenceOf } from '../core/measure/likelihood.ts'
+import { INSTRUMENTS } from '../core/measure/instruments.ts'
+import type { Reading } from '../core/measure/reading.ts'
+
+const WORDS = ['fresh', 'good', 'watch', 'swap', 'spent'] as const
+const id = () => string().strict().required().min(1).max(64)
+const text = (max: number) => string().strict().defined().max(max)
+const amount = () => number().strict().required().min(0).max(1e7)
+const teeth = () => number().strict().required().integer().min(5).max(120)
+const links = () => number().strict().required().integer().min(10).max(400)
+const oneOf = <T extends string>(values: readonly T[]) => string().strict().required().oneOf([...values])
+const time = () =>
+  string()
+    .strict()
+    .required()
+    .test('time', '${path} is not a date and time', (value) => Number.isFinite(Date.parse(value)))
+
+const base = { id: id(), at: time(), act: id().optional(), supersedes: id().optional() }
+const entry = (kind: EntryKind, fields: Parameters<AnyObjectSchema['shape']>[0]): AnyObjectSchema =>
+  object({ ...base, kind: oneOf([kind]), ...fields }).noUnknown()
+
+const material = () => oneOf(['steel', 'aluminium', 'titanium'])
+const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
+  chain: object({
+    type: oneOf(['chain']),
+    links: links(),
+    speeds: number().strict().required().integer().min(1).max(16),
+    past: oneOf(['new', 'unknown']),
+  }).noUnknown(),
+  cassette: object({
+    type: oneOf(['cassette']),
+    teeth: array(teeth()).strict().required().min(1).max(16),
+    material: material(),
+  }).noUnknown(),
+  ring: object({ type: oneOf(['ring']), teeth: teeth(), material: material() }).noUnknown(),
+  pulley: object({ type: oneOf(['pulley']), position: oneOf(['guide', 'tension']), teeth: teeth() }).noUnknown(),
+}
+
+const passes = (schema: AnyObjectSchema | undefined, value: unknown): boolean => {
+  if (!schema) return false
+  schema.validateSync(value, { strict: true })
+  return true
+}
+
+/** A reading is sound where the core can make evidence of it. */
+function isReading(value: unknown): value is Reading {
+  if (typeof value !== 'object' || value === null) return false
+  const reading = value as Partial<Reading>
+  if (!reading.instrument || !(reading.instrument in INSTRUMENTS)) return false
+  try {
+    const evidence = evidenceOf(value as Reading)
+    return Number.isFinite(evidence.sd) && (evidence.form === 'between' || Number.isFinite(evidence.value))
+  } catch {
+    return false
+  }
+}
+
+const schemas: Record<EntryKind, AnyObjectSchema> = {
+  bike: entry('bike', {
+    bike: id(),
+    name: text(80).min(1),
+    note: text(200),
+    speeds: number().strict().required().integer().min(1).max(16),
+    shifting: oneOf(['cable', 'electric', 'hub-gear', 'none']),
+    motor: oneOf(['none', 'hub', 'mid-drive']),
+    usual: oneOf(CONDITIONS),
+    kept: oneOf(['indoors', 'outdoors']),
+  }),
+  part: entry('part', {
+    part: id(),
+    name: text(80).min(1),
+    note: string().strict().max(400).optional(),
+    spec: mixed<PartSpec>().required().test('spec', '${path} is not a part', (value: unknown) =>
+      passes(specSchemas[(value as PartSpec | null)?.type ?? 'chain'], value),
+    ),
+  }),
+  fit: entry('fit', { part: id(), bike: id() }),
+  remove: entry('remove', { part: id(), to: oneOf(['shelf', 'retired']) }),
+  ride: entry('ride', {
+    bike: id(),
+    km: amount(),
+    condition: oneOf(CONDITIONS),
+    trackKm: amount().optional(),
+    movingSeconds: amount().optional(),
+    energyKjPerKm: amount().optional(),
+    source: object({ file: text(400), print: text(200) }).noUnknown().optional().default(undefined),
+  }),
+  reading: entry('reading', {
+    chain: id(),
+    place: number().strict().integer().min(0).max(400).optional(),
+    reading: mixed<Reading>().required().test('reading', '${path} cannot be', isReading),
+  }),
+  'reading-use': entry('reading-use', { target: id(), use: boolean().strict().required() }),
+  look: entry('look', { part: id(), cog: teeth().optional(), word: oneOf(WORDS) }),
+  wash: entry('wash', {
+    chain: id(),
+    method: oneOf(['none', 'wipe', 'on-bike', 'off-bike']),
+    lube: string().strict().optional().oneOf([...LUBES]),
+  }),
+  limit: entry('limit', { bike: id(), school: oneOf(['early', 'usual', 'late']) }),
+  withdraw: entry('withdraw', { targets: array(id()).strict().required().min(1) }),
+}
+
+/**
+ * An entry, checked at the door.
+ * @returns the entry, or in plain words what is wrong with it
+ */
+export function checkEntry(value: unknown): { readonly entry: Entry } | { readonly fault: string } {
+  const kind = (value as { kind?: unknown } | null)?.kind
+  if (typeof kind !== 'string' || !(kind in schemas)) return { fault: `its kind is ${JSON.stringify(kind) ?? 'missing'}` }
+  const schema: ObjectSchema<object> = schemas[kind as EntryKind]
+  try {
+    schema.validateSync(value, { strict: true })
+    return { entry: value as Entry }
+  } catch (error) {
+    if (error instanceof ValidationError) return { fault: error.message }
+    throw error
+  }
+}
