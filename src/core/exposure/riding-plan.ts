@@ -43,6 +43,6 @@ export function ridingPlan(
   const mean = km / weeks
   const variance = perWeek.reduce((sum, week) => sum + (week - mean) ** 2, 0) / Math.max(1, weeks - 1)
   // A week or two of riding says little about the next ones, however even they were.
-  const spread = Math.max(Math.sqrt(variance / weeks) / mean, 0.5 / Math.sqrt(weeks) / 2)
+  const spread = Math.max(Math.sqrt(variance / weeks) / mean, 0.25 / Math.sqrt(weeks))
   return { weeklyKm: mean, weeklySpread: spread, wearPerKm: wear / km }
 }

@@ -30,7 +30,7 @@ export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
     noise: { percent: 0.08 },
   },
   'two-contact-limit': {
-    name: 'drop-in gauge, two contacts',
+    name: 'two-contact drop-in gauge',
     bias: { b: 0.1, sb: 0.06 },
     noise: { percent: 0.08 },
   },
@@ -40,7 +40,7 @@ export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
     noise: { percent: 0.05 },
   },
   'three-contact-limit': {
-    name: 'drop-in gauge, three contacts',
+    name: 'three-contact drop-in gauge',
     bias: { b: 0, sb: 0.02 },
     noise: { percent: 0.05 },
   },

@@ -43,8 +43,8 @@ export interface Recommendation {
   readonly cautions: readonly Caution[]
 }
 
-/** A chain ridden no further than this since its last reading is not asked for again, km. */
-const LOOK_DUE_KM = 15
+/** A look that is due within this distance is due now, unless the last one is no further back than this, km. */
+const LOOK_DUE_KM = 25
 
 const wornTeeth = (sprockets: readonly Sprocket[]): Reason[] =>
   sprockets.flatMap((sprocket): Reason[] =>
@@ -110,7 +110,7 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
   const going: Reason = { kind: 'goes-further', km: answer.toLimitKm, percent: limit.percent }
   const cautions: Caution[] = wornCogs ? ['may-slip'] : []
   const since = chain.kmSinceReading ?? 0
-  if (word === 'unsure' || (answer.nextLookKm <= 0 && since > LOOK_DUE_KM)) {
+  if (word === 'unsure' || (answer.nextLookKm < LOOK_DUE_KM && since > LOOK_DUE_KM)) {
     return {
       action: 'measure',
       word,

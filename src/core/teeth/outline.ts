@@ -30,15 +30,13 @@ function halfSpace(teeth: number): Point[] {
     Math.hypot(x, y) <= tipRadius && Math.atan2(x, y) <= Math.PI / teeth
   // The flank turns back toward the tooth's own middle; it never needs more than this much of its circle.
   const sweep = Math.min(Math.PI / 3, 14 / shape.flankRadiusMm)
-  for (let i = 1; i <= FLANK_STEPS * 8; i++) {
-    const turn = half - (sweep * i) / (FLANK_STEPS * 8)
-    const point = {
-      x: centre.x - shape.flankRadiusMm * Math.sin(turn),
-      y: centre.y + shape.flankRadiusMm * Math.cos(turn),
-    }
-    if (!inHalfTooth(point)) break
-    if (i % 4 === 0) points.push(point)
-  }
+  const flank = (share: number): Point => ({
+    x: centre.x - shape.flankRadiusMm * Math.sin(half - sweep * share),
+    y: centre.y + shape.flankRadiusMm * Math.cos(half - sweep * share),
+  })
+  let end = 0
+  for (let step = 0.5; step > 1e-5; step /= 2) if (inHalfTooth(flank(end + step))) end += step
+  for (let i = 1; i <= FLANK_STEPS; i++) points.push(flank((end * i) / FLANK_STEPS))
   return points
 }
 

@@ -7,8 +7,13 @@ export interface Weighted {
 
 /** Sorts a weighted sample once, so that many quantiles can be read off it. */
 export function weighted(values: ArrayLike<number>, weights: ArrayLike<number>): Weighted {
-  const order = Array.from({ length: values.length }, (_, i) => i).sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0))
-  const total = Array.from(weights).reduce((a, b) => a + b, 0)
+  const order = new Uint32Array(values.length)
+  let total = 0
+  for (let i = 0; i < values.length; i++) {
+    order[i] = i
+    total += weights[i] ?? 0
+  }
+  order.sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0))
   const sorted = new Float64Array(order.length)
   const midpoints = new Float64Array(order.length)
   let sum = 0

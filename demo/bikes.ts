@@ -1,0 +1,59 @@
+import type { BikeEntry, PartSpec, WearWord, WashMethod } from '../src/core/log/entries.ts'
+import type { Condition } from '../src/core/exposure/conditions.ts'
+import type { Lube } from '../src/core/lube/lubes.ts'
+import type { Diary } from './diary.ts'
+import type { Random } from './random.ts'
+
+/** Days the story runs before today. */
+export const STORY_DAYS = 730
+
+type BikeFacts = Omit<BikeEntry, 'id' | 'kind' | 'at' | 'bike'>
+
+/** Puts a bike in the log with its cassette, rings and pulleys, as delivered. */
+export function deliver(
+  diary: Diary,
+  day: number,
+  bike: string,
+  facts: BikeFacts,
+  parts: Readonly<Record<string, { name: string; spec: PartSpec; note?: string }>>,
+): void {
+  diary.write({ kind: 'bike', at: diary.at(day, 8), bike, ...facts })
+  for (const [part, { name, spec, note }] of Object.entries(parts))
+    diary.fitNew(day, bike, `${bike}-${part}`, name, spec, note)
+}
+
+/** A ride, its start shifted by a few minutes so that no two are alike. */
+export function ride(diary: Diary, random: Random, day: number, bike: string, km: number, condition: Condition): void {
+  const metres = Math.max(500, Math.round(km * 1000))
+  diary.write({
+    kind: 'ride',
+    at: diary.at(day, 7 + random.between(0, 2)),
+    bike,
+    km: metres / 1000,
+    condition,
+    movingSeconds: Math.round((metres / 1000 / random.between(17, 23)) * 3600),
+  })
+}
+
+/** A wash and, with a lubricant named, what was put on afterwards. */
+export function wash(diary: Diary, day: number, chain: string, method: WashMethod, lube?: Lube): void {
+  diary.write({ kind: 'wash', at: diary.at(day, 18), chain, method, ...(lube && { lube }) })
+}
+
+/** A look at teeth: words by tooth count for a cassette, a single word for anything else. */
+export function look(
+  diary: Diary,
+  day: number,
+  part: string,
+  words: WearWord | Readonly<Record<number, WearWord>>,
+): void {
+  const at = diary.at(day, 19)
+  if (typeof words === 'string') diary.write({ kind: 'look', at, part, word: words })
+  else
+    for (const [cog, word] of Object.entries(words)) diary.write({ kind: 'look', at, part, cog: Number(cog), word })
+}
+
+/** A chain that is taken off and not coming back. */
+export function retire(diary: Diary, day: number, part: string): void {
+  diary.write({ kind: 'remove', at: diary.at(day, 8.5), part, to: 'retired' })
+}

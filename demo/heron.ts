@@ -1,0 +1,89 @@
+import type { ChainSpec } from '../src/core/log/entries.ts'
+import { deliver, look, retire, ride, STORY_DAYS, wash } from './bikes.ts'
+import type { Diary, TrueWear } from './diary.ts'
+import type { Random } from './random.ts'
+import { roadToday } from './weather.ts'
+
+const CHAIN: ChainSpec = { type: 'chain', links: 116, speeds: 11, past: 'new' }
+const COGS = [11, 13, 15, 17, 19, 21, 24, 28, 32, 37, 42]
+const CHANGES = [0, 196, 360, 545]
+const TRUTH: readonly TrueWear[] = [
+  { rate: 0.19, start: 0.01 },
+  { rate: 0.165, start: -0.01 },
+  { rate: 0.18, start: 0 },
+  { rate: 0.15, start: 0.01 },
+]
+
+/** Heron, a steel all-weather commuter: two winters of salt, drip-lubed, four chains, 13 and 15 doing the work. */
+export function heron(diary: Diary, random: Random): void {
+  deliver(
+    diary,
+    0,
+    'heron',
+    {
+      name: 'Heron',
+      note: 'steel commuter, 1 x 11',
+      speeds: 11,
+      shifting: 'cable',
+      motor: 'none',
+      usual: 'dry-road',
+      kept: 'indoors',
+    },
+    {
+      cassette: { name: 'Cassette 11 to 42', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },
+      ring: { name: 'Ring 40', spec: { type: 'ring', teeth: 40, material: 'steel' } },
+      guide: { name: 'Guide pulley', spec: { type: 'pulley', position: 'guide', teeth: 12 } },
+      tension: { name: 'Tension pulley', spec: { type: 'pulley', position: 'tension', teeth: 12 } },
+    },
+  )
+  let chain = ''
+  let truth: TrueWear = { rate: 0.17, start: 0 }
+  let sinceLube = 0
+  for (let day = 0; day < STORY_DAYS; day++) {
+    const change = CHANGES.indexOf(day)
+    if (change >= 0) {
+      if (chain) retire(diary, day, chain)
+      chain = `heron-chain-${change + 1}`
+      truth = TRUTH[change] ?? truth
+      diary.fitNew(day, 'heron', chain, `Chain ${change + 1}`, CHAIN)
+      wash(diary, day, chain, 'none', 'wet-lube')
+    }
+    const weekday = day % 7 < 5
+    if (random.chance(weekday ? 0.78 : 0.15)) {
+      const km = random.normal(weekday ? 14.6 : 24, 1.8)
+      ride(diary, random, day, 'heron', km, roadToday(diary.at(day), random))
+      sinceLube += km
+    }
+    if (sinceLube > 170 && random.chance(0.3)) {
+      wash(diary, day, chain, random.chance(0.35) ? 'on-bike' : 'wipe', 'wet-lube')
+      sinceLube = 0
+    }
+    const age = day - Math.max(...CHANGES.filter((at) => at <= day))
+    if (age > 0 && age % 62 === 0)
+      diary.measure(day, chain, truth, [
+        { with: 'rule', place: 14 },
+        { with: 'rule', place: 65 },
+        { with: 'two-contact-limit', side: 0.5, place: 83 },
+        { with: 'two-contact-limit', side: 0.75, place: 83 },
+      ])
+    if (day === STORY_DAYS - 9)
+      diary.measure(day, chain, truth, [
+        { with: 'caliper-pair', place: 21 },
+        { with: 'rule', place: 60 },
+        { with: 'two-contact-limit', side: 0.5, place: 60 },
+      ])
+  }
+  look(diary, 362, 'heron-cassette', { 13: 'good', 15: 'good', 17: 'fresh' })
+  look(diary, STORY_DAYS - 40, 'heron-cassette', {
+    11: 'good',
+    13: 'watch',
+    15: 'watch',
+    17: 'good',
+    19: 'good',
+    21: 'fresh',
+    24: 'fresh',
+  })
+  look(diary, STORY_DAYS - 40, 'heron-ring', 'good')
+  look(diary, STORY_DAYS - 40, 'heron-guide', 'good')
+  look(diary, STORY_DAYS - 40, 'heron-tension', 'watch')
+}

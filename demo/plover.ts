@@ -1,0 +1,47 @@
+import { deliver, look, ride, STORY_DAYS } from './bikes.ts'
+import type { Diary } from './diary.ts'
+import type { Random } from './random.ts'
+
+const COGS = [11, 12, 13, 14, 15, 17, 19, 21, 23, 25]
+
+/** Plover, a second-hand road bike of unknown past, just in: it slips, and two instruments disagree about why. */
+export function plover(diary: Diary, random: Random): void {
+  const came = STORY_DAYS - 6
+  deliver(
+    diary,
+    came,
+    'plover',
+    {
+      name: 'Plover',
+      note: 'second-hand road bike, 2 x 10, slips',
+      speeds: 10,
+      shifting: 'cable',
+      motor: 'none',
+      usual: 'dry-road',
+      kept: 'indoors',
+    },
+    {
+      cassette: { name: 'Cassette 11 to 25', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },
+      'ring-small': { name: 'Ring 36', spec: { type: 'ring', teeth: 36, material: 'aluminium' } },
+      'ring-large': { name: 'Ring 52', spec: { type: 'ring', teeth: 52, material: 'aluminium' } },
+      guide: { name: 'Guide pulley', spec: { type: 'pulley', position: 'guide', teeth: 11 } },
+      tension: { name: 'Tension pulley', spec: { type: 'pulley', position: 'tension', teeth: 11 } },
+    },
+  )
+  diary.fitNew(came, 'plover', 'plover-chain-1', 'Chain as found', {
+    type: 'chain',
+    links: 110,
+    speeds: 10,
+    past: 'unknown',
+  })
+  ride(diary, random, came + 1, 'plover', 6.4, 'dry-road')
+  const found = { rate: 0.17, start: 0.66 }
+  diary.measure(came + 1, 'plover-chain-1', found, [
+    { with: 'two-contact-limit', side: 0.75, place: 24 },
+    { with: 'two-contact-limit', side: 1, place: 24 },
+    { with: 'rule', place: 24 },
+    { with: 'rule', place: 70 },
+  ])
+  look(diary, came + 2, 'plover-cassette', { 13: 'watch', 14: 'swap', 15: 'swap', 17: 'watch' })
+  look(diary, came + 2, 'plover-ring-large', 'watch')
+}

@@ -1,0 +1,38 @@
+import { deliver, look, ride, STORY_DAYS, wash } from './bikes.ts'
+import type { Diary } from './diary.ts'
+import type { Random } from './random.ts'
+import { roadToday } from './weather.ts'
+
+/** Sparrow, a quay hire bike with one cog, much ridden and never measured; its cog cannot be had before spring. */
+export function sparrow(diary: Diary, random: Random): void {
+  deliver(
+    diary,
+    180,
+    'sparrow',
+    {
+      name: 'Sparrow',
+      note: 'quay hire bike, one cog',
+      speeds: 1,
+      shifting: 'none',
+      motor: 'none',
+      usual: 'dry-road',
+      kept: 'outdoors',
+    },
+    {
+      cassette: {
+        name: 'Cog 18',
+        spec: { type: 'cassette', teeth: [18], material: 'steel' },
+        note: 'None to be had before spring; the spare went to another hire bike.',
+      },
+      ring: { name: 'Ring 44', spec: { type: 'ring', teeth: 44, material: 'steel' } },
+    },
+  )
+  diary.fitNew(180, 'sparrow', 'sparrow-chain-1', 'Wide chain', { type: 'chain', links: 106, speeds: 1, past: 'new' })
+  for (let day = 180; day < STORY_DAYS; day++) {
+    const summer = ['05', '06', '07', '08', '09'].includes(diary.at(day).slice(5, 7))
+    if (random.chance(summer ? 0.7 : 0.15))
+      ride(diary, random, day, 'sparrow', random.normal(7, 2), roadToday(diary.at(day), random))
+    if (day % 90 === 0) wash(diary, day, 'sparrow-chain-1', 'wipe', 'wet-lube')
+  }
+  look(diary, STORY_DAYS - 100, 'sparrow-cassette', { 18: 'good' })
+}

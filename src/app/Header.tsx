@@ -1,0 +1,169 @@
+import { ChevronDown, Menu } from 'lucide-react'
+import { DropdownMenu } from 'radix-ui'
+import { NavLink, useNavigate } from 'react-router'
+import clsx from 'clsx'
+import { totalKm } from '../core/exposure/distance.ts'
+import { useOpenLog } from '../store/log-context.ts'
+import { bikeChosen, keysToggled, newToggled, themeChosen, unitsChosen, useScreen, useSend, useUnits } from '../ui/screen-state.ts'
+import { useBikeId } from '../ui/use-bike-id.ts'
+import { sayKm } from '../ui/words/numbers.ts'
+import { STATIONS } from './stations.ts'
+import { DEMO_PATH } from './world.ts'
+
+const MENU =
+  'z-50 min-w-56 max-h-[80dvh] overflow-y-auto rounded-[3px] border border-bar-line bg-bar p-1 text-on-bar shadow-xl'
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center justify-between gap-6 rounded-[2px] px-3 outline-none data-highlighted:bg-jolt data-highlighted:text-on-jolt'
+
+/** The current bike, always in sight, and the way to another. */
+export function BikeSwitcher({ open, onOpen }: { readonly open: boolean; readonly onOpen: (open: boolean) => void }) {
+  const { garage } = useOpenLog()
+  const send = useSend()
+  const units = useUnits()
+  const current = useBikeId(garage)
+  const bike = current === undefined ? undefined : garage.bikes.get(current)
+  if (!bike) return <p className="font-heading text-2xl">Jolt Mile</p>
+  return (
+    <DropdownMenu.Root open={open} onOpenChange={onOpen}>
+      <DropdownMenu.Trigger
+        className="-m-2 flex min-w-0 flex-col p-2 text-left"
+        aria-label={`${bike.entry.name}: switch bike`}
+      >
+        <span className="flex items-center gap-1.5 font-heading text-[1.75rem] leading-none font-medium max-sm:text-xl">
+          {bike.entry.name}
+          <ChevronDown aria-hidden="true" className="size-5 text-on-bar-soft" />
+        </span>
+        <span className="mt-1.5 max-w-64 truncate text-xs text-on-bar-soft max-md:hidden">
+          <span className="font-mono">{sayKm(totalKm(bike.rides), units)}</span> · {bike.entry.note}
+        </span>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" sideOffset={8} className={MENU}>
+          {[...garage.bikes.values()].map(({ entry }) => (
+            <DropdownMenu.Item key={entry.bike} className={ITEM} onSelect={() => send(bikeChosen(entry.bike))}>
+              <span>{entry.name}</span>
+              {entry.bike === current && <span className="text-sm opacity-80">here now</span>}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
+
+/** The stations as posts along a road. */
+function Road() {
+  return (
+    <nav aria-label="Stations" className="min-w-0 flex-1 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:bg-bar max-md:pb-[env(safe-area-inset-bottom)]">
+      <ul className="mx-auto flex max-w-[46rem] justify-between">
+        {STATIONS.filter((station) => !station.beside).map((station) => (
+          <li key={station.path} className="flex-1">
+            <NavLink
+              to={station.path}
+              end
+              className={({ isActive }) =>
+                clsx(
+                  'group flex min-h-12 flex-col items-center justify-end text-[0.95rem] leading-tight max-md:min-h-14 max-md:justify-center max-md:text-sm',
+                  isActive ? 'font-semibold text-jolt' : 'text-on-bar hover:text-jolt',
+                )
+              }
+            >
+              {({ isActive }) => (
+                <>
+                  {station.name}
+                  <span
+                    aria-hidden="true"
+                    className={clsx(
+                      'mt-1 flex h-3.5 w-full items-end justify-center border-b-2 border-bar-line',
+                      'max-md:order-first max-md:mt-0 max-md:mb-1 max-md:h-2 max-md:items-start max-md:border-t-2 max-md:border-b-0',
+                    )}
+                  >
+                    <span className={clsx('h-full', isActive ? 'w-1 bg-jolt' : 'w-0.5 bg-bar-line')} />
+                  </span>
+                  <span aria-hidden="true" className="mt-1 font-mono text-[0.65rem] font-normal text-on-bar-soft max-md:hidden">
+                    g {station.key}
+                  </span>
+                </>
+              )}
+            </NavLink>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  )
+}
+
+function More() {
+  const { world } = useOpenLog()
+  const navigate = useNavigate()
+  const send = useSend()
+  const { theme, units } = useScreen((state) => state.screen)
+  const dark = (theme ?? document.documentElement.dataset['theme']) === 'late-shop'
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="-m-2 flex min-h-11 items-center gap-2 p-2 text-[0.95rem]">
+        <Menu aria-hidden="true" className="size-5" />
+        More
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="end" sideOffset={8} className={MENU}>
+          {STATIONS.filter((station) => station.beside).map((station) => (
+            <DropdownMenu.Item key={station.path} className={ITEM} onSelect={() => void navigate(station.path)}>
+              {station.name} <kbd className="font-mono text-xs opacity-80">g {station.key}</kbd>
+            </DropdownMenu.Item>
+          ))}
+          <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
+          <DropdownMenu.Item className={ITEM} onSelect={() => send(newToggled(true))}>
+            New entry <kbd className="font-mono text-xs opacity-80">n</kbd>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => send(keysToggled(true))}>
+            Keys <kbd className="font-mono text-xs opacity-80">?</kbd>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => send(themeChosen(dark ? 'daylight' : 'late-shop'))}>
+            {dark ? 'Theme: to daylight' : 'Theme: to late shop'}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => send(unitsChosen(units === 'metric' ? 'imperial' : 'metric'))}
+          >
+            {units === 'metric' ? 'Units: to miles and inches' : 'Units: to km and mm'}
+          </DropdownMenu.Item>
+          <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
+          <DropdownMenu.Item className={ITEM} asChild>
+            <a href={world === 'demo' ? '/' : `${DEMO_PATH}/`}>
+              {world === 'demo' ? 'Leave the demo' : 'Open the demo garage'}
+            </a>
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
+
+interface HeaderProps {
+  readonly bikesOpen: boolean
+  readonly onBikesOpen: (open: boolean) => void
+}
+
+/** The bar over every station. */
+export function Header({ bikesOpen, onBikesOpen }: HeaderProps) {
+  const { world } = useOpenLog()
+  return (
+    <header className="on-bar bg-bar text-on-bar">
+      <div className="mx-auto flex min-h-[4.75rem] max-w-[80rem] items-center gap-8 px-9 max-md:min-h-16 max-md:gap-4 max-md:px-4">
+        <div className="w-64 shrink-0 max-lg:w-44 max-md:w-auto max-md:flex-1">
+          <BikeSwitcher open={bikesOpen} onOpen={onBikesOpen} />
+        </div>
+        <Road />
+        <div className="flex shrink-0 items-center gap-4">
+          {world === 'demo' && (
+            <a href="/" className="text-sm text-on-bar-soft underline underline-offset-4 hover:text-jolt">
+              demo: leave
+            </a>
+          )}
+          <More />
+        </div>
+      </div>
+    </header>
+  )
+}

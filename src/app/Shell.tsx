@@ -1,0 +1,150 @@
+import { useEffect, useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
+import { useOpenLog } from '../store/log-context.ts'
+import { Sheet } from '../ui/parts/Sheet.tsx'
+import { keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
+import { Header } from './Header.tsx'
+import { STATIONS } from './stations.ts'
+import { useUndo } from './use-undo.ts'
+
+const OTHER_KEYS: readonly (readonly [string, string])[] = [
+  ['b', 'switch bike'],
+  ['n', 'new entry'],
+  ['u', 'take back the last step'],
+  ['?', 'show these keys'],
+]
+
+function KeysSheet() {
+  const send = useSend()
+  const shown = useScreen((state) => state.screen.keysShown)
+  return (
+    <Sheet open={shown} onClose={() => send(keysToggled(false))} title="Keys" note="None of them acts while you type.">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
+        {[...STATIONS.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(([keys, does]) => (
+          <div key={keys} className="contents">
+            <dt>
+              <kbd className="rounded-[3px] border border-steel px-2 py-0.5 font-mono text-sm">{keys}</kbd>
+            </dt>
+            <dd className="m-0">{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </Sheet>
+  )
+}
+
+/** What "new" can mean, and where it is done. */
+const NEW_ENTRIES = [
+  { label: 'A reading of the chain', to: '/gauge#take' },
+  { label: 'Rides from files, or one by hand', to: '/miles#add' },
+  { label: 'A wash or lubrication', to: '/wash#log' },
+  { label: 'A look at the teeth', to: '/teeth#looks' },
+  { label: 'A chain fitted or taken off', to: '/shelf#chain' },
+  { label: 'A bike', to: '/shelf?new=bike' },
+] as const
+
+function NewSheet() {
+  const send = useSend()
+  const navigate = useNavigate()
+  const shown = useScreen((state) => state.screen.newShown)
+  const close = () => send(newToggled(false))
+  return (
+    <Sheet open={shown} onClose={close} title="New entry">
+      <ul className="divide-y divide-hairline border-y border-hairline">
+        {NEW_ENTRIES.map(({ label, to }) => (
+          <li key={to}>
+            <button
+              type="button"
+              className="min-h-12 w-full text-left hover:text-petrol"
+              onClick={() => {
+                close()
+                void navigate(to)
+              }}
+            >
+              {label}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  )
+}
+
+function useShellKeys(openBikes: () => void) {
+  const navigate = useNavigate()
+  const send = useSend()
+  const undo = useUndo()
+  const keys = STATIONS.map((station) => `g>${station.key}`)
+  useHotkeys(
+    keys,
+    (_event, handler) => {
+      const letter = handler.keys?.at(-1)
+      const station = STATIONS.find(({ key }) => key === letter)
+      if (station) void navigate(station.path)
+    },
+    { sequenceTimeoutMs: 1500 },
+  )
+  useHotkeys('b', openBikes, { preventDefault: true })
+  useHotkeys('n', () => void send(newToggled(true)), { preventDefault: true })
+  useHotkeys('u', undo)
+  useHotkeys('?', () => void send(keysToggled(true)), { useKey: true })
+}
+
+function useTheme() {
+  const theme = useScreen((state) => state.screen.theme)
+  useEffect(() => {
+    const dark = matchMedia('(prefers-color-scheme: dark)')
+    const apply = () => {
+      document.documentElement.dataset['theme'] = theme ?? (dark.matches ? 'late-shop' : 'daylight')
+    }
+    apply()
+    dark.addEventListener('change', apply)
+    return () => dark.removeEventListener('change', apply)
+  }, [theme])
+}
+
+/** Brings what an address points at (`#take`) into sight, and the reader's place with it. */
+function useAnchor() {
+  const { hash, pathname, key } = useLocation()
+  useEffect(() => {
+    const target = hash ? document.getElementById(hash.slice(1)) : null
+    if (target) {
+      target.scrollIntoView({ block: 'start' })
+      target.focus({ preventScroll: true })
+    } else window.scrollTo(0, 0)
+  }, [hash, pathname, key])
+}
+
+/** The frame round every station: the bar, the keys, and the sheets that any station can call. */
+export function Shell() {
+  const [bikesOpen, setBikesOpen] = useState(false)
+  const { garage } = useOpenLog()
+  const navigation = useNavigation()
+  const location = useLocation()
+  useTheme()
+  useShellKeys(() => garage.bikes.size > 0 && setBikesOpen(true))
+  useAnchor()
+  const station = STATIONS.find(({ path }) => path === location.pathname)
+  useEffect(() => {
+    document.title = station ? `${station.name} · Jolt Mile` : 'Jolt Mile'
+  }, [station])
+  return (
+    <>
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-jolt focus:p-3 focus:text-on-jolt">
+        Skip to the station
+      </a>
+      <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
+      <main
+        id="main"
+        tabIndex={-1}
+        aria-busy={navigation.state !== 'idle'}
+        className="mx-auto max-w-[80rem] px-9 pt-7 pb-16 outline-none max-md:px-4 max-md:pt-5 max-md:pb-28"
+      >
+        <Outlet />
+      </main>
+      <KeysSheet />
+      <NewSheet />
+    </>
+  )
+}

@@ -1,0 +1,53 @@
+import { setNonce } from 'get-nonce'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { Provider } from 'react-redux'
+import { createBrowserRouter } from 'react-router'
+import { RouterProvider } from 'react-router/dom'
+import { Notices } from '../ui/parts/notices.tsx'
+import '../ui/theme.css'
+import { Broken, NotFound } from './Faults.tsx'
+import { OpenLogProvider } from './OpenLogProvider.tsx'
+import { store } from './redux.ts'
+import { Shell } from './Shell.tsx'
+import { STATIONS } from './stations.ts'
+import { basename } from './world.ts'
+
+// The sheets lock scrolling with a style of their own, which the server's policy admits by this mark alone.
+const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute('content')
+if (nonce) setNonce(nonce)
+
+const router = createBrowserRouter(
+  [
+    {
+      Component: () => (
+        <Notices>
+          <OpenLogProvider>
+            <Shell />
+          </OpenLogProvider>
+        </Notices>
+      ),
+      ErrorBoundary: Broken,
+      HydrateFallback: () => null,
+      children: [
+        ...STATIONS.map(({ path, load }) => ({
+          path,
+          ErrorBoundary: Broken,
+          lazy: async () => ({ Component: (await load()).default }),
+        })),
+        { path: '*', Component: NotFound },
+      ],
+    },
+  ],
+  { basename },
+)
+
+const root = document.getElementById('root')
+if (!root) throw new Error('The page has no root element.')
+createRoot(root).render(
+  <StrictMode>
+    <Provider store={store}>
+      <RouterProvider router={router} />
+    </Provider>
+  </StrictMode>,
+)

@@ -1,0 +1,13 @@
+import { openDatabase, type World } from '../store/database.ts'
+
+/** The demo lives under this path, in a database of its own. */
+export const DEMO_PATH = '/demo'
+
+/** Which world the address asks for. */
+export const world: World = location.pathname === DEMO_PATH || location.pathname.startsWith(`${DEMO_PATH}/`) ? 'demo' : 'own'
+
+/** Where the router's paths begin in this world. */
+export const basename = world === 'demo' ? DEMO_PATH : '/'
+
+/** The one database this page works on. */
+export const database = openDatabase(world)

@@ -1,0 +1,92 @@
+import { Link } from 'react-router'
+import { recommend, type Action } from '../../core/strategy/recommend.ts'
+import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
+import { ElongationChart } from '../../ui/charts/ElongationChart.tsx'
+import { Answer } from '../../ui/parts/Answer.tsx'
+import { buttonLook } from '../../ui/parts/Button.tsx'
+import { CautionNote } from '../../ui/parts/Empty.tsx'
+import { NoBike } from '../../ui/parts/NoBike.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { useBikeId } from '../../ui/use-bike-id.ts'
+import { sayAction, sayCaution, sayReason } from '../../ui/words/advice.ts'
+import { sayChance, sayFigure } from '../../ui/words/numbers.ts'
+import { sayLimitDates, sayNextLook } from '../../ui/words/verdict.tsx'
+import { useForecast } from '../../workers/use-forecasts.ts'
+
+/** The next step and where it is taken. */
+const NEXT: Readonly<Record<Action, { readonly path: string; readonly label: string }>> = {
+  'describe-chain': { path: '/shelf#chain', label: 'Fit a chain' },
+  measure: { path: '/gauge#take', label: 'Measure it' },
+  'swap-chain': { path: '/shelf#chain', label: 'Log the swap' },
+  'swap-chain-and-cogs': { path: '/shelf#chain', label: 'Log the swap' },
+  lubricate: { path: '/wash#log', label: 'Log it done' },
+  'look-at-teeth': { path: '/teeth', label: 'See the teeth' },
+  'ride-on': { path: '/gauge#take', label: 'Measure it anyway' },
+}
+
+/** Decide: one recommendation, its reasons in order, what it risks, and what would change it. */
+export default function Decide() {
+  const { garage, now } = useOpenLog()
+  const units = useUnits()
+  const report = useBikeReport(useBikeId(garage))
+  const { answer, fault } = useForecast(report?.chain?.question)
+  if (!report) return <NoBike what="Add one and measure its chain; what to do about it is said here." />
+  const advice = recommend(report, answer)
+  const { name } = report.bike.entry
+  if (!advice) return <Answer word="unsure">{fault ?? `Working out what ${name} wants…`}</Answer>
+  const next = NEXT[advice.action]
+  const measured = report.chain?.lastReadingAt !== undefined
+  return (
+    <div className="flex flex-col gap-8">
+      <Answer
+        word={advice.word}
+        detail={
+          answer && measured
+            ? `The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
+                advice.confidence === undefined ? sayNextLook(answer, units, now) : `That this is right: ${sayChance(advice.confidence)}.`
+              }`
+            : undefined
+        }
+        action={
+          <Link to={next.path} className={buttonLook('next')}>
+            {next.label}
+          </Link>
+        }
+      >
+        {name}: <strong className="font-bold">{sayAction(advice.action, advice, units)}</strong>
+      </Answer>
+      {advice.cautions.length > 0 && (
+        <div className="flex flex-col gap-3">
+          {advice.cautions.map((caution) => (
+            <CautionNote key={caution}>{sayCaution(caution)}</CautionNote>
+          ))}
+        </div>
+      )}
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
+        <Section title="Why, in this order">
+          <ol className="flex flex-col">
+            {advice.reasons.map((reason, i) => (
+              <li key={i} className="grid grid-cols-[2rem_1fr] border-b border-hairline py-2.5 leading-snug first:border-t">
+                <span className="font-mono text-sm text-steel">{i + 1}</span>
+                {sayReason(reason, units)}
+              </li>
+            ))}
+          </ol>
+          <p className="mt-4 text-[0.95rem] text-steel">
+            What would change this: {measured ? 'a reading with a second instrument' : 'a first reading'}, or another{' '}
+            <Link to="/gauge" className="underline underline-offset-4">
+              limit
+            </Link>
+            . The maker’s limits and instructions come before anything said here.
+          </p>
+        </Section>
+        {answer && report.chain && measured && (
+          <Section title="How it got here, and where it goes" note={sayLimitDates(answer, now)}>
+            <ElongationChart chain={report.chain} answer={answer} limit={report.limit} />
+          </Section>
+        )}
+      </div>
+    </div>
+  )
+}

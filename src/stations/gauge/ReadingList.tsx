@@ -1,0 +1,85 @@
+import { useMemo } from 'react'
+import type { ReadingState } from '../../core/log/garage.ts'
+import type { ChainReport } from '../../core/strategy/bike-report.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { dayOf } from '../../ui/parts/day.ts'
+import { Section } from '../../ui/parts/Section.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
+import { sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { sayAsRead, sayMeaning } from './say-reading.ts'
+
+function Row({ state }: { readonly state: ReadingState }) {
+  const { record, now } = useOpenLog()
+  const units = useUnits()
+  const { entry, used } = state
+  const meaning = sayMeaning(entry.reading)
+  const name = SHORT_INSTRUMENT[entry.reading.instrument]
+  const read = sayAsRead(entry.reading, units)
+  const toggle = () =>
+    void record(
+      [{ kind: 'reading-use', at: now, target: entry.id, use: !used }],
+      used ? 'Reading left out.' : 'Reading put back.',
+    )
+  return (
+    <li className={used ? '' : 'text-steel'}>
+      <label className="grid min-h-11 grid-cols-[1.5rem_9.5rem_minmax(0,1fr)_3.6rem_6.4rem] items-center gap-x-2 py-1 text-[0.95rem] max-sm:grid-cols-[1.5rem_minmax(0,1fr)_auto]">
+        <input
+          type="checkbox"
+          checked={used}
+          onChange={toggle}
+          className="size-5 accent-petrol"
+          aria-label={`${name}, ${read}: counts`}
+        />
+        <span className={used ? 'font-semibold' : 'line-through'}>{name}</span>
+        <span className="max-sm:order-last max-sm:col-span-2 max-sm:col-start-2 max-sm:text-sm">
+          {read}
+          {entry.reading.slack ? ', slack' : ''}
+        </span>
+        <span className="text-sm text-steel max-sm:hidden">{entry.place === undefined ? '' : `link ${entry.place}`}</span>
+        <span className="text-right whitespace-nowrap">
+          {used ? meaning.value : 'left out'}{' '}
+          <span className="block text-sm text-steel">{used ? meaning.spread : ''}</span>
+        </span>
+      </label>
+    </li>
+  )
+}
+
+/** Every reading of the chain, newest first, by day. Each can be left out and put back. */
+export function ReadingList({ chain }: { readonly chain: ChainReport }) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const days = useMemo(() => {
+    const byDay = new Map<string, ReadingState[]>()
+    for (const state of [...chain.readings].reverse()) {
+      const day = dayOf(state.entry.at)
+      byDay.set(day, [...(byDay.get(day) ?? []), state])
+    }
+    return [...byDay]
+  }, [chain.readings])
+  return (
+    <Section title="Readings" {...(days.length > 0 && { note: 'Untick one to leave it out; tick it to put it back.' })}>
+      {days.length === 0 && <p className="text-steel">None yet.</p>}
+      {days.map(([day, states]) => {
+        const first = states[0]
+        if (!first) return null
+        return (
+          <div key={day} className="mb-4">
+            <h3 className="flex justify-between border-b border-hairline pb-1 text-sm font-medium">
+              <span>{sayDay(first.entry.at, now)}</span>
+              <span className="font-mono text-xs font-normal text-steel">
+                at {sayKm(chain.story.at(first.entry.at).km, units)}
+              </span>
+            </h3>
+            <ul className="divide-y divide-hairline/70">
+              {states.map((state) => (
+                <Row key={state.entry.id} state={state} />
+              ))}
+            </ul>
+          </div>
+        )
+      })}
+    </Section>
+  )
+}

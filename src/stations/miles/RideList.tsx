@@ -1,0 +1,74 @@
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { Trash2 } from 'lucide-react'
+import { useMemo, useRef } from 'react'
+import type { RideEntry } from '../../core/log/entries.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { useNotice } from '../../ui/parts/notices.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { CONDITION_NAMES } from '../../ui/words/names.ts'
+import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+
+const ROW_PX = 46
+
+/** The bike's rides, newest first. Only the rows in sight are drawn: twenty thousand are no more work than twenty. */
+export function RideList({ rides }: { readonly rides: readonly RideEntry[] }) {
+  const { now, withdraw } = useOpenLog()
+  const tell = useNotice()
+  const units = useUnits()
+  const box = useRef<HTMLDivElement>(null)
+  const newest = useMemo(() => [...rides].reverse(), [rides])
+  // The compiler cannot see through the virtualiser's functions; this component is not compiled.
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const rows = useVirtualizer({
+    count: newest.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_PX,
+    overscan: 8,
+  })
+  const remove = async (ride: RideEntry) => {
+    const written = await withdraw([ride.id])
+    const [taken] = written ?? []
+    if (taken) tell(`Ride of ${sayDay(ride.at, now)} taken out.`, { label: 'Put back', run: () => void withdraw([taken.id]) })
+  }
+  return (
+    <Section title="Rides" note={rides.length === 0 ? undefined : `${sayCount(rides.length, 'ride')}, newest first.`}>
+      {rides.length === 0 ? (
+        <p className="text-steel">None yet. Drop recorded rides in, or add one by hand.</p>
+      ) : (
+        <div ref={box} className="h-96 overflow-y-auto border-y border-hairline" role="region" aria-label="Rides" tabIndex={0}>
+          <ul className="relative" style={{ height: rows.getTotalSize() }}>
+            {rows.getVirtualItems().map(({ index, start }) => {
+              const ride = newest[index]
+              if (!ride) return null
+              return (
+                <li
+                  key={ride.id}
+                  aria-setsize={newest.length}
+                  aria-posinset={index + 1}
+                  className="absolute inset-x-0 flex items-center gap-3 border-b border-hairline/70 pr-2 text-[0.95rem]"
+                  style={{ top: start, height: ROW_PX }}
+                >
+                  <span className="w-36 shrink-0">{sayDay(ride.at, now)}</span>
+                  <span className="w-20 shrink-0 text-right">{sayKm(ride.km, units)}</span>
+                  <span className="min-w-0 flex-1 truncate pl-3 text-steel">
+                    {CONDITION_NAMES[ride.condition]}
+                    {ride.source ? `, ${ride.source.file}` : ''}
+                  </span>
+                  <button
+                    type="button"
+                    className="grid size-9 shrink-0 place-items-center text-steel hover:text-rust"
+                    aria-label={`Take out the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
+                    onClick={() => void remove(ride)}
+                  >
+                    <Trash2 aria-hidden="true" className="size-4" />
+                  </button>
+                </li>
+              )
+            })}
+          </ul>
+        </div>
+      )}
+    </Section>
+  )
+}

@@ -1,0 +1,113 @@
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useForm, type FieldErrors, type UseFormRegister } from 'react-hook-form'
+import type { BikeEntry } from '../../core/log/entries.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { dayOf, faultOfDay } from '../../ui/parts/day.ts'
+import { SelectField, TextField } from '../../ui/parts/fields.tsx'
+import { bikeChosen, useSend } from '../../ui/screen-state.ts'
+import { CONDITION_NAMES, MOTOR_NAMES, SHIFTING_NAMES, STORAGE_NAMES } from '../../ui/words/names.ts'
+import { bikeEntries, bikeSchema, changedBike, factsSchema, type BikeDraft, type BikeFacts } from './bike-form.ts'
+
+const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
+const PASTS = { new: 'fitted new', unknown: 'of unknown past' }
+
+interface FactFieldsProps {
+  readonly register: UseFormRegister<BikeFacts>
+  readonly errors: FieldErrors<BikeFacts>
+}
+
+function FactFields({ register, errors }: FactFieldsProps) {
+  return (
+    <>
+      <TextField label="Name" fault={errors.name?.message} {...register('name')} />
+      <TextField label="What it is" placeholder="steel commuter, 1 x 11" fault={errors.note?.message} {...register('note')} />
+      <SelectField label="Shifting" options={SHIFTING_NAMES} {...register('shifting')} />
+      <SelectField label="Motor" options={MOTOR_NAMES} {...register('motor')} />
+      <SelectField label="Mostly ridden in" options={CONDITION_NAMES} {...register('usual')} />
+      <SelectField label="Kept" options={STORAGE_NAMES} {...register('kept')} />
+    </>
+  )
+}
+
+interface Props {
+  readonly onDone: () => void
+}
+
+/** A new bike with what is on it. */
+export function NewBikeForm({ onDone }: Props) {
+  const { record, now } = useOpenLog()
+  const send = useSend()
+  const form = useForm<BikeDraft>({
+    resolver: yupResolver(bikeSchema),
+    defaultValues: {
+      name: '',
+      note: '',
+      shifting: 'cable',
+      motor: 'none',
+      usual: 'dry-road',
+      kept: 'indoors',
+      rings: '',
+      cogs: '',
+      material: 'steel',
+      links: 114,
+      past: 'new',
+      since: dayOf(now),
+    },
+  })
+  const { errors } = form.formState
+  const save = async (draft: BikeDraft) => {
+    const fault = faultOfDay(draft.since, now)
+    if (fault) return form.setError('since', { message: fault })
+    const { bike, entries } = bikeEntries(draft, now)
+    if (!(await record(entries, `${draft.name} is in the log.`))) return
+    send(bikeChosen(bike))
+    onDone()
+  }
+  return (
+    <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate className="flex flex-col gap-4">
+      <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+        <FactFields register={form.register as unknown as UseFormRegister<BikeFacts>} errors={errors} />
+        <TextField label="Teeth on the rings" placeholder="40, or 36 52" inputMode="numeric" fault={errors.rings?.message} {...form.register('rings')} />
+        <TextField label="Teeth on the cogs" placeholder="11 13 15 17 19 21 24" inputMode="numeric" fault={errors.cogs?.message} {...form.register('cogs')} />
+        <SelectField label="Cogs of" options={MATERIALS} {...form.register('material')} />
+        <TextField label="Links in the chain" inputMode="numeric" fault={errors.links?.message} {...form.register('links')} />
+        <SelectField label="The chain on it" options={PASTS} {...form.register('past')} />
+        <TextField
+          label="On it since"
+          type="date"
+          max={dayOf(now)}
+          hint="Rides from that day on are counted on it."
+          fault={errors.since?.message}
+          {...form.register('since')}
+        />
+      </div>
+      <Button look="firm" type="submit" className="self-start">
+        Add the bike
+      </Button>
+    </form>
+  )
+}
+
+/** A bike's description, to be put right. */
+export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEntry }) {
+  const { record } = useOpenLog()
+  const { name, note, shifting, motor, usual, kept } = entry
+  const form = useForm<BikeFacts>({
+    resolver: yupResolver(factsSchema),
+    defaultValues: { name, note, shifting, motor, usual, kept },
+  })
+  const save = async (changed: BikeFacts) => {
+    if (await record([changedBike(entry, changed)], `${changed.name} is changed.`)) onDone()
+  }
+  return (
+    <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate className="flex flex-col gap-4">
+      <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+        <FactFields register={form.register} errors={form.formState.errors} />
+      </div>
+      <Button look="firm" type="submit" className="self-start">
+        Save
+      </Button>
+    </form>
+  )
+}

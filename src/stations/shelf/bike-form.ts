@@ -1,0 +1,85 @@
+import { number, object, string, type InferType } from 'yup'
+import { CONDITIONS } from '../../core/exposure/conditions.ts'
+import type { BikeEntry, EntryDraft, IsoTime } from '../../core/log/entries.ts'
+import { dayOf, momentOf } from '../../ui/parts/day.ts'
+
+/** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
+export const teethOf = (text: string): number[] => (text.match(/\d+/g) ?? []).map(Number).sort((a, b) => a - b)
+
+const teeth = (what: string, most: number) =>
+  string()
+    .required(`Give the ${what}.`)
+    .test('teeth', `Between 1 and ${most} tooth counts from 9 to 60, as in "11 13 15".`, (text) => {
+      const counts = teethOf(text)
+      return counts.length >= 1 && counts.length <= most && counts.every((count) => count >= 9 && count <= 60)
+    })
+
+const facts = {
+  name: string().trim().required('Give it a name.').max(40, 'A shorter name, please.'),
+  note: string().trim().max(80, 'A few words are enough.').default(''),
+  shifting: string().oneOf(['cable', 'electric', 'hub-gear', 'none']).required(),
+  motor: string().oneOf(['none', 'hub', 'mid-drive']).required(),
+  usual: string().oneOf([...CONDITIONS]).required(),
+  kept: string().oneOf(['indoors', 'outdoors']).required(),
+}
+
+/** What is asked of a bike that is already in the log. */
+export const factsSchema = object(facts)
+export type BikeFacts = InferType<typeof factsSchema>
+
+/** What is asked of a new bike: the facts, and what is on it. */
+export const bikeSchema = object({
+  ...facts,
+  rings: teeth('rings', 3),
+  cogs: teeth('cogs', 14),
+  material: string().oneOf(['steel', 'aluminium', 'titanium']).required(),
+  links: number()
+    .typeError('Count the links.')
+    .integer('Whole links.')
+    .min(40, 'A chain has more links than that.')
+    .max(300, 'That is longer than any chain.')
+    .required('Count the links.'),
+  past: string().oneOf(['new', 'unknown']).required(),
+  since: string().required('Give a day.'),
+})
+export type BikeDraft = InferType<typeof bikeSchema>
+
+const newId = (): string => crypto.randomUUID()
+
+/**
+ * The entries that put a bike with its parts in the log: as of the day its chain was fitted, so that rides since
+ * then are counted on it.
+ */
+export function bikeEntries(draft: BikeDraft, now: IsoTime): { readonly bike: string; readonly entries: EntryDraft[] } {
+  const bike = newId()
+  // The start of the day: a ride of that morning is already on the new chain.
+  const at = draft.since === dayOf(now) ? momentOf(draft.since, now) : new Date(`${draft.since}T00:00:00`).toISOString()
+  const cogs = teethOf(draft.cogs)
+  const { name, note, shifting, motor, usual, kept } = draft
+  const entries: EntryDraft[] = [
+    { kind: 'bike', at, bike, name, note, speeds: cogs.length, shifting, motor, usual, kept },
+  ]
+  const fit = (partName: string, spec: Extract<EntryDraft, { kind: 'part' }>['spec']): void => {
+    const part = newId()
+    entries.push({ kind: 'part', at, part, name: partName, spec }, { kind: 'fit', at, part, bike })
+  }
+  const { material, links, past } = draft
+  fit(past === 'new' ? 'Chain 1' : 'Chain as found', { type: 'chain', links, speeds: cogs.length, past })
+  fit(cogs.length === 1 ? `Cog ${cogs[0]}` : `Cassette ${cogs[0]} to ${cogs.at(-1)}`, { type: 'cassette', teeth: cogs, material })
+  for (const ring of teethOf(draft.rings)) fit(`Ring ${ring}`, { type: 'ring', teeth: ring, material: 'steel' })
+  if (shifting !== 'hub-gear' && shifting !== 'none' && cogs.length > 1) {
+    fit('Guide pulley', { type: 'pulley', position: 'guide', teeth: 11 })
+    fit('Tension pulley', { type: 'pulley', position: 'tension', teeth: 11 })
+  }
+  return { bike, entries }
+}
+
+/** A bike's description written again in place of the old one. */
+export const changedBike = (entry: BikeEntry, changed: BikeFacts): EntryDraft => ({
+  kind: 'bike',
+  at: entry.at,
+  bike: entry.bike,
+  speeds: entry.speeds,
+  supersedes: entry.id,
+  ...changed,
+})

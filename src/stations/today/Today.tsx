@@ -1,0 +1,151 @@
+import { useMemo } from 'react'
+import { useNavigate } from 'react-router'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { recommend, urgency, type Action, type Recommendation } from '../../core/strategy/recommend.ts'
+import { useAllReports, useOpenLog } from '../../store/log-context.ts'
+import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
+import { Answer } from '../../ui/parts/Answer.tsx'
+import { Button } from '../../ui/parts/Button.tsx'
+import { NoBike } from '../../ui/parts/NoBike.tsx'
+import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
+import { sayAction, sayReason } from '../../ui/words/advice.ts'
+import { sayChance, sayCount, sayFigure, sayKm } from '../../ui/words/numbers.ts'
+import { sayLastReading } from '../../ui/words/verdict.tsx'
+import type { WearAnswer } from '../../core/wear/forecast.ts'
+import { useForecasts } from '../../workers/use-forecasts.ts'
+
+interface Line {
+  readonly report: BikeReport
+  readonly answer: WearAnswer | undefined
+  /** Absent while it is being worked out. */
+  readonly advice: Recommendation | undefined
+}
+
+/** Where each action is done, and what the way there is called. */
+const DONE_AT: Readonly<Record<Action, { readonly path: string; readonly label: string }>> = {
+  'describe-chain': { path: '/shelf#chain', label: 'Fit a chain' },
+  measure: { path: '/gauge#take', label: 'Measure it' },
+  'swap-chain': { path: '/decide', label: 'See why' },
+  'swap-chain-and-cogs': { path: '/decide', label: 'See why' },
+  lubricate: { path: '/wash#log', label: 'Log it done' },
+  'look-at-teeth': { path: '/teeth', label: 'See the teeth' },
+  'ride-on': { path: '/decide', label: 'See why' },
+}
+
+function useLines(): { readonly lines: readonly Line[]; readonly fault?: string } {
+  const reports = useAllReports()
+  const questions = useMemo(() => reports.map((report) => report.chain?.question), [reports])
+  const { answers, fault } = useForecasts(questions)
+  const lines = reports
+    .map((report, i): Line => ({ report, answer: answers[i], advice: recommend(report, answers[i]) }))
+    .sort((a, b) => (b.advice ? urgency(b.advice) : -1) - (a.advice ? urgency(a.advice) : -1))
+  return { lines, ...(fault !== undefined && { fault }) }
+}
+
+function sayHowSure({ report, answer, advice }: Line): string {
+  if (!answer || report.chain?.lastReadingAt === undefined) return 'no reading to go by'
+  const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %`
+  return advice?.confidence === undefined ? `probably ${band}` : `sure: ${sayChance(advice.confidence)}; ${band}`
+}
+
+function BikeLine({ line, first }: { readonly line: Line; readonly first: boolean }) {
+  const { report, advice } = line
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const send = useSend()
+  const navigate = useNavigate()
+  const { entry } = report.bike
+  const done = advice && DONE_AT[advice.action]
+  const [why, also] = advice?.reasons ?? []
+  return (
+    <li className="grid grid-cols-[11rem_7rem_minmax(0,1fr)_9.5rem] items-start gap-x-6 gap-y-1 border-t border-hairline py-4 max-lg:grid-cols-[minmax(0,1fr)_auto] max-sm:py-3">
+      <div>
+        <h2 className="text-[1.3rem] leading-tight font-medium">{entry.name}</h2>
+        <p className="text-sm text-steel">{sayKm(report.totalKm, units)}</p>
+      </div>
+      <div className="pt-1 max-lg:text-right">
+        {advice ? <WearMark word={advice.word} /> : <span className="text-steel">…</span>}
+      </div>
+      <div className="min-w-0 max-lg:col-span-2">
+        <p className="text-[1.08rem] leading-snug font-semibold">
+          {advice ? sayAction(advice.action, advice, units) : 'Working it out…'}
+        </p>
+        {advice && (
+          <p className="mt-0.5 text-[0.95rem] leading-snug text-steel">
+            {[why, also].flatMap((reason) => (reason ? [sayReason(reason, units)] : [])).join(' ')}
+          </p>
+        )}
+        <p className="mt-1 text-sm text-steel">
+          {sayHowSure(line)}
+          {report.chain && ` · ${sayLastReading(report.chain, now)}`}
+        </p>
+      </div>
+      {done && (
+        <Button
+          look={first ? 'next' : 'plain'}
+          className="max-lg:col-span-2 max-lg:justify-self-start"
+          aria-label={`${done.label}: ${entry.name}`}
+          onClick={() => {
+            send(bikeChosen(entry.bike))
+            void navigate(done.path)
+          }}
+        >
+          {done.label}
+        </Button>
+      )}
+    </li>
+  )
+}
+
+function headline(lines: readonly Line[]): string {
+  const calling = lines.filter(({ advice }) => advice && advice.action !== 'ride-on')
+  const [first] = calling
+  const settled = lines.every(({ advice }) => advice)
+  if (!settled && calling.length === 0) return 'Working out what calls today…'
+  if (!first?.advice) return lines.length === 1 ? 'Nothing calls today: ride on.' : 'Nothing calls today: ride on, all of them.'
+  const name = first.report.bike.entry.name
+  return `${name} first. ${headAction(first.advice.action)}`
+}
+
+function sayRest(lines: readonly Line[]): string {
+  const calling = lines.filter(({ advice }) => advice && advice.action !== 'ride-on').length
+  const all = `${sayCount(lines.length, 'bike')}, the most urgent first.`
+  return calling > 1 ? `${sayCount(calling - 1, 'other calls', 'others call')} too. ${all}` : all
+}
+
+function headAction(action: Action): string {
+  switch (action) {
+    case 'swap-chain-and-cogs':
+      return 'Its chain and cogs want to go together.'
+    case 'swap-chain':
+      return 'Its chain wants to be swapped.'
+    case 'measure':
+      return 'Its chain wants to be measured.'
+    case 'describe-chain':
+      return 'Say which chain is on it.'
+    case 'lubricate':
+      return 'Its chain wants wiping and lubricating.'
+    case 'look-at-teeth':
+      return 'Some of its teeth are worn.'
+    case 'ride-on':
+      return 'It rides on.'
+  }
+}
+
+/** Today: what calls, on which bike, why, and how sure, the most urgent first. */
+export default function Today() {
+  const { garage } = useOpenLog()
+  const { lines, fault } = useLines()
+  if (garage.bikes.size === 0)
+    return <NoBike what="Add yours, drop in a ride or two, measure the chain once, and this page says each day what it wants." />
+  return (
+    <>
+      <Answer detail={fault ?? sayRest(lines)}>{headline(lines)}</Answer>
+      <ul className="mt-6 border-b border-hairline">
+        {lines.map((line, i) => (
+          <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} />
+        ))}
+      </ul>
+    </>
+  )
+}

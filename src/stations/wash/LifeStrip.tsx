@@ -1,0 +1,69 @@
+import { lifeUsed } from '../../core/lube/clock.ts'
+import type { ChainReport } from '../../core/strategy/bike-report.ts'
+import { isWet } from '../../core/exposure/conditions.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import { CONDITION_NAMES } from '../../ui/words/names.ts'
+import { sayKm } from '../../ui/words/numbers.ts'
+
+const SCALE = 640
+
+/** The life of what is on the chain, ride by ride: each takes its share, wet ones are hatched; at 1 it is used up. */
+export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
+  const units = useUnits()
+  const { lube, since } = chain.story.lube
+  if (lube === undefined || since === undefined || lube === 'none' || !chain.clock) return null
+  const rides = chain.story.rides.filter(({ at }) => at >= since)
+  const used = chain.clock.used
+  const end = Math.max(1.25, used * 1.05)
+  const scale = (share: number) => (SCALE * share) / end
+  let x = 0
+  return (
+    <svg
+      viewBox={`-1 -22 ${SCALE + 76} 62`}
+      role="img"
+      aria-label={`${Math.round(100 * used)} % of the lubricant's life is used, over ${rides.length} rides.`}
+      className="max-h-28 w-full max-w-4xl"
+    >
+      <defs>
+        <pattern id="wet-share" width="6" height="6" patternUnits="userSpaceOnUse">
+          <rect width="6" height="6" fill="var(--paper)" />
+          <path d="M-1 7L7 -1" stroke="var(--petrol)" strokeWidth="1.6" />
+        </pattern>
+      </defs>
+      {rides.map(({ ride }) => {
+        const width = scale(lifeUsed(lube, ride))
+        const left = x
+        x += width
+        return (
+          <rect
+            key={ride.id}
+            x={left}
+            y={0}
+            width={Math.max(0.8, width - 0.8)}
+            height={16}
+            fill={isWet(ride.condition) ? 'url(#wet-share)' : 'var(--petrol)'}
+            stroke="var(--petrol)"
+            strokeWidth={0.6}
+          >
+            <title>
+              {CONDITION_NAMES[ride.condition]}, {sayKm(ride.km, units)}
+            </title>
+          </rect>
+        )
+      })}
+      <path d={`M0 22H${SCALE}`} className="stroke-ink" strokeWidth={1.2} />
+      {[0, 0.25, 0.5, 0.75, 1].map((share) => (
+        <g key={share}>
+          <path d={`M${scale(share)} 22v5`} className="stroke-ink" strokeWidth={1.2} />
+          <text x={scale(share)} y={37} textAnchor={share === 0 ? 'start' : 'middle'} className="fill-ink text-[9px]">
+            {share === 0 ? 'put on' : share === 1 ? 'used up' : `${100 * share} %`}
+          </text>
+        </g>
+      ))}
+      <path d={`M${scale(1)} -6V22`} className="stroke-rust" strokeWidth={2} />
+      <text x={scale(1)} y={-10} textAnchor="middle" className="fill-rust text-[10px] font-semibold">
+        due
+      </text>
+    </svg>
+  )
+}

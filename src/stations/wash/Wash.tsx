@@ -1,0 +1,126 @@
+import { Link } from 'react-router'
+import { CONDITION_MULTIPLIER, isWet } from '../../core/exposure/conditions.ts'
+import { STORAGE_DAYS } from '../../core/lube/clock.ts'
+import { LUBE_LIFE_KM } from '../../core/lube/lubes.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import { daysBetween } from '../../core/units/days.ts'
+import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
+import { Answer } from '../../ui/parts/Answer.tsx'
+import { buttonLook } from '../../ui/parts/Button.tsx'
+import { NoBike } from '../../ui/parts/NoBike.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { useUnits, type Units } from '../../ui/screen-state.ts'
+import { useBikeId } from '../../ui/use-bike-id.ts'
+import { CONDITION_NAMES, LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
+import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { LifeStrip } from './LifeStrip.tsx'
+import { LogWash } from './LogWash.tsx'
+
+/** Whether the chain is due, and if not how far it still goes, as the opening sentence. */
+function sayClock(report: BikeReport, chain: ChainReport, units: Units): string {
+  const { name, usual, kept } = report.bike.entry
+  const { lube } = chain.story.lube
+  const { clock } = chain
+  if (!clock || lube === undefined) return `Nobody has said what is on ${name}’s chain.`
+  switch (clock.reason) {
+    case 'none':
+      return `${name}’s chain is bare: wipe it and lubricate before it is ridden.`
+    case 'mud':
+      return `Mud has ended the ${LUBE_NAMES[lube]} on ${name}’s chain: clean and lubricate it.`
+    case 'rain':
+      return `Rain has washed out the dry lube on ${name}’s chain: dry it and lubricate.`
+    case 'storage':
+      return `${name} has stood over ${STORAGE_DAYS[kept]} days ${kept}: wipe the chain and lubricate before riding.`
+    case 'distance': {
+      if (clock.due) return `The ${LUBE_NAMES[lube]} on ${name}’s chain is used up: wipe it and lubricate.`
+      const left = ((1 - clock.used) * LUBE_LIFE_KM[lube]) / CONDITION_MULTIPLIER[usual]
+      return `The ${LUBE_NAMES[lube]} on ${name}’s chain is good for about ${sayAboutKm(left, units)} more of ${CONDITION_NAMES[usual]}.`
+    }
+  }
+}
+
+function sayGrounds(chain: ChainReport, units: Units, now: string): string {
+  const { lube, since } = chain.story.lube
+  if (lube === undefined || since === undefined || !chain.clock)
+    return 'Log what you put on, and the clock runs from there: by distance, rain, mud and days standing.'
+  const km = chain.story.km - chain.story.at(since).km
+  const life = lube === 'none' ? '' : ` Life: ${sayKm(LUBE_LIFE_KM[lube], units)} of dry road, a guess; rain, dust and salt shorten it.`
+  const ridden = km < 0.1 ? 'not ridden since' : `${sayKm(km, units)} ago`
+  return `Put on ${sayAgo(since, now)}, ${ridden}.${life}`
+}
+
+/** Drying comes the same day: the next morning is rust. */
+function wetToday(chain: ChainReport, now: string): boolean {
+  const last = chain.story.rides.at(-1)?.ride
+  return last !== undefined && isWet(last.condition) && daysBetween(last.at, now) < 1
+}
+
+function History({ chain, washes }: { readonly chain: ChainReport; readonly washes: ReturnType<typeof useWashes> }) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  return (
+    <Section title="On this chain so far">
+      {washes.length === 0 ? (
+        <p className="text-steel">Nothing logged yet.</p>
+      ) : (
+        <ul className="divide-y divide-hairline border-y border-hairline text-[0.95rem]">
+          {washes.slice(0, 12).map((wash) => (
+            <li key={wash.id} className="grid grid-cols-[8.5rem_minmax(0,1fr)_5rem] gap-3 py-2">
+              <span>{sayDay(wash.at, now)}</span>
+              <span>
+                {WASH_NAMES[wash.method]}
+                {wash.lube !== undefined && `, ${LUBE_NAMES[wash.lube]}`}
+              </span>
+              <span className="text-right text-sm text-steel">at {sayKm(chain.story.at(wash.at).km, units)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Section>
+  )
+}
+
+function useWashes(chain: ChainReport | undefined) {
+  const { garage } = useOpenLog()
+  return chain ? [...(garage.washes.get(chain.part.entry.part) ?? [])].reverse() : []
+}
+
+/** Wash: what is on the chain, when it next wants care, and the log of what was done. */
+export default function Wash() {
+  const { garage, now } = useOpenLog()
+  const units = useUnits()
+  const report = useBikeReport(useBikeId(garage))
+  const washes = useWashes(report?.chain)
+  if (!report) return <NoBike what="Add one, and say what was put on its chain; the clock runs from there." />
+  const { chain } = report
+  if (!chain)
+    return (
+      <Answer word="unsure" action={<Link to="/shelf#chain" className={buttonLook('next')}>Fit a chain</Link>}>
+        The log holds no chain on {report.bike.entry.name} yet.
+      </Answer>
+    )
+  return (
+    <div className="flex flex-col gap-8">
+      <Answer
+        detail={
+          <>
+            {sayGrounds(chain, units, now)}
+            {wetToday(chain, now) && ' The last ride was wet: dry the chain today.'}
+          </>
+        }
+        action={
+          <a href="#log" className={buttonLook('next')}>
+            Log what was done
+          </a>
+        }
+      >
+        {sayClock(report, chain, units)}
+      </Answer>
+      <LifeStrip chain={chain} />
+      <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
+        <LogWash key={chain.part.entry.part} report={report} chain={chain} />
+        <History chain={chain} washes={washes} />
+      </div>
+    </div>
+  )
+}

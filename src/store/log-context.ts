@@ -1,0 +1,46 @@
+import { createContext, useContext, useMemo } from 'react'
+import type { BikeId, Entry, EntryDraft, EntryId, IsoTime } from '../core/log/entries.ts'
+import type { Garage } from '../core/log/garage.ts'
+import { bikeReport, type BikeReport } from '../core/strategy/bike-report.ts'
+import type { LogDatabase, World } from './database.ts'
+
+/** The open log and what it says. */
+export interface OpenLog {
+  readonly world: World
+  readonly database: LogDatabase
+  readonly entries: readonly Entry[]
+  readonly garage: Garage
+  /** The time, kept fresh enough for days and distances. */
+  readonly now: IsoTime
+  /**
+   * Writes entries as one action, says so in a notice with a way back, or says that it could not.
+   * @returns what was written; undefined where it failed, and the caller keeps what was typed
+   */
+  readonly record: (drafts: readonly EntryDraft[], said?: string) => Promise<readonly Entry[] | undefined>
+  /** Takes back entries, or puts back withdrawn ones, without a word. */
+  readonly withdraw: (targets: readonly EntryId[]) => Promise<readonly Entry[] | undefined>
+}
+
+export const LogContext = createContext<OpenLog | undefined>(undefined)
+
+/** The open log. Only within the shell, which opens one. */
+export function useOpenLog(): OpenLog {
+  const log = useContext(LogContext)
+  if (!log) throw new Error('No log is open here.')
+  return log
+}
+
+/** What the log says of one bike; undefined where there is no such bike. */
+export function useBikeReport(bike: BikeId | undefined): BikeReport | undefined {
+  const { garage, now } = useOpenLog()
+  return useMemo(() => {
+    const state = bike === undefined ? undefined : garage.bikes.get(bike)
+    return state && bikeReport(garage, state, now)
+  }, [garage, bike, now])
+}
+
+/** What the log says of every bike. */
+export function useAllReports(): readonly BikeReport[] {
+  const { garage, now } = useOpenLog()
+  return useMemo(() => [...garage.bikes.values()].map((bike) => bikeReport(garage, bike, now)), [garage, now])
+}

@@ -1,0 +1,111 @@
+import clsx from 'clsx'
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react'
+import { useScreen } from '../screen-state.ts'
+import type { ChartOption } from './echarts.ts'
+
+/** The palette of the theme in force, for what is drawn on canvas. */
+export interface Ink {
+  readonly paper: string
+  readonly ink: string
+  readonly petrol: string
+  readonly steel: string
+  readonly hairline: string
+  readonly ochre: string
+  readonly rust: string
+  readonly sans: string
+}
+
+function inkOf(element: Element): Ink {
+  const style = getComputedStyle(element)
+  const read = (name: string) => style.getPropertyValue(name).trim()
+  return {
+    paper: read('--paper'),
+    ink: read('--ink'),
+    petrol: read('--petrol'),
+    steel: read('--steel'),
+    hairline: read('--hairline'),
+    ochre: read('--ochre'),
+    rust: read('--rust'),
+    sans: style.fontFamily,
+  }
+}
+
+interface Props {
+  /** What is drawn, given the palette and the width in px. */
+  readonly option: (ink: Ink, width: number) => ChartOption
+  /** The sentence the chart shows, for those who do not see it. */
+  readonly sentence: string
+  readonly className?: string
+  /** The numbers behind it: heads and rows. */
+  readonly table: { readonly heads: readonly string[]; readonly rows: readonly (readonly ReactNode[])[] }
+}
+
+/** A chart with its sentence and, to be opened below it, its table. The library is loaded when first needed. */
+export function Chart({ option, sentence, className, table }: Props) {
+  const box = useRef<HTMLDivElement>(null)
+  const theme = useScreen((state) => state.screen.theme)
+  const [width, setWidth] = useState(0)
+  const caption = useId()
+
+  useEffect(() => {
+    const element = box.current
+    if (!element) return undefined
+    const watcher = new ResizeObserver(([entry]) => setWidth(Math.round(entry?.contentRect.width ?? 0)))
+    watcher.observe(element)
+    return () => watcher.disconnect()
+  }, [])
+
+  useEffect(() => {
+    const element = box.current
+    if (!element || width === 0) return undefined
+    let dispose = (): void => undefined
+    let wanted = true
+    void Promise.all([import('./echarts.ts'), document.fonts.ready]).then(([{ init }]) => {
+      if (!wanted) return
+      const chart = init(element)
+      chart.setOption({ animation: false, ...option(inkOf(element), width) })
+      element.dataset['drawn'] = 'true'
+      dispose = () => chart.dispose()
+    })
+    return () => {
+      wanted = false
+      dispose()
+    }
+  }, [option, width, theme])
+
+  return (
+    <figure className="m-0 min-w-0">
+      <div ref={box} role="img" aria-labelledby={caption} className={clsx('w-full', className)} />
+      <figcaption id={caption} className="sr-only">
+        {sentence}
+      </figcaption>
+      <details className="no-print mt-1 text-sm text-steel">
+        <summary className="inline-block min-h-6 cursor-pointer underline underline-offset-4">the numbers</summary>
+        <div className="max-h-64 overflow-auto" role="region" aria-label="The numbers" tabIndex={0}>
+          <table className="mt-2 w-full max-w-xl border-collapse text-left">
+            <thead>
+              <tr>
+                {table.heads.map((head) => (
+                  <th key={head} scope="col" className="border-b border-hairline py-1 pr-4 font-medium">
+                    {head}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {table.rows.map((row, i) => (
+                <tr key={i}>
+                  {row.map((cell, j) => (
+                    <td key={j} className="border-b border-hairline/60 py-1 pr-4">
+                      {cell}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </details>
+    </figure>
+  )
+}

@@ -1,0 +1,109 @@
+import { useCallback } from 'react'
+import type { Limit } from '../../core/measure/limits.ts'
+import { limitKey, type Density, type Summary } from '../../core/measure/posterior.ts'
+import { sayChance, sayFigure, sayLimit } from '../words/numbers.ts'
+import { Chart, type Ink } from './Chart.tsx'
+import type { ChartOption } from './echarts.ts'
+
+interface Props {
+  /** Belief about the chain now, from all readings. */
+  readonly density: Density
+  readonly summary: Summary
+  readonly limit: Limit
+  /** What the last look alone says. */
+  readonly alone?: Density
+}
+
+/** The other schools' limits, drawn faintly beside the one in force. */
+const MARKS = [
+  { at: 0.5, name: 'early' },
+  { at: 0.75, name: '' },
+  { at: 1, name: 'late' },
+] as const
+
+const points = ({ e, density }: Density, from: number, to: number): [number, number][] =>
+  e.flatMap((x, i): [number, number][] => (x >= from && x <= to ? [[x, density[i] ?? 0]] : []))
+
+function markLines(summary: Summary, limit: Limit, from: number, to: number, ink: Ink) {
+  const others = MARKS.filter(({ at }) => at !== limit.percent && at > from && at < to).map(({ at, name }) => ({
+    xAxis: at,
+    lineStyle: { color: ink.steel, type: 'dashed', width: 1 },
+    label: { formatter: `${name ? `${name} ` : ''}${sayLimit(at)}`, color: ink.steel, fontSize: 12 },
+  }))
+  const p = summary.pAbove[limitKey(limit.percent)] ?? 0
+  const chance = p >= 0.985 ? 'almost certainly past it' : `${sayChance(p)} past it`
+  const own = {
+    xAxis: limit.percent,
+    lineStyle: { color: ink.rust, type: 'solid', width: 2.5 },
+    label: {
+      formatter: `{b|limit ${sayLimit(limit.percent)}}\n${chance}`,
+      rich: { b: { fontWeight: 700, fontSize: 13, color: ink.rust, padding: [0, 0, 3, 0] } },
+      color: ink.rust,
+      fontSize: 12,
+    },
+  }
+  return [...others, own]
+}
+
+/** Where the chain's elongation probably lies, with the limits. */
+export function DensityChart({ density, summary, limit, alone }: Props) {
+  const from = Math.floor(Math.min(summary.p05 - 0.2, limit.percent - 0.15) * 10) / 10
+  const to = Math.ceil(Math.max(summary.p95 + 0.2, limit.percent + 0.25) * 10) / 10
+  const option = useCallback(
+    (ink: Ink): ChartOption => ({
+      textStyle: { fontFamily: ink.sans },
+      grid: { left: 14, right: 20, top: 52, bottom: 34 },
+      xAxis: {
+        type: 'value',
+        min: from,
+        max: to,
+        interval: to - from > 1.4 ? 0.2 : 0.1,
+        axisLine: { lineStyle: { color: ink.ink, width: 1.5 } },
+        axisTick: { show: true, length: 5, lineStyle: { color: ink.ink } },
+        axisLabel: { color: ink.ink, fontSize: 12, hideOverlap: true, formatter: (x: number) => x.toFixed(1) },
+        splitLine: { show: false },
+      },
+      yAxis: { type: 'value', show: false, min: 0 },
+      series: [
+        {
+          type: 'line',
+          data: points(density, from, to),
+          showSymbol: false,
+          smooth: false,
+          lineStyle: { color: ink.petrol, width: 1.5 },
+          areaStyle: { color: ink.petrol, opacity: 0.88 },
+          markLine: {
+            symbol: 'none',
+            silent: true,
+            label: { position: 'end', align: 'center', lineHeight: 15 },
+            data: markLines(summary, limit, from, to, ink),
+          },
+        },
+        ...(alone
+          ? [
+              {
+                type: 'line',
+                data: points(alone, from, to),
+                showSymbol: false,
+                lineStyle: { color: ink.ink, width: 1.5, type: [4, 4] },
+              },
+            ]
+          : []),
+      ],
+    }),
+    [density, alone, limit, summary, from, to],
+  )
+  return (
+    <Chart
+      option={option}
+      className="h-64"
+      sentence={`Elongation is probably ${sayFigure(summary.p05)} to ${sayFigure(summary.p95)} %, most likely about ${sayFigure(summary.mean)} %; the limit is ${sayLimit(limit.percent)} %.`}
+      table={{
+        heads: ['Limit', 'Chance of being past it'],
+        rows: Object.entries(summary.pAbove)
+          .sort(([a], [b]) => Number(a) - Number(b))
+          .map(([mark, p]) => [`${mark} %`, p.toFixed(3)]),
+      }}
+    />
+  )
+}

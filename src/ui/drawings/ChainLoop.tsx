@@ -1,0 +1,124 @@
+import { useMemo } from 'react'
+import { chainLoop, type LoopPoint } from '../../core/gearing/chain-loop.ts'
+import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
+
+/** A place on the chain with what was read there. */
+export interface ReadPlace {
+  readonly link: number
+  readonly label: string
+}
+
+interface Props {
+  readonly links: number
+  readonly ring: number
+  readonly cog: number
+  readonly places: readonly ReadPlace[]
+}
+
+const PAD_X = 52
+const PAD_Y = 58
+const LABEL_GAP = 26
+const LEADER = 20
+/** Room a label needs along the drawing, mm of chain. */
+const LABEL_ROOM = 128
+
+interface Placed {
+  readonly x: number
+  readonly y: number
+  readonly up: boolean
+  readonly level: number
+  readonly label: string
+}
+
+/** Labels above or below by where their place lies, stepped outwards where they would run into one another. */
+function placeLabels(items: readonly { at: LoopPoint; label: string }[]): Placed[] {
+  const taken: Placed[] = []
+  for (const { at, label } of [...items].sort((a, b) => a.at.x - b.at.x)) {
+    const up = at.y >= 0
+    let level = 0
+    while (taken.some((other) => other.up === up && other.level === level && Math.abs(other.x - at.x) < LABEL_ROOM)) level++
+    taken.push({ x: at.x, y: at.y, up, level, label })
+  }
+  return taken
+}
+
+/** The chain as a loop, at true scale, with its joining link and the places where it was read. */
+export function ChainLoopDrawing({ links, ring, cog, places }: Props) {
+  const loop = useMemo(() => chainLoop(links, ring, cog), [links, ring, cog])
+  const pins = useMemo(() => Array.from({ length: links }, (_, i) => loop.at(i)), [loop, links])
+  const { cogRadiusMm: r1, ringRadiusMm: r2, centresMm } = loop
+  const reach = Math.max(r1, r2)
+  const joining = loop.at(0.5)
+  const labels = placeLabels([
+    ...places.map(({ link, label }) => ({ at: loop.at(link), label: `link ${link}: ${label}` })),
+    { at: joining, label: 'joining link' },
+  ])
+  const levels = (up: boolean) => Math.max(0, ...labels.filter((label) => label.up === up).map(({ level }) => level))
+  const above = reach + PAD_Y + LABEL_GAP * levels(true)
+  const below = reach + PAD_Y + LABEL_GAP * levels(false)
+  const view = { x: -r1 - PAD_X, y: -above, w: centresMm + r1 + r2 + 2 * PAD_X, h: above + below }
+  const turns = crankTurnsPerChain(links, ring)
+  const sentence = `A chain of ${links} links round a ${ring}-tooth ring and a ${cog}-tooth cog; once round is ${turns.toFixed(1)} crank turns. ${
+    places.length === 0 ? 'No places read yet.' : `Read at ${places.map(({ link, label }) => `link ${link}, ${label}`).join('; ')}.`
+  }`
+  return (
+    <svg viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`} role="img" aria-label={sentence} className="w-full">
+      <g fill="none" className="stroke-hairline" strokeWidth={2}>
+        <circle cx={0} cy={0} r={r1 - 10} />
+        <circle cx={centresMm} cy={0} r={r2 - 10} />
+      </g>
+      {pins.map((pin, i) => {
+        const next = pins[(i + 1) % links] ?? pin
+        const isJoining = i === 0
+        return (
+          <line
+            key={i}
+            x1={pin.x}
+            y1={-pin.y}
+            x2={next.x}
+            y2={-next.y}
+            strokeWidth={isJoining ? 11 : i % 2 === 0 ? 9 : 5.5}
+            strokeLinecap="round"
+            className={isJoining ? 'stroke-rust' : i % 2 === 0 ? 'stroke-ink' : 'stroke-steel'}
+          />
+        )
+      })}
+      {pins.map((pin, i) => (
+        <circle key={i} cx={pin.x} cy={-pin.y} r={1.6} className="fill-paper" />
+      ))}
+      <g className="fill-steel text-[15px]" textAnchor="middle">
+        <text y={5}>{cog}</text>
+        <text x={centresMm} y={5}>
+          {ring}
+        </text>
+        <text x={centresMm / 2} y={-4}>
+          {links} links, {ring} ring, {cog} cog:
+        </text>
+        <text x={centresMm / 2} y={17}>
+          once round is {turns.toFixed(1)} crank turns
+        </text>
+      </g>
+      {labels.map(({ x, y, up, level, label }) => {
+        const sign = up ? -1 : 1
+        const end = -y + sign * (12 + LEADER + level * LABEL_GAP)
+        const isJoining = label === 'joining link'
+        return (
+          <g key={`${label} ${x}`}>
+            <line x1={x} y1={-y + sign * 8} x2={x} y2={end} strokeWidth={1.5} className={isJoining ? 'stroke-rust' : 'stroke-ink'} />
+            <text
+              x={x}
+              y={end + (up ? -6 : 16)}
+              textAnchor="middle"
+              className={`text-[15px] font-semibold ${isJoining ? 'fill-rust' : 'fill-ink'}`}
+              paintOrder="stroke"
+              strokeWidth={4}
+              style={{ stroke: 'var(--paper)' }}
+            >
+              {label}
+            </text>
+          </g>
+        )
+      })}
+    </svg>
+  )
+}

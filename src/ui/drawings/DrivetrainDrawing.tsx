@@ -1,0 +1,103 @@
+import { useMemo } from 'react'
+import type { Sprocket } from '../../core/strategy/bike-report.ts'
+import type { Verdict } from '../../core/strategy/wear-word.ts'
+import { sprocketGeometry } from '../../core/teeth/geometry.ts'
+import { sprocketOutline } from '../../core/teeth/outline.ts'
+
+interface Placed {
+  readonly sprocket: Sprocket
+  readonly x: number
+  readonly y: number
+  readonly radius: number
+  readonly path: string
+}
+
+const GAP = 26
+
+const radiusOf = (teeth: number): number => sprocketGeometry(teeth).tipMaxMm / 2
+
+function pathOf(teeth: number): string {
+  return `M${sprocketOutline(teeth)
+    .map(({ x, y }) => `${x.toFixed(2)} ${(-y).toFixed(2)}`)
+    .join('L')}Z`
+}
+
+/** Cassette, pulleys and rings side by side in mm, the larger of a stack drawn first so that the smaller lie on it. */
+function place(sprockets: readonly Sprocket[]): { readonly placed: Placed[]; readonly width: number; readonly height: number } {
+  const stack = (role: Sprocket['role']) => sprockets.filter((one) => one.role === role).sort((a, b) => b.teeth - a.teeth)
+  const columns = [stack('cog'), [...stack('guide pulley'), ...stack('tension pulley')], stack('ring')]
+  const height = Math.max(...sprockets.map(({ teeth }) => 2 * radiusOf(teeth)), 150)
+  const placed: Placed[] = []
+  let left = 0
+  columns.forEach((column, index) => {
+    if (column.length === 0) return
+    const widest = Math.max(...column.map(({ teeth }) => radiusOf(teeth)))
+    column.forEach((sprocket, i) => {
+      const pulleys = index === 1
+      const y = pulleys && column.length > 1 ? height / 2 + (i === 0 ? -36 : 36) : height / 2
+      placed.push({ sprocket, x: left + widest, y, radius: radiusOf(sprocket.teeth), path: pathOf(sprocket.teeth) })
+    })
+    left += 2 * widest + GAP
+  })
+  return { placed, width: left - GAP, height }
+}
+
+const FILLS: Readonly<Record<Verdict, string>> = {
+  fresh: 'fill-petrol/15 stroke-petrol',
+  good: 'fill-petrol/25 stroke-petrol',
+  watch: 'fill-ochre/35 stroke-ochre',
+  swap: 'fill-rust/45 stroke-rust',
+  spent: 'fill-rust/70 stroke-rust',
+  unsure: 'fill-paper stroke-steel',
+}
+
+interface Props {
+  readonly sprockets: readonly Sprocket[]
+  /** The sprocket in hand, drawn strongly. */
+  readonly chosen?: Sprocket | undefined
+}
+
+/** The bike's sprockets at one scale, seen from the drive side, each drawn from its tooth count. */
+export function DrivetrainDrawing({ sprockets, chosen }: Props) {
+  const { placed, width, height } = useMemo(() => place(sprockets), [sprockets])
+  const said = sprockets.map((one) => `${one.role} ${one.teeth} ${one.look?.word ?? 'not looked at'}`).join(', ')
+  return (
+    <svg
+      viewBox={`-6 -6 ${width + 12} ${height + 34}`}
+      role="img"
+      aria-label={`Drawn to scale: ${said}.`}
+      className="max-h-[23rem] w-full"
+    >
+      {placed.map(({ sprocket, x, y, path, radius }) => {
+        const strong = chosen?.part === sprocket.part && chosen.teeth === sprocket.teeth
+        return (
+          <g key={`${sprocket.part.entry.part} ${sprocket.teeth}`} transform={`translate(${x} ${y})`}>
+            <path d={path} className="fill-paper" />
+            <path
+              d={path}
+              className={FILLS[sprocket.look?.word ?? 'unsure']}
+              strokeWidth={strong ? 2.2 : 0.7}
+              strokeLinejoin="round"
+            />
+            {radius < 40 && sprocket.role !== 'cog' && (
+              <text textAnchor="middle" y={3.5} className="fill-ink text-[10px]">
+                {sprocket.teeth}
+              </text>
+            )}
+          </g>
+        )
+      })}
+      {placed
+        .filter(({ sprocket }, i, all) => sprocket.role !== 'guide pulley' && sprocket.role !== 'tension pulley' && all.findLastIndex((one) => one.sprocket.role === sprocket.role) === i)
+        .map(({ sprocket, x, y }) => (
+          <circle key={sprocket.role} cx={x} cy={y} r={9} className="fill-paper stroke-steel" strokeWidth={0.7} />
+        ))}
+      <g transform={`translate(0 ${height + 16})`} className="stroke-ink" strokeWidth={0.9}>
+        <path d="M0 -3V3M0 0H50M50 -3V3" fill="none" />
+        <text x={56} y={3.5} className="fill-steel stroke-none text-[10px]">
+          50 mm; all at one scale; only outlined: not looked at yet
+        </text>
+      </g>
+    </svg>
+  )
+}

@@ -1,0 +1,20 @@
+import { Link } from 'react-router'
+import { buttonLook } from './Button.tsx'
+import { Empty } from './Empty.tsx'
+
+/** A station without a bike: what to do first. */
+export function NoBike({ what }: { readonly what: string }) {
+  return (
+    <Empty title="No bike is here yet.">
+      <p className="text-base">{what}</p>
+      <p className="flex flex-wrap gap-3">
+        <Link to="/shelf?new=bike" className={buttonLook('next')}>
+          Add a bike
+        </Link>
+        <a href="/demo/" className={buttonLook('plain')}>
+          Look round the demo garage
+        </a>
+      </p>
+    </Empty>
+  )
+}

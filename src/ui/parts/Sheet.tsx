@@ -1,0 +1,35 @@
+import { X } from 'lucide-react'
+import { Dialog } from 'radix-ui'
+import type { ReactNode } from 'react'
+
+interface Props {
+  readonly open: boolean
+  readonly onClose: () => void
+  readonly title: string
+  readonly note?: ReactNode
+  readonly children: ReactNode
+}
+
+/** A sheet laid over the station: from below on a phone, in the middle on a wide screen. */
+export function Sheet({ open, onClose, title, note, children }: Props) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/50" />
+        <Dialog.Content
+          className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-t-4 border-petrol bg-paper p-6 max-sm:top-auto max-sm:bottom-0 max-sm:w-full max-sm:translate-y-0 max-sm:p-4"
+          {...(!note && { 'aria-describedby': undefined })}
+        >
+          <div className="flex items-start justify-between gap-4">
+            <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>
+            <Dialog.Close className="-m-2 grid size-11 place-items-center" aria-label="Close">
+              <X aria-hidden="true" />
+            </Dialog.Close>
+          </div>
+          {note && <Dialog.Description className="mt-1 text-sm text-steel">{note}</Dialog.Description>}
+          <div className="mt-4">{children}</div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

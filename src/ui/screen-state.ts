@@ -1,0 +1,49 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import { useDispatch, useSelector, type TypedUseSelectorHook } from 'react-redux'
+import type { BikeId } from '../core/log/entries.ts'
+
+export type Theme = 'daylight' | 'late-shop'
+export type Units = 'metric' | 'imperial'
+
+/** What belongs to the screen and the moment; the records are elsewhere. */
+export interface ScreenState {
+  readonly bike: BikeId | undefined
+  readonly theme: Theme | undefined
+  readonly units: Units
+  readonly keysShown: boolean
+  readonly newShown: boolean
+}
+
+const initialState: ScreenState = {
+  bike: undefined,
+  theme: undefined,
+  units: 'metric',
+  keysShown: false,
+  newShown: false,
+}
+
+/** The slice of the Redux store that every station shares. */
+export const screenSlice = createSlice({
+  name: 'screen',
+  initialState,
+  reducers: {
+    bikeChosen: (state, { payload }: PayloadAction<BikeId | undefined>) => ({ ...state, bike: payload }),
+    themeChosen: (state, { payload }: PayloadAction<Theme>) => ({ ...state, theme: payload }),
+    unitsChosen: (state, { payload }: PayloadAction<Units>) => ({ ...state, units: payload }),
+    keysToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keysShown: payload }),
+    newToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, newShown: payload }),
+  },
+})
+export const { bikeChosen, themeChosen, unitsChosen, keysToggled, newToggled } = screenSlice.actions
+
+interface WithScreen {
+  readonly screen: ScreenState
+}
+/** Reads the shared screen state. */
+export const useScreen: TypedUseSelectorHook<WithScreen> = useSelector
+/** Sends an action to the Redux store. */
+export const useSend = useDispatch
+
+/** The units in which distances and lengths are shown. */
+export const useUnits = (): Units => useScreen((state) => state.screen.units)
+

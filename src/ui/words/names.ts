@@ -1,0 +1,61 @@
+import type { Condition } from '../../core/exposure/conditions.ts'
+import type { Motor, Shifting, Storage, WashMethod } from '../../core/log/entries.ts'
+import type { Lube } from '../../core/lube/lubes.ts'
+import type { Instrument, LimitResult } from '../../core/measure/reading.ts'
+
+export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
+  'dry-road': 'dry road',
+  'wet-road': 'rain',
+  'winter-salt': 'winter salt',
+  'dry-gravel': 'dry gravel or dust',
+  'wet-gravel': 'wet gravel or sand',
+  mud: 'mud',
+  indoor: 'indoors',
+}
+
+export const LUBE_NAMES: Readonly<Record<Lube, string>> = {
+  'dry-lube': 'dry lube',
+  'wet-lube': 'wet lube',
+  'drip-wax': 'drip wax',
+  'immersion-wax': 'immersion wax',
+  none: 'nothing: left bare',
+}
+
+export const WASH_NAMES: Readonly<Record<WashMethod, string>> = {
+  none: 'not cleaned',
+  wipe: 'wiped',
+  'on-bike': 'degreased on the bike',
+  'off-bike': 'cleaned off the bike',
+}
+
+export const SHORT_INSTRUMENT: Readonly<Record<Instrument, string>> = {
+  rule: 'rule',
+  strip: 'printed strip',
+  'caliper-pair': 'caliper',
+  'two-contact-scale': 'two-contact scale',
+  'two-contact-limit': 'two-contact drop-in',
+  'three-contact-scale': 'three-contact scale',
+  'three-contact-limit': 'three-contact drop-in',
+}
+
+export const RESULT_NAMES: Readonly<Record<LimitResult, string>> = {
+  clear: 'does not enter',
+  starts: 'enters, does not seat',
+  drops: 'drops in',
+  'not-in': 'does not seat',
+}
+
+export const SHIFTING_NAMES: Readonly<Record<Shifting, string>> = {
+  cable: 'cable',
+  electric: 'electric',
+  'hub-gear': 'hub gear',
+  none: 'none: one gear',
+}
+
+export const MOTOR_NAMES: Readonly<Record<Motor, string>> = {
+  none: 'none',
+  hub: 'in a hub',
+  'mid-drive': 'at the cranks (mid-drive)',
+}
+
+export const STORAGE_NAMES: Readonly<Record<Storage, string>> = { indoors: 'indoors', outdoors: 'outdoors' }

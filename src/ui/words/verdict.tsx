@@ -1,0 +1,68 @@
+import type { ReactNode } from 'react'
+import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import { chainWord, type Verdict } from '../../core/strategy/wear-word.ts'
+import { limitKey } from '../../core/measure/posterior.ts'
+import { addDays } from '../../core/units/days.ts'
+import { FORECAST_CAP_KM, type WearAnswer } from '../../core/wear/forecast.ts'
+import type { Units } from '../screen-state.ts'
+import { SHORT_INSTRUMENT } from './names.ts'
+import { sayAboutKm, sayAgo, sayCount, sayDay, sayFigure, sayLimit, sayPercent } from './numbers.ts'
+
+/** The word for a bike's chain: unsure until somebody has measured it. */
+export function verdictOf(report: BikeReport, answer: WearAnswer | undefined): Verdict {
+  if (!answer || report.chain?.lastReadingAt === undefined) return 'unsure'
+  return chainWord(answer.now, report.limit.percent)
+}
+
+/** What is to be done about the chain, as a sentence of its own. */
+function sayOutlook(report: BikeReport, answer: WearAnswer, units: Units): string {
+  const past = answer.now.pAbove[limitKey(report.limit.percent)] ?? 0
+  if (past >= 0.5) return 'Swap it now.'
+  if (answer.toLimitKm.p50 >= FORECAST_CAP_KM) return 'It has a long way to go.'
+  return `Swap it within ${sayAboutKm(answer.toLimitKm.p50, units)}.`
+}
+
+/** The verdict on a chain in one sentence: how worn, how sure, how far it goes. */
+export function verdictSentence(report: BikeReport, answer: WearAnswer | undefined, units: Units): ReactNode {
+  const name = report.bike.entry.name
+  if (!report.chain) return `The log holds no chain on ${name} yet.`
+  if (report.chain.lastReadingAt === undefined) return `${name}’s chain is not measured yet.`
+  if (!answer) return `Working out what the readings say of ${name}’s chain…`
+  const { mean, p05, p95 } = answer.now
+  return (
+    <>
+      {name}’s chain is at <strong className="font-bold">{sayPercent(mean)}</strong>, probably {sayFigure(p05)} to {sayFigure(p95)}.{' '}
+      <strong className="font-bold">{sayOutlook(report, answer, units)}</strong>
+    </>
+  )
+}
+
+/** Grounds of the verdict: how many readings with what, and the limit with its reason. */
+export function verdictGrounds(report: BikeReport, chain: ChainReport): string {
+  const used = chain.readings.filter((state) => state.used)
+  const instruments = [...new Set(used.map(({ entry }) => SHORT_INSTRUMENT[entry.reading.instrument]))]
+  const limit = `The limit for this bike is ${sayLimit(report.limit.percent)} %: ${report.limit.reason}.`
+  if (used.length === 0) return limit
+  return `${sayCount(used.length, 'reading')} with ${instruments.join(', ')}. ${limit}`
+}
+
+/** When to look again, in distance and on the calendar. */
+export function sayNextLook(answer: WearAnswer, units: Units, now: string): string {
+  if (answer.nextLookKm <= 0) return 'Look again now.'
+  const days = answer.toLimitDays?.p10
+  const day = days !== undefined && days < 1500 ? `, around ${sayDay(addDays(now, days), now)}` : ''
+  return `Next look in ${sayAboutKm(answer.nextLookKm, units)}${day}.`
+}
+
+/** The date at which the limit is likely reached, with its 80 % interval. */
+export function sayLimitDates(answer: WearAnswer, now: string): string {
+  const days = answer.toLimitDays
+  if (!days) return 'Nothing was ridden in the last twelve weeks, so no date can be given.'
+  const far = (value: number) => (value > 1500 ? 'in more than four years' : sayDay(addDays(now, value), now))
+  if (days.p90 <= 0) return 'It is there already.'
+  return `By date: about ${far(days.p50)}, probably between ${days.p10 <= 0 ? 'now' : far(days.p10)} and ${far(days.p90)}.`
+}
+
+/** The last reading, and how long ago. */
+export const sayLastReading = (chain: ChainReport, now: string): string =>
+  chain.lastReadingAt === undefined ? 'never measured' : `last measured ${sayAgo(chain.lastReadingAt, now)}`
