@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { array, boolean, mixed, number, object, string, ValidationError, type InferType, type Schema } from 'yup'
+import {
+  array,
+  boolean,
+  mixed,
+  number,
+  object,
+  string,
+  ValidationError,
+  type InferType,
+  type Schema,
+} from 'yup'
 import { CONDITIONS } from '../src/core/exposure/conditions.ts'
 import { partDistances } from '../src/core/exposure/distance.ts'
 import { wearKm } from '../src/core/exposure/wear-km.ts'
@@ -25,7 +35,10 @@ function kind<S extends Schema>(schema: S, compute: (input: InferType<S>, folder
 }
 
 const figure = () => number().strict().required()
-const condition = () => string().oneOf([...CONDITIONS]).required()
+const condition = () =>
+  string()
+    .oneOf([...CONDITIONS])
+    .required()
 const lube = () => string().oneOf([...LUBES])
 const ride = object({ bike: string().required(), at: string().required(), km: figure().min(0) })
 const fitting = object({
@@ -76,16 +89,15 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
     object({ rides: array(ride).required(), fittings: array(fitting).required() }),
     ({ rides, fittings }) => {
       const byBike = new Map<string, { at: string; km: number }[]>()
-      for (const { bike, at, km } of rides) byBike.set(bike, [...(byBike.get(bike) ?? []), { at: isoTime(at), km }])
+      for (const { bike, at, km } of rides)
+        byBike.set(bike, [...(byBike.get(bike) ?? []), { at: isoTime(at), km }])
       for (const list of byBike.values()) list.sort((a, b) => (a.at < b.at ? -1 : 1))
-      const fitted = fittings.map(
-        ({ part, bike, from, to }): Fitting => ({
-          part,
-          bike,
-          from: isoTime(from),
-          ...(to !== undefined && { to: isoTime(to) }),
-        }),
-      )
+      const fitted = fittings.map(({ part, bike, from, to }): Fitting => ({
+        part,
+        bike,
+        from: isoTime(from),
+        ...(to !== undefined && { to: isoTime(to) }),
+      }))
       return { km: Object.fromEntries(partDistances(byBike, fitted)) }
     },
   ),
@@ -120,7 +132,15 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
     const { km, deviceKm, movingSeconds, points, startedAt, hasCadence, hasPower } = readGpx(
       readFileSync(resolve(folder, path), 'utf8'),
     )
-    return { km, ...(deviceKm !== undefined && { deviceKm }), movingSeconds, points, startedAt, hasCadence, hasPower }
+    return {
+      km,
+      ...(deviceKm !== undefined && { deviceKm }),
+      movingSeconds,
+      points,
+      startedAt,
+      hasCadence,
+      hasPower,
+    }
   }),
 }
 
@@ -134,11 +154,13 @@ export function runCase(
 ): { readonly kind: unknown; readonly output: Output } | { readonly kind: unknown; readonly error: string } {
   const { kind: name, input } = (one ?? {}) as { kind?: unknown; input?: unknown }
   const runner = typeof name === 'string' && Object.hasOwn(RUNNERS, name) ? RUNNERS[name] : undefined
-  if (!runner) return { kind: name, error: `There is no kind of case called ${JSON.stringify(name) ?? 'nothing'}.` }
+  if (!runner)
+    return { kind: name, error: `There is no kind of case called ${JSON.stringify(name) ?? 'nothing'}.` }
   try {
     return { kind: name, output: runner(input, folder) }
   } catch (error) {
-    if (error instanceof ValidationError || error instanceof Error) return { kind: name, error: error.message }
+    if (error instanceof ValidationError || error instanceof Error)
+      return { kind: name, error: error.message }
     throw error
   }
 }

@@ -23,7 +23,14 @@ export function deliver(
 }
 
 /** A ride, its start shifted by a few minutes so that no two are alike. */
-export function ride(diary: Diary, random: Random, day: number, bike: string, km: number, condition: Condition): void {
+export function ride(
+  diary: Diary,
+  random: Random,
+  day: number,
+  bike: string,
+  km: number,
+  condition: Condition,
+): void {
   const metres = Math.max(500, Math.round(km * 1000))
   diary.write({
     kind: 'ride',
@@ -50,7 +57,8 @@ export function look(
   const at = diary.at(day, 19)
   if (typeof words === 'string') diary.write({ kind: 'look', at, part, word: words })
   else
-    for (const [cog, word] of Object.entries(words)) diary.write({ kind: 'look', at, part, cog: Number(cog), word })
+    for (const [cog, word] of Object.entries(words))
+      diary.write({ kind: 'look', at, part, cog: Number(cog), word })
 }
 
 /** A chain that is taken off and not coming back. */

@@ -21,7 +21,14 @@ export interface Diary {
   readonly entries: readonly Entry[]
   readonly at: (day: number, hour?: number) => string
   readonly write: (...drafts: EntryDraft[]) => void
-  readonly fitNew: (day: number, bike: string, part: PartId, name: string, spec: PartSpec, note?: string) => void
+  readonly fitNew: (
+    day: number,
+    bike: string,
+    part: PartId,
+    name: string,
+    spec: PartSpec,
+    note?: string,
+  ) => void
   /** Takes readings of a chain as an instrument would give them, from what it has really become by then. */
   readonly measure: (day: number, chain: PartId, truth: TrueWear, taken: readonly Taken[]) => void
 }
@@ -42,7 +49,12 @@ function limitResult(apparent: number, side: number): LimitResult {
 
 const round = (value: number, step: number): number => Math.round(value / step) * step
 
-function readingOf(taken: Taken, elongation: number, biases: Map<Instrument, number>, random: Random): Reading {
+function readingOf(
+  taken: Taken,
+  elongation: number,
+  biases: Map<Instrument, number>,
+  random: Random,
+): Reading {
   const { bias } = INSTRUMENTS[taken.with]
   const shared = biases.get(taken.with) ?? random.normal(bias.b, bias.sb)
   biases.set(taken.with, shared)
@@ -54,7 +66,10 @@ function readingOf(taken: Taken, elongation: number, biases: Map<Instrument, num
     case 'rule':
     case 'strip': {
       const blank = { instrument: taken.with, pitches, lengthMm: 1, ...slack } as const
-      return { ...blank, lengthMm: round(lengthAtElongation(pitches, noisy(blank)), taken.with === 'rule' ? 0.5 : 0.1) }
+      return {
+        ...blank,
+        lengthMm: round(lengthAtElongation(pitches, noisy(blank)), taken.with === 'rule' ? 0.5 : 0.1),
+      }
     }
     case 'caliper-pair': {
       const blank = { instrument: taken.with, pitches: 8, insideMm: 1, outsideMm: 2, ...slack } as const

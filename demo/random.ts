@@ -21,8 +21,7 @@ export function seededRandom(seed: number): Random {
   }
   return {
     unit,
-    normal: (mean, sd) =>
-      mean + sd * Math.sqrt(-2 * Math.log(1 - unit())) * Math.cos(2 * Math.PI * unit()),
+    normal: (mean, sd) => mean + sd * Math.sqrt(-2 * Math.log(1 - unit())) * Math.cos(2 * Math.PI * unit()),
     chance: (p) => unit() < p,
     between: (low, high) => low + (high - low) * unit(),
     bytes: (count) => Uint8Array.from({ length: count }, () => Math.floor(unit() * 256)),

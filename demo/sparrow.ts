@@ -27,7 +27,12 @@ export function sparrow(diary: Diary, random: Random): void {
       ring: { name: 'Ring 44', spec: { type: 'ring', teeth: 44, material: 'steel' } },
     },
   )
-  diary.fitNew(180, 'sparrow', 'sparrow-chain-1', 'Wide chain', { type: 'chain', links: 106, speeds: 1, past: 'new' })
+  diary.fitNew(180, 'sparrow', 'sparrow-chain-1', 'Wide chain', {
+    type: 'chain',
+    links: 106,
+    speeds: 1,
+    past: 'new',
+  })
   for (let day = 180; day < STORY_DAYS; day++) {
     const summer = ['05', '06', '07', '08', '09'].includes(diary.at(day).slice(5, 7))
     if (random.chance(summer ? 0.7 : 0.15))

@@ -65,7 +65,8 @@ export async function buildServer(distFolder: string): Promise<FastifyInstance> 
   app.addHook('onRequest', async (request, reply) => {
     reply.header('content-security-policy', policy())
     reply.header('permissions-policy', 'camera=(), microphone=(), geolocation=()')
-    if (isTrick(request.raw.url ?? '')) return reply.code(400).send({ error: 'There is nothing at this address.' })
+    if (isTrick(request.raw.url ?? ''))
+      return reply.code(400).send({ error: 'There is nothing at this address.' })
     return undefined
   })
   app.get('/api/health', () => ({ status: page === undefined ? 'not built' : 'ready' }))
@@ -79,14 +80,16 @@ export async function buildServer(distFolder: string): Promise<FastifyInstance> 
     globIgnore: ['index.html', '.vite/**'],
     setHeaders: (reply, path) => {
       // File names in assets/ carry a digest of their contents.
-      if (path.includes(`${join(distFolder, 'assets')}`)) reply.header('cache-control', `public, max-age=${YEAR_S}, immutable`)
+      if (path.includes(`${join(distFolder, 'assets')}`))
+        reply.header('cache-control', `public, max-age=${YEAR_S}, immutable`)
     },
   })
   app.setNotFoundHandler((request, reply) => {
     const [path = ''] = (request.raw.url ?? '').split('?')
     if ((request.method !== 'GET' && request.method !== 'HEAD') || /\.[a-z0-9]+$/i.test(path))
       return reply.code(404).send({ error: 'There is nothing at this address.' })
-    if (page === undefined) return reply.code(503).type('text/plain').send('The app is not built yet: npm run build')
+    if (page === undefined)
+      return reply.code(503).type('text/plain').send('The app is not built yet: npm run build')
     return sendPage(reply, page)
   })
   return app

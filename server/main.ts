@@ -15,8 +15,11 @@ try {
 } catch (error) {
   const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE'
   process.stderr.write(
-    busy ? `Port ${port} is taken. Choose another: PORT=4180 npm run demo\n` : `The server could not start: ${(error as Error).message}\n`,
+    busy
+      ? `Port ${port} is taken. Choose another: PORT=4180 npm run demo\n`
+      : `The server could not start: ${(error as Error).message}\n`,
   )
   process.exit(1)
 }
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void app.close().then(() => process.exit(0)))
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => void app.close().then(() => process.exit(0)))

@@ -12,7 +12,9 @@ export function NotFound() {
   return (
     <div className="mx-auto max-w-[44rem] p-9 max-md:p-4">
       <h1 className="text-3xl font-medium">There is no station at this address.</h1>
-      <p className="mt-3 text-steel">It may have been mistyped or moved. Nothing in your log has changed. These are open:</p>
+      <p className="mt-3 text-steel">
+        It may have been mistyped or moved. Nothing in your log has changed. These are open:
+      </p>
       <ul className="mt-4 flex flex-wrap gap-3">
         {STATIONS.map(({ path, name }) => (
           <li key={path}>

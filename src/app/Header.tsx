@@ -4,7 +4,16 @@ import { NavLink, useNavigate } from 'react-router'
 import clsx from 'clsx'
 import { totalKm } from '../core/exposure/distance.ts'
 import { useOpenLog } from '../store/log-context.ts'
-import { bikeChosen, keysToggled, newToggled, themeChosen, unitsChosen, useScreen, useSend, useUnits } from '../ui/screen-state.ts'
+import {
+  bikeChosen,
+  keysToggled,
+  newToggled,
+  themeChosen,
+  unitsChosen,
+  useScreen,
+  useSend,
+  useUnits,
+} from '../ui/screen-state.ts'
 import { useBikeId } from '../ui/use-bike-id.ts'
 import { sayKm } from '../ui/words/numbers.ts'
 import { STATIONS } from './stations.ts'
@@ -16,7 +25,13 @@ const ITEM =
   'flex min-h-11 cursor-pointer items-center justify-between gap-6 rounded-[2px] px-3 outline-none data-highlighted:bg-jolt data-highlighted:text-on-jolt'
 
 /** The current bike, always in sight, and the way to another. */
-export function BikeSwitcher({ open, onOpen }: { readonly open: boolean; readonly onOpen: (open: boolean) => void }) {
+export function BikeSwitcher({
+  open,
+  onOpen,
+}: {
+  readonly open: boolean
+  readonly onOpen: (open: boolean) => void
+}) {
   const { garage } = useOpenLog()
   const send = useSend()
   const units = useUnits()
@@ -40,7 +55,11 @@ export function BikeSwitcher({ open, onOpen }: { readonly open: boolean; readonl
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" sideOffset={8} className={MENU}>
           {[...garage.bikes.values()].map(({ entry }) => (
-            <DropdownMenu.Item key={entry.bike} className={ITEM} onSelect={() => send(bikeChosen(entry.bike))}>
+            <DropdownMenu.Item
+              key={entry.bike}
+              className={ITEM}
+              onSelect={() => send(bikeChosen(entry.bike))}
+            >
               <span>{entry.name}</span>
               {entry.bike === current && <span className="text-sm opacity-80">here now</span>}
             </DropdownMenu.Item>
@@ -54,7 +73,10 @@ export function BikeSwitcher({ open, onOpen }: { readonly open: boolean; readonl
 /** The stations as posts along a road. */
 function Road() {
   return (
-    <nav aria-label="Stations" className="min-w-0 flex-1 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:bg-bar max-md:pb-[env(safe-area-inset-bottom)]">
+    <nav
+      aria-label="Stations"
+      className="min-w-0 flex-1 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:bg-bar max-md:pb-[env(safe-area-inset-bottom)]"
+    >
       <ul className="mx-auto flex max-w-[46rem] justify-between">
         {STATIONS.filter((station) => !station.beside).map((station) => (
           <li key={station.path} className="flex-1">
@@ -80,7 +102,10 @@ function Road() {
                   >
                     <span className={clsx('h-full', isActive ? 'w-1 bg-jolt' : 'w-0.5 bg-bar-line')} />
                   </span>
-                  <span aria-hidden="true" className="mt-1 font-mono text-[0.65rem] font-normal text-on-bar-soft max-md:hidden">
+                  <span
+                    aria-hidden="true"
+                    className="mt-1 font-mono text-[0.65rem] font-normal text-on-bar-soft max-md:hidden"
+                  >
                     g {station.key}
                   </span>
                 </>
@@ -108,7 +133,11 @@ function More() {
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" sideOffset={8} className={MENU}>
           {STATIONS.filter((station) => station.beside).map((station) => (
-            <DropdownMenu.Item key={station.path} className={ITEM} onSelect={() => void navigate(station.path)}>
+            <DropdownMenu.Item
+              key={station.path}
+              className={ITEM}
+              onSelect={() => void navigate(station.path)}
+            >
               {station.name} <kbd className="font-mono text-xs opacity-80">g {station.key}</kbd>
             </DropdownMenu.Item>
           ))}
@@ -119,7 +148,10 @@ function More() {
           <DropdownMenu.Item className={ITEM} onSelect={() => send(keysToggled(true))}>
             Keys <kbd className="font-mono text-xs opacity-80">?</kbd>
           </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => send(themeChosen(dark ? 'daylight' : 'late-shop'))}>
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => send(themeChosen(dark ? 'daylight' : 'late-shop'))}
+          >
             {dark ? 'Theme: to daylight' : 'Theme: to late shop'}
           </DropdownMenu.Item>
           <DropdownMenu.Item

@@ -41,7 +41,9 @@ function useWriting(): Pick<OpenLog, 'record' | 'withdraw'> {
       try {
         return await append(database, drafts)
       } catch {
-        tell('That could not be saved: the browser refused to write. What you entered is still here; try again.')
+        tell(
+          'That could not be saved: the browser refused to write. What you entered is still here; try again.',
+        )
         return undefined
       }
     }

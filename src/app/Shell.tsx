@@ -19,16 +19,23 @@ function KeysSheet() {
   const send = useSend()
   const shown = useScreen((state) => state.screen.keysShown)
   return (
-    <Sheet open={shown} onClose={() => send(keysToggled(false))} title="Keys" note="None of them acts while you type.">
+    <Sheet
+      open={shown}
+      onClose={() => send(keysToggled(false))}
+      title="Keys"
+      note="None of them acts while you type."
+    >
       <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
-        {[...STATIONS.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(([keys, does]) => (
-          <div key={keys} className="contents">
-            <dt>
-              <kbd className="rounded-[3px] border border-steel px-2 py-0.5 font-mono text-sm">{keys}</kbd>
-            </dt>
-            <dd className="m-0">{does}</dd>
-          </div>
-        ))}
+        {[...STATIONS.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(
+          ([keys, does]) => (
+            <div key={keys} className="contents">
+              <dt>
+                <kbd className="rounded-[3px] border border-steel px-2 py-0.5 font-mono text-sm">{keys}</kbd>
+              </dt>
+              <dd className="m-0">{does}</dd>
+            </div>
+          ),
+        )}
       </dl>
     </Sheet>
   )
@@ -131,7 +138,10 @@ export function Shell() {
   }, [station])
   return (
     <>
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-jolt focus:p-3 focus:text-on-jolt">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-jolt focus:p-3 focus:text-on-jolt"
+      >
         Skip to the station
       </a>
       <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />

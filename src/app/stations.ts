@@ -17,6 +17,18 @@ export const STATIONS: readonly Station[] = [
   { path: '/teeth', name: 'Teeth', key: 'x', load: () => import('../stations/teeth/Teeth.tsx') },
   { path: '/wash', name: 'Wash', key: 'w', load: () => import('../stations/wash/Wash.tsx') },
   { path: '/decide', name: 'Decide', key: 'd', load: () => import('../stations/decide/Decide.tsx') },
-  { path: '/shelf', name: 'Shelf', key: 's', beside: true, load: () => import('../stations/shelf/Shelf.tsx') },
-  { path: '/files', name: 'Files', key: 'f', beside: true, load: () => import('../stations/files/Files.tsx') },
+  {
+    path: '/shelf',
+    name: 'Shelf',
+    key: 's',
+    beside: true,
+    load: () => import('../stations/shelf/Shelf.tsx'),
+  },
+  {
+    path: '/files',
+    name: 'Files',
+    key: 'f',
+    beside: true,
+    load: () => import('../stations/files/Files.tsx'),
+  },
 ]

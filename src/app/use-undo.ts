@@ -45,7 +45,8 @@ export function useUndo(): () => void {
     }
     void withdraw(act.map((entry) => entry.id)).then((written) => {
       const [taken] = written ?? []
-      if (taken) tell(`Taken back: ${sayAct(act)}.`, { label: 'Put back', run: () => void withdraw([taken.id]) })
+      if (taken)
+        tell(`Taken back: ${sayAct(act)}.`, { label: 'Put back', run: () => void withdraw([taken.id]) })
     })
   }, [entries, withdraw, tell])
 }

@@ -4,7 +4,8 @@ import { openDatabase, type World } from '../store/database.ts'
 export const DEMO_PATH = '/demo'
 
 /** Which world the address asks for. */
-export const world: World = location.pathname === DEMO_PATH || location.pathname.startsWith(`${DEMO_PATH}/`) ? 'demo' : 'own'
+export const world: World =
+  location.pathname === DEMO_PATH || location.pathname.startsWith(`${DEMO_PATH}/`) ? 'demo' : 'own'
 
 /** Where the router's paths begin in this world. */
 export const basename = world === 'demo' ? DEMO_PATH : '/'

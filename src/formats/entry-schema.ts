@@ -1,4 +1,14 @@
-import { array, boolean, mixed, number, object, string, ValidationError, type AnyObjectSchema, type ObjectSchema } from 'yup'
+import {
+  array,
+  boolean,
+  mixed,
+  number,
+  object,
+  string,
+  ValidationError,
+  type AnyObjectSchema,
+  type ObjectSchema,
+} from 'yup'
 import { CONDITIONS } from '../core/exposure/conditions.ts'
 import type { Entry, EntryKind, PartSpec } from '../core/log/entries.ts'
 import { LUBES } from '../core/lube/lubes.ts'
@@ -12,7 +22,11 @@ const text = (max: number) => string().strict().defined().max(max)
 const amount = () => number().strict().required().min(0).max(1e7)
 const teeth = () => number().strict().required().integer().min(5).max(120)
 const links = () => number().strict().required().integer().min(10).max(400)
-const oneOf = <T extends string>(values: readonly T[]) => string().strict().required().oneOf([...values])
+const oneOf = <T extends string>(values: readonly T[]) =>
+  string()
+    .strict()
+    .required()
+    .oneOf([...values])
 const time = () =>
   string()
     .strict()
@@ -37,7 +51,11 @@ const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
     material: material(),
   }).noUnknown(),
   ring: object({ type: oneOf(['ring']), teeth: teeth(), material: material() }).noUnknown(),
-  pulley: object({ type: oneOf(['pulley']), position: oneOf(['guide', 'tension']), teeth: teeth() }).noUnknown(),
+  pulley: object({
+    type: oneOf(['pulley']),
+    position: oneOf(['guide', 'tension']),
+    teeth: teeth(),
+  }).noUnknown(),
 }
 
 const passes = (schema: AnyObjectSchema | undefined, value: unknown): boolean => {
@@ -74,9 +92,11 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     part: id(),
     name: text(80).min(1),
     note: string().strict().max(400).optional(),
-    spec: mixed<PartSpec>().required().test('spec', '${path} is not a part', (value: unknown) =>
-      passes(specSchemas[(value as PartSpec | null)?.type ?? 'chain'], value),
-    ),
+    spec: mixed<PartSpec>()
+      .required()
+      .test('spec', '${path} is not a part', (value: unknown) =>
+        passes(specSchemas[(value as PartSpec | null)?.type ?? 'chain'], value),
+      ),
   }),
   fit: entry('fit', { part: id(), bike: id() }),
   remove: entry('remove', { part: id(), to: oneOf(['shelf', 'retired']) }),
@@ -87,7 +107,10 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     trackKm: amount().optional(),
     movingSeconds: amount().optional(),
     energyKjPerKm: amount().optional(),
-    source: object({ file: text(400), print: text(200) }).noUnknown().optional().default(undefined),
+    source: object({ file: text(400), print: text(200) })
+      .noUnknown()
+      .optional()
+      .default(undefined),
   }),
   reading: entry('reading', {
     chain: id(),
@@ -99,7 +122,10 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
   wash: entry('wash', {
     chain: id(),
     method: oneOf(['none', 'wipe', 'on-bike', 'off-bike']),
-    lube: string().strict().optional().oneOf([...LUBES]),
+    lube: string()
+      .strict()
+      .optional()
+      .oneOf([...LUBES]),
   }),
   limit: entry('limit', { bike: id(), school: oneOf(['early', 'usual', 'late']) }),
   withdraw: entry('withdraw', { targets: array(id()).strict().required().min(1) }),
@@ -111,7 +137,8 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
  */
 export function checkEntry(value: unknown): { readonly entry: Entry } | { readonly fault: string } {
   const kind = (value as { kind?: unknown } | null)?.kind
-  if (typeof kind !== 'string' || !(kind in schemas)) return { fault: `its kind is ${JSON.stringify(kind) ?? 'missing'}` }
+  if (typeof kind !== 'string' || !(kind in schemas))
+    return { fault: `its kind is ${JSON.stringify(kind) ?? 'missing'}` }
   const schema: ObjectSchema<object> = schemas[kind as EntryKind]
   try {
     schema.validateSync(value, { strict: true })

@@ -39,7 +39,9 @@ function startPoint(attributes: Readonly<Record<string, string>>, where: string)
   const lat = Number(attributes['lat'] ?? NaN)
   const lon = Number(attributes['lon'] ?? NaN)
   if (!(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180))
-    throw new RideFileError(`The point ${where} has no usable latitude and longitude. Export the ride again from where it came.`)
+    throw new RideFileError(
+      `The point ${where} has no usable latitude and longitude. Export the ride again from where it came.`,
+    )
   return { lat, lon, timeS: NaN }
 }
 
@@ -47,9 +49,16 @@ function finishPoint(collected: Collected, point: Draft): void {
   collected.segments.at(-1)?.push(point)
 }
 
-function takeText(collected: Collected, tag: string, text: string, point: Draft | undefined, parent: string): void {
+function takeText(
+  collected: Collected,
+  tag: string,
+  text: string,
+  point: Draft | undefined,
+  parent: string,
+): void {
   if (!point) {
-    if (tag === 'name' && parent === 'trk' && collected.name === undefined && text !== '') collected.name = text
+    if (tag === 'name' && parent === 'trk' && collected.name === undefined && text !== '')
+      collected.name = text
     return
   }
   if (tag === 'time') point.timeS = Date.parse(text) / 1000
@@ -123,9 +132,14 @@ function faultOf(text: string, line: number, open: readonly string[]): string {
 export function readGpx(text: string): RecordedRide {
   if (text.trim() === '') throw new RideFileError('The file is empty. Export the ride again.')
   if (!text.trimStart().startsWith('<'))
-    throw new RideFileError('This is not a GPX file: it does not begin like one. Choose the ride exported as GPX.')
+    throw new RideFileError(
+      'This is not a GPX file: it does not begin like one. Choose the ride exported as GPX.',
+    )
   const collected = parse(text)
-  if (!collected.isGpx) throw new RideFileError('This is not a GPX file, though it is built like one. Choose the ride exported as GPX.')
+  if (!collected.isGpx)
+    throw new RideFileError(
+      'This is not a GPX file, though it is built like one. Choose the ride exported as GPX.',
+    )
   const points = collected.segments.reduce((sum, segment) => sum + segment.length, 0)
   if (points === 0)
     throw new RideFileError(
@@ -135,7 +149,9 @@ export function readGpx(text: string): RecordedRide {
     )
   const summary = summariseTrack(collected.segments)
   if (!summary)
-    throw new RideFileError('Its points have no times, so it cannot be told when it was ridden. Add the ride by hand.')
+    throw new RideFileError(
+      'Its points have no times, so it cannot be told when it was ridden. Add the ride by hand.',
+    )
   return {
     ...summary,
     hasCadence: collected.hasCadence,

@@ -12,9 +12,12 @@ function parsed(text: string): Record<string, unknown> {
     return (JSON.parse(text) ?? {}) as Record<string, unknown>
   } catch {
     const trimmed = text.trim()
-    if (trimmed === '') throw new BackupFileError('The file is empty. Choose the backup again, or another copy of it.')
+    if (trimmed === '')
+      throw new BackupFileError('The file is empty. Choose the backup again, or another copy of it.')
     if (trimmed.startsWith('{') && !trimmed.endsWith(']}'))
-      throw new BackupFileError('The file is cut short: its end is missing. Copy it again from where it was saved.')
+      throw new BackupFileError(
+        'The file is cut short: its end is missing. Copy it again from where it was saved.',
+      )
     throw new BackupFileError(
       'This is not a Jolt Mile backup: it cannot be read as one. Choose the file that "Save a backup" wrote.',
     )

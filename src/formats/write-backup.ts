@@ -9,7 +9,12 @@ export const BACKUP_VERSION = 1
  * can be read and compared by people too.
  */
 export function writeBackup(entries: readonly Entry[], exportedAt: string): string {
-  const head = JSON.stringify({ format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt, count: entries.length })
+  const head = JSON.stringify({
+    format: BACKUP_FORMAT,
+    version: BACKUP_VERSION,
+    exportedAt,
+    count: entries.length,
+  })
   const lines = entries.map((entry) => JSON.stringify(entry)).join(',\n')
   return `${head.slice(0, -1)},"entries":[\n${lines}\n]}\n`
 }

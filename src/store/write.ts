@@ -9,7 +9,9 @@ const withoutSeq = ({ seq: _seq, ...entry }: StoredEntry): Entry => entry as Ent
 function nextIds(count: number, newest: EntryId | undefined, nowMs: number): EntryId[] {
   const seen = newest === undefined ? 0 : entryIdTime(newest)
   const ms = Math.max(nowMs, Number.isFinite(seen) ? seen + 1 : 0)
-  return Array.from({ length: count }, (_, i) => makeEntryId(ms, i, crypto.getRandomValues(new Uint8Array(16))))
+  return Array.from({ length: count }, (_, i) =>
+    makeEntryId(ms, i, crypto.getRandomValues(new Uint8Array(16))),
+  )
 }
 
 /**

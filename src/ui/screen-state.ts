@@ -46,4 +46,3 @@ export const useSend = useDispatch
 
 /** The units in which distances and lengths are shown. */
 export const useUnits = (): Units => useScreen((state) => state.screen.units)
-

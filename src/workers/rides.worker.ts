@@ -14,7 +14,9 @@ async function readFile(file: File): Promise<RideFile> {
     return { file: file.name, ok: true, ride, print: ridePrint(ride) }
   } catch (error) {
     const fault =
-      error instanceof RideFileError ? error.message : 'The file could not be opened. Choose it again, or another copy.'
+      error instanceof RideFileError
+        ? error.message
+        : 'The file could not be opened. Choose it again, or another copy.'
     return { file: file.name, ok: false, fault }
   }
 }

@@ -45,7 +45,8 @@ export function useForecasts(questions: readonly (WearQuestion | undefined)[]): 
       const key = keys[i]
       if (!question || key === undefined) return
       ask(key, question).then(
-        (answer) => wanted && setKnown((before) => (before.has(key) ? before : new Map(before).set(key, answer))),
+        (answer) =>
+          wanted && setKnown((before) => (before.has(key) ? before : new Map(before).set(key, answer))),
         (error: unknown) => wanted && setFault(error instanceof Error ? error.message : String(error)),
       )
     })

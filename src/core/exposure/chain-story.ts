@@ -44,7 +44,10 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
     }
     const energy = ride.energyKjPerKm === undefined ? 1 : ride.energyKjPerKm / REFERENCE_KJ_PER_KM
     const wear =
-      ride.km * CONDITION_MULTIPLIER[ride.condition] * agedLubeMultiplier(lube.lube, ride.condition, lube.used) * energy
+      ride.km *
+      CONDITION_MULTIPLIER[ride.condition] *
+      agedLubeMultiplier(lube.lube, ride.condition, lube.used) *
+      energy
     rides.push({ at: ride.at, ride, wearKm: wear })
     sumKm.push((sumKm.at(-1) ?? 0) + ride.km)
     sumWear.push((sumWear.at(-1) ?? 0) + wear)

@@ -58,15 +58,26 @@ export function chainLoop(links: number, ring: number, cog: number): ChainLoop {
     cogRadiusMm,
     ringRadiusMm,
     centresMm: low,
-    at: (link) => pointAt(belt, cogRadiusMm, ringRadiusMm, low, (((link % links) + links) % links) * PITCH_MM),
+    at: (link) =>
+      pointAt(belt, cogRadiusMm, ringRadiusMm, low, (((link % links) + links) % links) * PITCH_MM),
   }
 }
 
-function pointAt(belt: ReturnType<typeof beltOf>, cog: number, ring: number, centres: number, along: number): LoopPoint {
+function pointAt(
+  belt: ReturnType<typeof beltOf>,
+  cog: number,
+  ring: number,
+  centres: number,
+  along: number,
+): LoopPoint {
   const { nx, ny, turn, run, cogArc, ringArc } = belt
   if (along < run) {
     const t = along / run
-    return { x: (centres + ring * nx) * (1 - t) + cog * nx * t, y: -(ring * ny * (1 - t) + cog * ny * t), on: 'lower run' }
+    return {
+      x: (centres + ring * nx) * (1 - t) + cog * nx * t,
+      y: -(ring * ny * (1 - t) + cog * ny * t),
+      on: 'lower run',
+    }
   }
   const onCog = along - run
   if (onCog < cogArc) {
@@ -76,7 +87,11 @@ function pointAt(belt: ReturnType<typeof beltOf>, cog: number, ring: number, cen
   const onUpper = onCog - cogArc
   if (onUpper < run) {
     const t = onUpper / run
-    return { x: cog * nx * (1 - t) + (centres + ring * nx) * t, y: cog * ny * (1 - t) + ring * ny * t, on: 'upper run' }
+    return {
+      x: cog * nx * (1 - t) + (centres + ring * nx) * t,
+      y: cog * ny * (1 - t) + ring * ny * t,
+      on: 'upper run',
+    }
   }
   const angle = turn - ((onUpper - run) / ringArc) * 2 * turn
   return { x: centres + ring * Math.cos(angle), y: ring * Math.sin(angle), on: 'ring' }

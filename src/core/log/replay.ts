@@ -174,9 +174,10 @@ export function replay(entries: readonly Entry[]): Garage {
   const use = new Map<EntryId, boolean>()
   // The order of writing decides here: both may be about the same moment.
   for (const entry of sorted.uses.sort((a, b) => (a.id < b.id ? -1 : 1))) use.set(entry.target, entry.use)
-  const readingStates = sorted.readings.map(
-    (entry): ReadingState => ({ entry, used: use.get(entry.id) ?? true }),
-  )
+  const readingStates = sorted.readings.map((entry): ReadingState => ({
+    entry,
+    used: use.get(entry.id) ?? true,
+  }))
   return {
     bikes,
     parts,

@@ -53,6 +53,8 @@ export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
 export function readingSd(reading: Reading): number {
   const { noise } = INSTRUMENTS[reading.instrument]
   const own =
-    'percent' in noise ? noise.percent : (100 * noise.mm) / (('pitches' in reading ? reading.pitches : 1) * PITCH_MM)
+    'percent' in noise
+      ? noise.percent
+      : (100 * noise.mm) / (('pitches' in reading ? reading.pitches : 1) * PITCH_MM)
   return Math.hypot(own, PLACE_SD, reading.slack ? SLACK_SHIFT : 0)
 }

@@ -13,7 +13,8 @@ export type Drivetrain = Pick<BikeEntry, 'speeds' | 'shifting'> & { readonly cog
 
 function usualLimit({ speeds, shifting, cogMaterial }: Drivetrain): Omit<Limit, 'school'> {
   if (speeds === 1) return { percent: 1, reason: 'a single cog takes a chain up to 1.0 %' }
-  if (cogMaterial !== 'steel') return { percent: 0.5, reason: `${cogMaterial} cogs wear fast under a long chain` }
+  if (cogMaterial !== 'steel')
+    return { percent: 0.5, reason: `${cogMaterial} cogs wear fast under a long chain` }
   if (speeds >= 11) return { percent: 0.5, reason: `narrow ${speeds}-speed chains are changed at 0.5 %` }
   if (shifting === 'electric') return { percent: 0.5, reason: 'electric shifting wants a chain under 0.5 %' }
   return { percent: 0.75, reason: `the usual rule for steel cogs up to 10-speed` }
@@ -25,9 +26,17 @@ function usualLimit({ speeds, shifting, cogMaterial }: Drivetrain): Omit<Limit, 
 export function limitFor(drivetrain: Drivetrain, school: School): Limit {
   switch (school) {
     case 'early':
-      return { percent: 0.5, school, reason: 'early school: the chain goes first, cogs and rings last longest' }
+      return {
+        percent: 0.5,
+        school,
+        reason: 'early school: the chain goes first, cogs and rings last longest',
+      }
     case 'late':
-      return { percent: 1, school, reason: 'late school: chain, cogs and rings run to the end and go together' }
+      return {
+        percent: 1,
+        school,
+        reason: 'late school: chain, cogs and rings run to the end and go together',
+      }
     case 'usual':
       return { ...usualLimit(drivetrain), school }
   }

@@ -1,12 +1,22 @@
 import { INSTRUMENTS, type Bias } from './instruments.ts'
-import { biasNodes, evidenceOf, logBetween, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
+import {
+  biasNodes,
+  evidenceOf,
+  logBetween,
+  logSumExp,
+  logValuesMarginal,
+  type Evidence,
+} from './likelihood.ts'
 import type { Instrument, Reading } from './reading.ts'
 
 /** The grid of elongation, % (methods 2). */
 export const GRID_FROM = -0.05
 export const GRID_TO = 1.6
 const GRID_STEP = 0.0025
-const GRID = Array.from({ length: Math.round((GRID_TO - GRID_FROM) / GRID_STEP) + 1 }, (_, i) => GRID_FROM + i * GRID_STEP)
+const GRID = Array.from(
+  { length: Math.round((GRID_TO - GRID_FROM) / GRID_STEP) + 1 },
+  (_, i) => GRID_FROM + i * GRID_STEP,
+)
 
 export interface Density {
   /** Elongation, %. Even steps. */
@@ -24,7 +34,8 @@ export interface Summary {
 }
 
 /** Either nothing known beforehand, a normal belief cut to the grid, or any density on the grid. */
-export type Prior = { readonly mean: number; readonly sd: number } | { readonly logDensity: (e: number) => number }
+export type Prior =
+  { readonly mean: number; readonly sd: number } | { readonly logDensity: (e: number) => number }
 
 export interface PosteriorOptions {
   readonly prior?: Prior
@@ -33,7 +44,8 @@ export interface PosteriorOptions {
 }
 
 /** A limit as a key: "0.5", "0.75", "1.0": whole numbers keep one decimal. */
-export const limitKey = (limit: number): string => (Number.isInteger(limit) ? limit.toFixed(1) : String(limit))
+export const limitKey = (limit: number): string =>
+  Number.isInteger(limit) ? limit.toFixed(1) : String(limit)
 
 function logPrior(prior: Prior | undefined): (e: number) => number {
   if (prior === undefined) return () => 0
@@ -64,7 +76,8 @@ function instrumentLogLikelihood(evidence: readonly Evidence[], bias: Bias): (e:
   return (e) => {
     offsets.forEach((offset, k) => {
       let sum = logWeights[k] ?? 0
-      for (const { item, times } of between) sum += times * logBetween(item.low, item.high, e + offset, item.sd)
+      for (const { item, times } of between)
+        sum += times * logBetween(item.low, item.high, e + offset, item.sd)
       for (const { value, sd } of values) sum -= 0.5 * ((value - e - offset) / sd) ** 2
       terms[k] = sum
     })

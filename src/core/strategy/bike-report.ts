@@ -130,7 +130,10 @@ function chainReport(
   const last = readings.findLast(isCounted)?.entry
   const { lube, since } = story.lube
   const lastRide = story.rides.at(-1)?.at
-  const restingSince = [since, lastRide].filter((at) => at !== undefined).sort().at(-1)
+  const restingSince = [since, lastRide]
+    .filter((at) => at !== undefined)
+    .sort()
+    .at(-1)
   const clock =
     lube === undefined || since === undefined
       ? undefined

@@ -57,7 +57,11 @@ const lubeReason = (chain: ChainReport): Reason =>
   chain.clock ? { kind: 'lube', clock: chain.clock } : { kind: 'lube-unknown' }
 
 /** A chain nobody has measured: the one thing to do is to measure it, however new it is believed to be. */
-function unmeasured(chain: ChainReport, worn: readonly Reason[], answer: WearAnswer | undefined): Recommendation {
+function unmeasured(
+  chain: ChainReport,
+  worn: readonly Reason[],
+  answer: WearAnswer | undefined,
+): Recommendation {
   const fromNew = chain.question.past === 'new' && answer
   const guess = fromNew ? answer.wayHere.at(-1) : undefined
   return {
@@ -80,7 +84,8 @@ function unmeasured(chain: ChainReport, worn: readonly Reason[], answer: WearAns
 export function recommend(report: BikeReport, answer: WearAnswer | undefined): Recommendation | undefined {
   const { chain, limit } = report
   const worn = wornTeeth(report.sprockets)
-  if (!chain) return { action: 'describe-chain', word: 'unsure', reasons: [{ kind: 'no-chain' }], cautions: [] }
+  if (!chain)
+    return { action: 'describe-chain', word: 'unsure', reasons: [{ kind: 'no-chain' }], cautions: [] }
   if (chain.lastReadingAt === undefined) return unmeasured(chain, worn, answer)
   if (!answer) return undefined
 

@@ -20,7 +20,8 @@ export interface SprocketGeometry {
  * @throws RangeError for fewer teeth or a number that is none
  */
 export function sprocketGeometry(teeth: number, elongation = 0): SprocketGeometry {
-  if (!Number.isInteger(teeth) || teeth < 5) throw new RangeError('A sprocket has a whole number of teeth, 5 or more.')
+  if (!Number.isInteger(teeth) || teeth < 5)
+    throw new RangeError('A sprocket has a whole number of teeth, 5 or more.')
   if (!Number.isFinite(elongation)) throw new RangeError('Elongation must be a number of per cent.')
   const pitchDiameterMm = PITCH_MM / Math.sin(Math.PI / teeth)
   return {

@@ -1,7 +1,14 @@
 import type { RidingPlan } from '../exposure/riding-plan.ts'
 import { summariseDensity, type Density, type Summary } from '../measure/posterior.ts'
 import { smoothDensity } from './density.ts'
-import { elongationsAt, rateBelief, wearKmToReach, type ChainPast, type RateBelief, type WearObservation } from './rate-grid.ts'
+import {
+  elongationsAt,
+  rateBelief,
+  wearKmToReach,
+  type ChainPast,
+  type RateBelief,
+  type WearObservation,
+} from './rate-grid.ts'
 import { quantile, weighted } from './weighted.ts'
 
 /** Everything a forecast depends on: plain data, so that it can go to a worker and be the key of a cache. */
@@ -56,7 +63,7 @@ function intervalOf(values: ArrayLike<number>, weights: ArrayLike<number>): Inte
 function daysInterval(km: Float64Array, weight: Float64Array, plan: RidingPlan): Interval | undefined {
   if (plan.weeklyKm <= 0) return undefined
   // Nodes and weights of five-point Gauss-Hermite quadrature for a standard normal (Abramowitz & Stegun 25.10).
-  const nodes = [-2.856970, -1.355626, 0, 1.355626, 2.856970]
+  const nodes = [-2.85697, -1.355626, 0, 1.355626, 2.85697]
   const shares = [0.011257, 0.222076, 0.533333, 0.222076, 0.011257]
   const logSd = Math.sqrt(Math.log(1 + plan.weeklySpread ** 2))
   const days = new Float64Array(km.length * nodes.length)

@@ -1,5 +1,12 @@
 import { INSTRUMENTS } from '../measure/instruments.ts'
-import { biasNodes, evidenceOf, logBetween, logSumExp, logValuesMarginal, type Evidence } from '../measure/likelihood.ts'
+import {
+  biasNodes,
+  evidenceOf,
+  logBetween,
+  logSumExp,
+  logValuesMarginal,
+  type Evidence,
+} from '../measure/likelihood.ts'
 import type { Instrument, Reading } from '../measure/reading.ts'
 
 /** A reading and the wear-kilometres the chain had gathered when it was taken. */

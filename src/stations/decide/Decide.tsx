@@ -44,7 +44,9 @@ export default function Decide() {
         detail={
           answer && measured
             ? `The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
-                advice.confidence === undefined ? sayNextLook(answer, units, now) : `That this is right: ${sayChance(advice.confidence)}.`
+                advice.confidence === undefined
+                  ? sayNextLook(answer, units, now)
+                  : `That this is right: ${sayChance(advice.confidence)}.`
               }`
             : undefined
         }
@@ -67,14 +69,18 @@ export default function Decide() {
         <Section title="Why, in this order">
           <ol className="flex flex-col">
             {advice.reasons.map((reason, i) => (
-              <li key={i} className="grid grid-cols-[2rem_1fr] border-b border-hairline py-2.5 leading-snug first:border-t">
+              <li
+                key={i}
+                className="grid grid-cols-[2rem_1fr] border-b border-hairline py-2.5 leading-snug first:border-t"
+              >
                 <span className="font-mono text-sm text-steel">{i + 1}</span>
                 {sayReason(reason, units)}
               </li>
             ))}
           </ol>
           <p className="mt-4 text-[0.95rem] text-steel">
-            What would change this: {measured ? 'a reading with a second instrument' : 'a first reading'}, or another{' '}
+            What would change this: {measured ? 'a reading with a second instrument' : 'a first reading'}, or
+            another{' '}
             <Link to="/gauge" className="underline underline-offset-4">
               limit
             </Link>

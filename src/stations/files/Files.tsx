@@ -64,7 +64,12 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
         }}
         className="flex flex-col gap-4"
       >
-        <TextField label="Type wipe to go on" value={typed} onChange={(event) => setTyped(event.target.value)} fault={fault} />
+        <TextField
+          label="Type wipe to go on"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          fault={fault}
+        />
         <Button look="harm" type="submit" className="self-start">
           Wipe the log
         </Button>
@@ -112,7 +117,11 @@ export default function Files() {
   const { said, take } = useBackupIn()
   const [wiping, setWiping] = useState(false)
   const picker = useRef<HTMLInputElement>(null)
-  const save = () => saveText(`jolt-mile-${world === 'demo' ? 'demo-' : ''}${now.slice(0, 10)}.json`, writeBackup(entries, now))
+  const save = () =>
+    saveText(
+      `jolt-mile-${world === 'demo' ? 'demo-' : ''}${now.slice(0, 10)}.json`,
+      writeBackup(entries, now),
+    )
   return (
     <div className="flex flex-col gap-8">
       <Answer
@@ -126,7 +135,10 @@ export default function Files() {
         The log holds {sayCount(entries.length, 'entry', 'entries')}.
       </Answer>
       <div className="grid grid-cols-2 gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section title="Bring in a backup" note="What it holds and this log does not is added. Nothing here is changed or taken away.">
+        <Section
+          title="Bring in a backup"
+          note="What it holds and this log does not is added. Nothing here is changed or taken away."
+        >
           <Button onClick={() => picker.current?.click()}>Choose a backup</Button>
           <input
             ref={picker}

@@ -46,7 +46,12 @@ export function Evidence({ report, chain, answer }: Props) {
   const { ring, cog } = measuringGear(report)
   return (
     <div className="grid grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] items-center gap-10 max-lg:grid-cols-1 max-lg:gap-4">
-      <ChainLoopDrawing links={spec.type === 'chain' ? spec.links : 114} ring={ring} cog={cog} places={placesOf(look)} />
+      <ChainLoopDrawing
+        links={spec.type === 'chain' ? spec.links : 114}
+        ring={ring}
+        cog={cog}
+        places={placesOf(look)}
+      />
       <div className="min-w-0">
         {answer ? (
           <>

@@ -19,11 +19,21 @@ export default function Gauge() {
   const units = useUnits()
   const report = useBikeReport(useBikeId(garage))
   const { answer, fault } = useForecast(report?.chain?.question)
-  if (!report) return <NoBike what="Add one, and then measure its chain here: with a rule, a drop-in gauge or a caliper." />
+  if (!report)
+    return (
+      <NoBike what="Add one, and then measure its chain here: with a rule, a drop-in gauge or a caliper." />
+    )
   const { chain } = report
   if (!chain)
     return (
-      <Answer word="unsure" action={<Link to="/shelf#chain" className={buttonLook('next')}>Fit a chain</Link>}>
+      <Answer
+        word="unsure"
+        action={
+          <Link to="/shelf#chain" className={buttonLook('next')}>
+            Fit a chain
+          </Link>
+        }
+      >
         {verdictSentence(report, undefined, units)}
       </Answer>
     )

@@ -18,7 +18,10 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
     cogMaterial: cassette?.type === 'cassette' ? cassette.material : ('steel' as const),
   }
   const pick = (school: School) =>
-    void record([{ kind: 'limit', at: now, bike: entry.bike, school }], `${entry.name} now goes by the ${school} limit.`)
+    void record(
+      [{ kind: 'limit', at: now, bike: entry.bike, school }],
+      `${entry.name} now goes by the ${school} limit.`,
+    )
   return (
     <div className="flex flex-wrap items-center gap-x-8 gap-y-3">
       <Choice
@@ -32,7 +35,8 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
         }))}
       />
       <p className="max-w-[34rem] text-[0.95rem] text-steel">
-        {sayLimit(report.limit.percent)} %: {report.limit.reason}. The maker’s own limit comes first where there is one.
+        {sayLimit(report.limit.percent)} %: {report.limit.reason}. The maker’s own limit comes first where
+        there is one.
       </p>
     </div>
   )

@@ -36,7 +36,9 @@ function Row({ state }: { readonly state: ReadingState }) {
           {read}
           {entry.reading.slack ? ', slack' : ''}
         </span>
-        <span className="text-sm text-steel max-sm:hidden">{entry.place === undefined ? '' : `link ${entry.place}`}</span>
+        <span className="text-sm text-steel max-sm:hidden">
+          {entry.place === undefined ? '' : `link ${entry.place}`}
+        </span>
         <span className="text-right whitespace-nowrap">
           {used ? meaning.value : 'left out'}{' '}
           <span className="block text-sm text-steel">{used ? meaning.spread : ''}</span>
@@ -59,7 +61,10 @@ export function ReadingList({ chain }: { readonly chain: ChainReport }) {
     return [...byDay]
   }, [chain.readings])
   return (
-    <Section title="Readings" {...(days.length > 0 && { note: 'Untick one to leave it out; tick it to put it back.' })}>
+    <Section
+      title="Readings"
+      {...(days.length > 0 && { note: 'Untick one to leave it out; tick it to put it back.' })}
+    >
       {days.length === 0 && <p className="text-steel">None yet.</p>}
       {days.map(([day, states]) => {
         const first = states[0]

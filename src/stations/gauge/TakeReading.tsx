@@ -23,7 +23,10 @@ const SIDES: readonly { readonly value: LimitResult; readonly label: string }[] 
 ]
 
 function GaugeSides({ form }: { readonly form: Form }) {
-  const [low, high, lowMark, highMark] = useWatch({ control: form.control, name: ['low', 'high', 'lowMark', 'highMark'] })
+  const [low, high, lowMark, highMark] = useWatch({
+    control: form.control,
+    name: ['low', 'high', 'lowMark', 'highMark'],
+  })
   const { errors } = form.formState
   return (
     <div className="flex flex-col gap-4">
@@ -37,7 +40,10 @@ function GaugeSides({ form }: { readonly form: Form }) {
         }}
         options={['0.5 0.75', '0.5 1', '0.75 1'].map((value) => ({
           value,
-          label: value.split(' ').map((mark) => sayLimit(Number(mark))).join(' and '),
+          label: value
+            .split(' ')
+            .map((mark) => sayLimit(Number(mark)))
+            .join(' and '),
         }))}
       />
       <Choice
@@ -73,7 +79,12 @@ function Lengths({ form, units }: { readonly form: Form; readonly units: Units }
     <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
       <TextField label="Pitches" {...field('pitches')} />
       {tool === 'rule' ? (
-        <TextField label={`Length, ${unit}`} hint={`new: ${fresh}`} className="col-span-2 max-sm:col-span-1" {...field('length')} />
+        <TextField
+          label={`Length, ${unit}`}
+          hint={`new: ${fresh}`}
+          className="col-span-2 max-sm:col-span-1"
+          {...field('length')}
+        />
       ) : (
         <>
           <TextField label={`Inside, ${unit}`} hint="rollers pushed apart" {...field('inside')} />
@@ -86,9 +97,12 @@ function Lengths({ form, units }: { readonly form: Form; readonly units: Units }
 
 const HOW: Readonly<Record<TakeDraft['tool'], string>> = {
   rule: 'Lay the rule along the taut chain, its end on the edge of one pin, and read the same edge of the pin 24 pitches on: 12 inches on a new chain, 1/16 over is about 0.5 %.',
-  'two-contact-limit': 'Let the gauge fall in by its own weight. It spreads the rollers, so it also sees their play: it reads about 0.1 high.',
-  'three-contact-limit': 'Seat the hook first, then see whether the tip drops. It pushes both rollers the same way and sees pitch only.',
-  'caliper-pair': 'Over the same rollers: once with the jaws inside, pushing them apart, once outside, pushing them together.',
+  'two-contact-limit':
+    'Let the gauge fall in by its own weight. It spreads the rollers, so it also sees their play: it reads about 0.1 high.',
+  'three-contact-limit':
+    'Seat the hook first, then see whether the tip drops. It pushes both rollers the same way and sees pitch only.',
+  'caliper-pair':
+    'Over the same rollers: once with the jaws inside, pushing them apart, once outside, pushing them together.',
 }
 
 function usePlaces(chain: ChainReport, now: string): number[] {
@@ -122,11 +136,16 @@ export function TakeReading({ report, chain }: Props) {
     },
   })
   const [tool, run] = useWatch({ control: form.control, name: ['tool', 'run'] })
-  const ring = Math.max(...report.sprockets.filter(({ role }) => role === 'ring').map(({ teeth }) => teeth), 0) || 40
+  const ring =
+    Math.max(...report.sprockets.filter(({ role }) => role === 'ring').map(({ teeth }) => teeth), 0) || 40
   const { errors } = form.formState
 
   const save = async (draft: TakeDraft) => {
-    const dayFault = faultOfDay(draft.day, now) ?? (draft.day < dayOf(chain.fittedAt) ? `The chain was fitted on ${dayOf(chain.fittedAt)}: that day is before it.` : undefined)
+    const dayFault =
+      faultOfDay(draft.day, now) ??
+      (draft.day < dayOf(chain.fittedAt)
+        ? `The chain was fitted on ${dayOf(chain.fittedAt)}: that day is before it.`
+        : undefined)
     if (dayFault) return form.setError('day', { message: dayFault }, { shouldFocus: true })
     const result = readingsOf(draft, units, links)
     if (!result.ok) return form.setError(result.field, { message: result.fault }, { shouldFocus: true })
@@ -149,7 +168,11 @@ export function TakeReading({ report, chain }: Props) {
       <h2 id="take-title" className="text-[1.05rem] font-semibold">
         Take a reading
       </h2>
-      <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate className="mt-3 flex flex-col gap-4">
+      <form
+        onSubmit={(event) => void form.handleSubmit(save)(event)}
+        noValidate
+        className="mt-3 flex flex-col gap-4"
+      >
         <Choice
           legend="With"
           value={tool}
@@ -160,7 +183,11 @@ export function TakeReading({ report, chain }: Props) {
           options={TOOLS.map((value) => ({ value, label: SHORT_INSTRUMENT[value] }))}
         />
         <p className="text-sm text-steel">{HOW[tool]}</p>
-        {tool === 'rule' || tool === 'caliper-pair' ? <Lengths form={form} units={units} /> : <GaugeSides form={form} />}
+        {tool === 'rule' || tool === 'caliper-pair' ? (
+          <Lengths form={form} units={units} />
+        ) : (
+          <GaugeSides form={form} />
+        )}
         <div className="grid grid-cols-2 gap-3">
           <TextField
             label="Links from the joining link"
@@ -169,7 +196,13 @@ export function TakeReading({ report, chain }: Props) {
             fault={errors.place?.message}
             {...form.register('place')}
           />
-          <TextField label="Day" type="date" max={dayOf(now)} fault={errors.day?.message} {...form.register('day')} />
+          <TextField
+            label="Day"
+            type="date"
+            max={dayOf(now)}
+            fault={errors.day?.message}
+            {...form.register('day')}
+          />
         </div>
         <Choice
           legend="The run you read"
@@ -180,7 +213,9 @@ export function TakeReading({ report, chain }: Props) {
             { value: 'slack', label: 'slack' },
           ]}
         />
-        <p className="text-sm text-steel">Keep fingers and loose sleeves out of a turning cassette. Stay off the joining link.</p>
+        <p className="text-sm text-steel">
+          Keep fingers and loose sleeves out of a turning cassette. Stay off the joining link.
+        </p>
         <Button look="firm" type="submit" className="self-start">
           Save the reading
         </Button>

@@ -23,26 +23,45 @@ const RESULTS = ['clear', 'starts', 'drops', 'not-in'] as const
 
 /** The draft of a reading as the form holds it; lengths in the units shown. */
 export const takeSchema = object({
-  tool: string().oneOf([...TOOLS]).required(),
+  tool: string()
+    .oneOf([...TOOLS])
+    .required(),
   day: string().required(),
-  pitches: figure('the pitches').integer('Count whole pitches.').min(1, 'Count at least one.').max(200, 'That is more than a chain has.').required('Count the pitches.'),
-  length: figure('the length').positive('A length is more than nothing.').when('tool', {
-    is: 'rule',
-    then: (schema) => schema.required('Read the length off the rule.'),
-  }),
-  inside: figure('the inside length').positive('A length is more than nothing.').when('tool', {
-    is: 'caliper-pair',
-    then: (schema) => schema.required('Measure between the rollers.'),
-  }),
-  outside: figure('the outside length').positive('A length is more than nothing.').when('tool', {
-    is: 'caliper-pair',
-    then: (schema) => schema.required('Measure over the rollers.'),
-  }),
-  low: string().oneOf([...RESULTS]).optional(),
-  high: string().oneOf([...RESULTS]).optional(),
+  pitches: figure('the pitches')
+    .integer('Count whole pitches.')
+    .min(1, 'Count at least one.')
+    .max(200, 'That is more than a chain has.')
+    .required('Count the pitches.'),
+  length: figure('the length')
+    .positive('A length is more than nothing.')
+    .when('tool', {
+      is: 'rule',
+      then: (schema) => schema.required('Read the length off the rule.'),
+    }),
+  inside: figure('the inside length')
+    .positive('A length is more than nothing.')
+    .when('tool', {
+      is: 'caliper-pair',
+      then: (schema) => schema.required('Measure between the rollers.'),
+    }),
+  outside: figure('the outside length')
+    .positive('A length is more than nothing.')
+    .when('tool', {
+      is: 'caliper-pair',
+      then: (schema) => schema.required('Measure over the rollers.'),
+    }),
+  low: string()
+    .oneOf([...RESULTS])
+    .optional(),
+  high: string()
+    .oneOf([...RESULTS])
+    .optional(),
   lowMark: number().required(),
   highMark: number().required(),
-  place: figure('the links').integer('Count whole links.').min(1, 'The joining link itself is not read: start at link 1.').optional(),
+  place: figure('the links')
+    .integer('Count whole links.')
+    .min(1, 'The joining link itself is not read: start at link 1.')
+    .optional(),
   run: string().oneOf(['tight', 'slack']).required(),
 })
 export type TakeDraft = InferType<typeof takeSchema>
@@ -68,7 +87,11 @@ function limitReadings(draft: TakeDraft, instrument: LimitInstrument, slack: { s
   const { low, high, lowMark, highMark } = draft
   if (!low && !high) return { ok: false, field: 'low', fault: 'Say what at least one side did.' }
   if (high === 'drops' && low && low !== 'drops')
-    return { ok: false, field: 'high', fault: `The ${highMark} side drops but the ${lowMark} side does not: read both again.` }
+    return {
+      ok: false,
+      field: 'high',
+      fault: `The ${highMark} side drops but the ${lowMark} side does not: read both again.`,
+    }
   const side = (limit: number, result: LimitResult | undefined): Reading[] =>
     result ? [{ instrument, limit, result, ...slack }] : []
   return { ok: true, readings: [...side(lowMark, low), ...side(highMark, high)] }
@@ -77,7 +100,11 @@ function limitReadings(draft: TakeDraft, instrument: LimitInstrument, slack: { s
 /** Makes readings of a draft that passed the schema, or says which field cannot be and why. */
 export function readingsOf(draft: TakeDraft, units: Units, links: number): TakeResult {
   if (draft.place !== undefined && draft.place >= links)
-    return { ok: false, field: 'place', fault: `The chain has ${links} links: count again from the joining link.` }
+    return {
+      ok: false,
+      field: 'place',
+      fault: `The chain has ${links} links: count again from the joining link.`,
+    }
   const slack = draft.run === 'slack' ? ({ slack: true } as const) : {}
   switch (draft.tool) {
     case 'rule': {
@@ -85,16 +112,30 @@ export function readingsOf(draft: TakeDraft, units: Units, links: number): TakeR
       const elongation = elongationFromLength(draft.pitches, lengthMm)
       const fault = faultOfElongation(elongation, lengthMm, draft.pitches)
       if (fault) return { ok: false, field: 'length', fault }
-      return { ok: true, elongation, readings: [{ instrument: 'rule', pitches: draft.pitches, lengthMm, ...slack }] }
+      return {
+        ok: true,
+        elongation,
+        readings: [{ instrument: 'rule', pitches: draft.pitches, lengthMm, ...slack }],
+      }
     }
     case 'caliper-pair': {
       const [insideMm, outsideMm] = [mmOf(draft.inside ?? 0, units), mmOf(draft.outside ?? 0, units)]
       if (insideMm >= outsideMm)
-        return { ok: false, field: 'inside', fault: 'The inside is not less than the outside: are the two swapped?' }
+        return {
+          ok: false,
+          field: 'inside',
+          fault: 'The inside is not less than the outside: are the two swapped?',
+        }
       const { elongation } = elongationFromCaliper(draft.pitches, insideMm, outsideMm)
       const fault = faultOfElongation(elongation, (insideMm + outsideMm) / 2, draft.pitches)
       if (fault) return { ok: false, field: 'outside', fault }
-      const reading: Reading = { instrument: 'caliper-pair', pitches: draft.pitches, insideMm, outsideMm, ...slack }
+      const reading: Reading = {
+        instrument: 'caliper-pair',
+        pitches: draft.pitches,
+        insideMm,
+        outsideMm,
+        ...slack,
+      }
       return { ok: true, elongation, readings: [reading] }
     }
     case 'two-contact-limit':
@@ -106,5 +147,7 @@ export function readingsOf(draft: TakeDraft, units: Units, links: number): TakeR
 /** The next of three places round the chain, well away from the joining link. */
 export function nextPlace(links: number, read: readonly number[]): number {
   const thirds = [1, 3, 5].map((sixth) => Math.round((links * sixth) / 6))
-  return thirds.find((place) => !read.some((other) => Math.abs(other - place) < links / 12)) ?? thirds[0] ?? 20
+  return (
+    thirds.find((place) => !read.some((other) => Math.abs(other - place) < links / 12)) ?? thirds[0] ?? 20
+  )
 }

@@ -60,7 +60,13 @@ function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File[]) => 
   )
 }
 
-function Faults({ files, title }: { readonly files: readonly { file: string; fault: string }[]; readonly title: string }) {
+function Faults({
+  files,
+  title,
+}: {
+  readonly files: readonly { file: string; fault: string }[]
+  readonly title: string
+}) {
   if (files.length === 0) return null
   return (
     <div>
@@ -128,7 +134,13 @@ function Review({ report, batch, onDone }: ReviewProps) {
       <div className="flex flex-wrap items-end gap-3">
         {batch.fresh.length > 0 ? (
           <>
-            <SelectField label="Ridden in" options={CONDITION_NAMES} value={condition} onPick={setCondition} className="min-w-52" />
+            <SelectField
+              label="Ridden in"
+              options={CONDITION_NAMES}
+              value={condition}
+              onPick={setCondition}
+              className="min-w-52"
+            />
             <Button look="firm" onClick={() => void add()}>
               Add {sayCount(batch.fresh.length, 'ride')}, {sayKm(km, units)}
             </Button>
@@ -159,11 +171,19 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
           : { at: 'review', batch: sortBatch(result, knownPrints(entries)) },
       )
     reading.result.then(finish, () =>
-      setStep({ at: 'idle', said: 'The files could not be read. Nothing was added; try them again, fewer at once.' }),
+      setStep({
+        at: 'idle',
+        said: 'The files could not be read. Nothing was added; try them again, fewer at once.',
+      }),
     )
   }
   return (
-    <section id="add" tabIndex={-1} aria-labelledby="add-title" className="flex scroll-mt-4 flex-col gap-4 outline-none">
+    <section
+      id="add"
+      tabIndex={-1}
+      aria-labelledby="add-title"
+      className="flex scroll-mt-4 flex-col gap-4 outline-none"
+    >
       <h2 id="add-title" className="text-[1.05rem] font-semibold">
         Add rides to {report.bike.entry.name}
       </h2>

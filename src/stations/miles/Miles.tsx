@@ -37,21 +37,35 @@ function sayRecent(report: BikeReport, units: Units): string {
   return `${sayKm(report.lastFourWeeksKm, units)} in the last four weeks; about ${sayAboutKm(weekly, units)} a week lately.`
 }
 
-function Forecast({ report, answer }: { readonly report: BikeReport; readonly answer: WearAnswer | undefined }) {
+function Forecast({
+  report,
+  answer,
+}: {
+  readonly report: BikeReport
+  readonly answer: WearAnswer | undefined
+}) {
   const { now } = useOpenLog()
   const { chain } = report
   if (!chain) return null
   const measured = chain.lastReadingAt !== undefined
   return (
     <Section
-      title={measured ? 'What the distance has done to the chain' : 'What the distance has probably done to the chain'}
+      title={
+        measured
+          ? 'What the distance has done to the chain'
+          : 'What the distance has probably done to the chain'
+      }
       note={
         measured
           ? answer && sayLimitDates(answer, now)
           : 'A guess from bikes in general, since nobody has measured this chain.'
       }
     >
-      {answer ? <ElongationChart chain={chain} answer={answer} limit={report.limit} /> : <p className="h-72 text-steel">Working it out…</p>}
+      {answer ? (
+        <ElongationChart chain={chain} answer={answer} limit={report.limit} />
+      ) : (
+        <p className="h-72 text-steel">Working it out…</p>
+      )}
     </Section>
   )
 }
@@ -79,7 +93,10 @@ export default function Miles() {
               Add rides
             </a>
             <p className="text-[0.95rem] text-steel max-md:hidden">
-              or <Link to="/gauge#take" className="underline underline-offset-4">measure it</Link>
+              or{' '}
+              <Link to="/gauge#take" className="underline underline-offset-4">
+                measure it
+              </Link>
             </p>
           </>
         }

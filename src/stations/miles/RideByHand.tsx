@@ -20,7 +20,9 @@ const schema = object({
     .positive('A ride is longer than nothing.')
     .max(2000, 'That is more than anyone rides in a day: check the figure.')
     .required('Give the distance.'),
-  condition: string().oneOf([...CONDITIONS]).required(),
+  condition: string()
+    .oneOf([...CONDITIONS])
+    .required(),
 })
 
 /** One ride without a file: day, distance, what it was ridden in. */
@@ -54,14 +56,25 @@ export function RideByHand({ report }: { readonly report: BikeReport }) {
         One by hand
       </h3>
       <div className="grid grid-cols-[1fr_7rem_1.2fr] gap-3 max-sm:grid-cols-2">
-        <TextField label="Day" type="date" max={dayOf(now)} fault={errors.day?.message} {...form.register('day')} />
+        <TextField
+          label="Day"
+          type="date"
+          max={dayOf(now)}
+          fault={errors.day?.message}
+          {...form.register('day')}
+        />
         <TextField
           label={units === 'metric' ? 'Distance, km' : 'Distance, miles'}
           inputMode="decimal"
           fault={errors.distance?.message}
           {...form.register('distance')}
         />
-        <SelectField label="Ridden in" options={CONDITION_NAMES} {...form.register('condition')} className="max-sm:col-span-2" />
+        <SelectField
+          label="Ridden in"
+          options={CONDITION_NAMES}
+          {...form.register('condition')}
+          className="max-sm:col-span-2"
+        />
       </div>
       <Button type="submit" className="self-start">
         Add the ride

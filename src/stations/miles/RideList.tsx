@@ -29,14 +29,27 @@ export function RideList({ rides }: { readonly rides: readonly RideEntry[] }) {
   const remove = async (ride: RideEntry) => {
     const written = await withdraw([ride.id])
     const [taken] = written ?? []
-    if (taken) tell(`Ride of ${sayDay(ride.at, now)} taken out.`, { label: 'Put back', run: () => void withdraw([taken.id]) })
+    if (taken)
+      tell(`Ride of ${sayDay(ride.at, now)} taken out.`, {
+        label: 'Put back',
+        run: () => void withdraw([taken.id]),
+      })
   }
   return (
-    <Section title="Rides" note={rides.length === 0 ? undefined : `${sayCount(rides.length, 'ride')}, newest first.`}>
+    <Section
+      title="Rides"
+      note={rides.length === 0 ? undefined : `${sayCount(rides.length, 'ride')}, newest first.`}
+    >
       {rides.length === 0 ? (
         <p className="text-steel">None yet. Drop recorded rides in, or add one by hand.</p>
       ) : (
-        <div ref={box} className="h-96 overflow-y-auto border-y border-hairline" role="region" aria-label="Rides" tabIndex={0}>
+        <div
+          ref={box}
+          className="h-96 overflow-y-auto border-y border-hairline"
+          role="region"
+          aria-label="Rides"
+          tabIndex={0}
+        >
           <ul className="relative" style={{ height: rows.getTotalSize() }}>
             {rows.getVirtualItems().map(({ index, start }) => {
               const ride = newest[index]
@@ -49,8 +62,8 @@ export function RideList({ rides }: { readonly rides: readonly RideEntry[] }) {
                   className="absolute inset-x-0 flex items-center gap-3 border-b border-hairline/70 pr-2 text-[0.95rem]"
                   style={{ top: start, height: ROW_PX }}
                 >
-                  <span className="w-36 shrink-0">{sayDay(ride.at, now)}</span>
-                  <span className="w-20 shrink-0 text-right">{sayKm(ride.km, units)}</span>
+                  <span className="w-36 shrink-0 max-sm:w-28">{sayDay(ride.at, now)}</span>
+                  <span className="w-20 shrink-0 text-right max-sm:w-14">{sayKm(ride.km, units)}</span>
                   <span className="min-w-0 flex-1 truncate pl-3 text-steel">
                     {CONDITION_NAMES[ride.condition]}
                     {ride.source ? `, ${ride.source.file}` : ''}

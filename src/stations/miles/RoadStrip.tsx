@@ -21,7 +21,13 @@ function Textures() {
   return (
     <defs>
       {CONDITIONS.map((condition) => (
-        <pattern key={condition} id={`road-${condition}`} width="12" height="12" patternUnits="userSpaceOnUse">
+        <pattern
+          key={condition}
+          id={`road-${condition}`}
+          width="12"
+          height="12"
+          patternUnits="userSpaceOnUse"
+        >
           <rect width="12" height="12" fill={TEXTURES[condition].fill} />
           <path
             d={TEXTURES[condition].marks}
@@ -45,9 +51,7 @@ interface Stretch {
 function stretches(rides: readonly RideEntry[]): Stretch[] {
   const km = new Map<Condition, number>()
   for (const ride of rides) km.set(ride.condition, (km.get(ride.condition) ?? 0) + ride.km)
-  return [...km]
-    .map(([condition, distance]) => ({ condition, km: distance }))
-    .sort((a, b) => b.km - a.km)
+  return [...km].map(([condition, distance]) => ({ condition, km: distance })).sort((a, b) => b.km - a.km)
 }
 
 /** What this chain was ridden in: the road under it, by distance. */
@@ -58,12 +62,17 @@ export function RoadStrip({ rides }: { readonly rides: readonly RideEntry[] }) {
   if (total === 0) return null
   let x = 0
   return (
-    <Section title="The road under this chain" note="A kilometre in winter salt wears a chain like about three on a dry road; that is a guess until your own readings correct it.">
+    <Section
+      title="The road under this chain"
+      note="A kilometre in winter salt wears a chain like about three on a dry road; that is a guess until your own readings correct it."
+    >
       <svg
         viewBox="0 0 1000 34"
         preserveAspectRatio="none"
         role="img"
-        aria-label={roads.map(({ condition, km }) => `${CONDITION_NAMES[condition]} ${sayKm(km, units)}`).join(', ')}
+        aria-label={roads
+          .map(({ condition, km }) => `${CONDITION_NAMES[condition]} ${sayKm(km, units)}`)
+          .join(', ')}
         className="h-8 w-full"
       >
         <Textures />
@@ -71,7 +80,19 @@ export function RoadStrip({ rides }: { readonly rides: readonly RideEntry[] }) {
           const width = (1000 * km) / total
           const left = x
           x += width
-          return <rect key={condition} x={left} y={0} width={Math.max(1, width - 2)} height={34} fill={`url(#road-${condition})`} stroke="var(--steel)" strokeWidth={0.75} vectorEffect="non-scaling-stroke" />
+          return (
+            <rect
+              key={condition}
+              x={left}
+              y={0}
+              width={Math.max(1, width - 2)}
+              height={34}
+              fill={`url(#road-${condition})`}
+              stroke="var(--steel)"
+              strokeWidth={0.75}
+              vectorEffect="non-scaling-stroke"
+            />
+          )
         })}
       </svg>
       <ul className="mt-2 flex flex-wrap gap-x-8 gap-y-1 text-[0.95rem]">

@@ -7,7 +7,14 @@ import { dayOf, faultOfDay } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { bikeChosen, useSend } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES, MOTOR_NAMES, SHIFTING_NAMES, STORAGE_NAMES } from '../../ui/words/names.ts'
-import { bikeEntries, bikeSchema, changedBike, factsSchema, type BikeDraft, type BikeFacts } from './bike-form.ts'
+import {
+  bikeEntries,
+  bikeSchema,
+  changedBike,
+  factsSchema,
+  type BikeDraft,
+  type BikeFacts,
+} from './bike-form.ts'
 
 const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
 const PASTS = { new: 'fitted new', unknown: 'of unknown past' }
@@ -21,7 +28,12 @@ function FactFields({ register, errors }: FactFieldsProps) {
   return (
     <>
       <TextField label="Name" fault={errors.name?.message} {...register('name')} />
-      <TextField label="What it is" placeholder="steel commuter, 1 x 11" fault={errors.note?.message} {...register('note')} />
+      <TextField
+        label="What it is"
+        placeholder="steel commuter, 1 x 11"
+        fault={errors.note?.message}
+        {...register('note')}
+      />
       <SelectField label="Shifting" options={SHIFTING_NAMES} {...register('shifting')} />
       <SelectField label="Motor" options={MOTOR_NAMES} {...register('motor')} />
       <SelectField label="Mostly ridden in" options={CONDITION_NAMES} {...register('usual')} />
@@ -65,13 +77,34 @@ export function NewBikeForm({ onDone }: Props) {
     onDone()
   }
   return (
-    <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate className="flex flex-col gap-4">
+    <form
+      onSubmit={(event) => void form.handleSubmit(save)(event)}
+      noValidate
+      className="flex flex-col gap-4"
+    >
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <FactFields register={form.register as unknown as UseFormRegister<BikeFacts>} errors={errors} />
-        <TextField label="Teeth on the rings" placeholder="40, or 36 52" inputMode="numeric" fault={errors.rings?.message} {...form.register('rings')} />
-        <TextField label="Teeth on the cogs" placeholder="11 13 15 17 19 21 24" inputMode="numeric" fault={errors.cogs?.message} {...form.register('cogs')} />
+        <TextField
+          label="Teeth on the rings"
+          placeholder="40, or 36 52"
+          inputMode="numeric"
+          fault={errors.rings?.message}
+          {...form.register('rings')}
+        />
+        <TextField
+          label="Teeth on the cogs"
+          placeholder="11 13 15 17 19 21 24"
+          inputMode="numeric"
+          fault={errors.cogs?.message}
+          {...form.register('cogs')}
+        />
         <SelectField label="Cogs of" options={MATERIALS} {...form.register('material')} />
-        <TextField label="Links in the chain" inputMode="numeric" fault={errors.links?.message} {...form.register('links')} />
+        <TextField
+          label="Links in the chain"
+          inputMode="numeric"
+          fault={errors.links?.message}
+          {...form.register('links')}
+        />
         <SelectField label="The chain on it" options={PASTS} {...form.register('past')} />
         <TextField
           label="On it since"
@@ -101,7 +134,11 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
     if (await record([changedBike(entry, changed)], `${changed.name} is changed.`)) onDone()
   }
   return (
-    <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate className="flex flex-col gap-4">
+    <form
+      onSubmit={(event) => void form.handleSubmit(save)(event)}
+      noValidate
+      className="flex flex-col gap-4"
+    >
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <FactFields register={form.register} errors={form.formState.errors} />
       </div>

@@ -16,7 +16,10 @@ import { useForecast } from '../../workers/use-forecasts.ts'
 function chainsOnShelf(parts: ReadonlyMap<string, PartState>, speeds: number): PartState[] {
   return [...parts.values()].filter(
     (part) =>
-      part.entry.spec.type === 'chain' && part.entry.spec.speeds === speeds && !part.retired && !openFitting(part),
+      part.entry.spec.type === 'chain' &&
+      part.entry.spec.speeds === speeds &&
+      !part.retired &&
+      !openFitting(part),
   )
 }
 
@@ -39,13 +42,19 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
     const count = Number(links)
     const wrong =
       faultOfDay(day, now) ??
-      (report.chain && day < dayOf(report.chain.fittedAt) ? `The chain on it was fitted on ${dayOf(report.chain.fittedAt)}: that day is before it.` : undefined) ??
-      (which === 'new' && !(Number.isInteger(count) && count >= 40 && count <= 300) ? 'Count the links: a whole number from 40 to 300.' : undefined)
+      (report.chain && day < dayOf(report.chain.fittedAt)
+        ? `The chain on it was fitted on ${dayOf(report.chain.fittedAt)}: that day is before it.`
+        : undefined) ??
+      (which === 'new' && !(Number.isInteger(count) && count >= 40 && count <= 300)
+        ? 'Count the links: a whole number from 40 to 300.'
+        : undefined)
     setFault(wrong)
     if (wrong) return
     const at = momentOf(day, now)
     const part = which === 'new' ? crypto.randomUUID() : which
-    const number = [...garage.parts.values()].filter((held) => held.entry.spec.type === 'chain' && held.fittings.some(({ bike }) => bike === entry.bike)).length
+    const number = [...garage.parts.values()].filter(
+      (held) => held.entry.spec.type === 'chain' && held.fittings.some(({ bike }) => bike === entry.bike),
+    ).length
     const drafts: EntryDraft[] = [
       ...(old ? [{ kind: 'remove', at, part: old.entry.part, to: oldTo } as const] : []),
       ...(which === 'new'
@@ -64,7 +73,12 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
     await record(drafts, `${entry.name} has another chain.`)
   }
   return (
-    <section id="chain" tabIndex={-1} aria-labelledby="chain-title" className="flex scroll-mt-4 flex-col gap-4 outline-none">
+    <section
+      id="chain"
+      tabIndex={-1}
+      aria-labelledby="chain-title"
+      className="flex scroll-mt-4 flex-col gap-4 outline-none"
+    >
       <h2 id="chain-title" className="text-[1.05rem] font-semibold">
         Fit another chain to {entry.name}
       </h2>
@@ -76,12 +90,28 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
           label="Chain"
           value={which}
           onPick={setWhich}
-          options={{ new: 'a new one', ...Object.fromEntries(shelf.map((part) => [part.entry.part, `${part.entry.name}, from the shelf`])) }}
+          options={{
+            new: 'a new one',
+            ...Object.fromEntries(
+              shelf.map((part) => [part.entry.part, `${part.entry.name}, from the shelf`]),
+            ),
+          }}
         />
         {which === 'new' && (
-          <TextField label="Links" inputMode="numeric" value={links} onChange={(event) => setLinks(event.target.value)} />
+          <TextField
+            label="Links"
+            inputMode="numeric"
+            value={links}
+            onChange={(event) => setLinks(event.target.value)}
+          />
         )}
-        <TextField label="Day" type="date" max={dayOf(now)} value={day} onChange={(event) => setDay(event.target.value)} />
+        <TextField
+          label="Day"
+          type="date"
+          max={dayOf(now)}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+        />
       </div>
       {old && (
         <Choice
@@ -100,7 +130,8 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
         </p>
       )}
       <p className="text-sm text-steel">
-        Before you close it: same number of links, printed side out if it is directional, and past the cage’s tab on the right side. Joining links are for few uses.
+        Before you close it: same number of links, printed side out if it is directional, and past the cage’s
+        tab on the right side. Joining links are for few uses.
       </p>
       <Button look="firm" className="self-start" onClick={() => void save()}>
         Log the chain

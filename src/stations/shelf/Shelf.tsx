@@ -79,7 +79,9 @@ export default function Shelf() {
     (a, b) => order.indexOf(a.entry.spec.type) - order.indexOf(b.entry.spec.type),
   )
   const off = [...garage.parts.values()].filter(
-    (part) => !openFitting(part) && (part.fittings.length === 0 || part.fittings.some(({ bike }) => bike === entry.bike)),
+    (part) =>
+      !openFitting(part) &&
+      (part.fittings.length === 0 || part.fittings.some(({ bike }) => bike === entry.bike)),
   )
   const chain = report.chain && chainStory(garage, report.chain.part.entry.part)
   return (
@@ -98,7 +100,9 @@ export default function Shelf() {
         }
       >
         {entry.name}: {entry.note || 'a bike'}
-        {chain ? `, on ${report.chain?.part.entry.name.replace(/^Chain/, 'chain')} for ${sayKm(chain.km, units)}.` : ', without a chain in the log.'}
+        {chain
+          ? `, on ${report.chain?.part.entry.name.replace(/^Chain/, 'chain')} for ${sayKm(chain.km, units)}.`
+          : ', without a chain in the log.'}
       </Answer>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
         <div className="flex flex-col gap-8">

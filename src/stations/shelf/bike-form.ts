@@ -4,7 +4,8 @@ import type { BikeEntry, EntryDraft, IsoTime } from '../../core/log/entries.ts'
 import { dayOf, momentOf } from '../../ui/parts/day.ts'
 
 /** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
-export const teethOf = (text: string): number[] => (text.match(/\d+/g) ?? []).map(Number).sort((a, b) => a - b)
+export const teethOf = (text: string): number[] =>
+  (text.match(/\d+/g) ?? []).map(Number).sort((a, b) => a - b)
 
 const teeth = (what: string, most: number) =>
   string()
@@ -19,7 +20,9 @@ const facts = {
   note: string().trim().max(80, 'A few words are enough.').default(''),
   shifting: string().oneOf(['cable', 'electric', 'hub-gear', 'none']).required(),
   motor: string().oneOf(['none', 'hub', 'mid-drive']).required(),
-  usual: string().oneOf([...CONDITIONS]).required(),
+  usual: string()
+    .oneOf([...CONDITIONS])
+    .required(),
   kept: string().oneOf(['indoors', 'outdoors']).required(),
 }
 
@@ -50,10 +53,16 @@ const newId = (): string => crypto.randomUUID()
  * The entries that put a bike with its parts in the log: as of the day its chain was fitted, so that rides since
  * then are counted on it.
  */
-export function bikeEntries(draft: BikeDraft, now: IsoTime): { readonly bike: string; readonly entries: EntryDraft[] } {
+export function bikeEntries(
+  draft: BikeDraft,
+  now: IsoTime,
+): { readonly bike: string; readonly entries: EntryDraft[] } {
   const bike = newId()
   // The start of the day: a ride of that morning is already on the new chain.
-  const at = draft.since === dayOf(now) ? momentOf(draft.since, now) : new Date(`${draft.since}T00:00:00`).toISOString()
+  const at =
+    draft.since === dayOf(now)
+      ? momentOf(draft.since, now)
+      : new Date(`${draft.since}T00:00:00`).toISOString()
   const cogs = teethOf(draft.cogs)
   const { name, note, shifting, motor, usual, kept } = draft
   const entries: EntryDraft[] = [
@@ -65,8 +74,13 @@ export function bikeEntries(draft: BikeDraft, now: IsoTime): { readonly bike: st
   }
   const { material, links, past } = draft
   fit(past === 'new' ? 'Chain 1' : 'Chain as found', { type: 'chain', links, speeds: cogs.length, past })
-  fit(cogs.length === 1 ? `Cog ${cogs[0]}` : `Cassette ${cogs[0]} to ${cogs.at(-1)}`, { type: 'cassette', teeth: cogs, material })
-  for (const ring of teethOf(draft.rings)) fit(`Ring ${ring}`, { type: 'ring', teeth: ring, material: 'steel' })
+  fit(cogs.length === 1 ? `Cog ${cogs[0]}` : `Cassette ${cogs[0]} to ${cogs.at(-1)}`, {
+    type: 'cassette',
+    teeth: cogs,
+    material,
+  })
+  for (const ring of teethOf(draft.rings))
+    fit(`Ring ${ring}`, { type: 'ring', teeth: ring, material: 'steel' })
   if (shifting !== 'hub-gear' && shifting !== 'none' && cogs.length > 1) {
     fit('Guide pulley', { type: 'pulley', position: 'guide', teeth: 11 })
     fit('Tension pulley', { type: 'pulley', position: 'tension', teeth: 11 })

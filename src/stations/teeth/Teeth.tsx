@@ -13,7 +13,7 @@ import { Choice } from '../../ui/parts/fields.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useBikeId } from '../../ui/use-bike-id.ts'
-import { sayAgo, sayCount } from '../../ui/words/numbers.ts'
+import { sayAgo, sayCount, sayList } from '../../ui/words/numbers.ts'
 
 const WORDS: readonly WearWord[] = ['fresh', 'good', 'watch', 'swap', 'spent']
 
@@ -26,10 +26,8 @@ const LOOKS_LIKE: Readonly<Record<WearWord, string>> = {
   spent: 'hooked or pointed: a fresh chain will not run on it',
 }
 
-const nameOf = ({ role, teeth }: Sprocket): string => (role === 'cog' || role === 'ring' ? `${role} ${teeth}` : `${role}, ${teeth}`)
-
-const listed = (names: readonly string[]): string =>
-  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+const nameOf = ({ role, teeth }: Sprocket): string =>
+  role === 'cog' || role === 'ring' ? `${role} ${teeth}` : `${role}, ${teeth}`
 
 function sayTeeth(name: string, sprockets: readonly Sprocket[]): string {
   const looked = sprockets.filter((sprocket) => sprocket.look)
@@ -37,8 +35,13 @@ function sayTeeth(name: string, sprockets: readonly Sprocket[]): string {
   if (!worst) return `Nobody has looked at ${name}’s teeth yet.`
   const those = looked.filter(({ look }) => look?.word === worst)
   const cogs = those.filter(({ role }) => role === 'cog').map(({ teeth }) => String(teeth))
-  const others = those.filter(({ role }) => role !== 'cog').map((one) => (one.role === 'ring' ? nameOf(one) : one.role))
-  const names = listed([...(cogs.length > 0 ? [`${cogs.length > 1 ? 'cogs' : 'cog'} ${listed(cogs)}`] : []), ...others])
+  const others = those
+    .filter(({ role }) => role !== 'cog')
+    .map((one) => (one.role === 'ring' ? nameOf(one) : one.role))
+  const names = sayList([
+    ...(cogs.length > 0 ? [`${cogs.length > 1 ? 'cogs' : 'cog'} ${sayList(cogs)}`] : []),
+    ...others,
+  ])
   switch (worst) {
     case 'fresh':
     case 'good':
@@ -63,7 +66,15 @@ function LookRow({ sprocket, onChoose }: RowProps) {
   const pick = (word: WearWord) => {
     onChoose(sprocket)
     void record(
-      [{ kind: 'look', at: now, part: part.entry.part, word, ...(sprocket.role === 'cog' && { cog: sprocket.teeth }) }],
+      [
+        {
+          kind: 'look',
+          at: now,
+          part: part.entry.part,
+          word,
+          ...(sprocket.role === 'cog' && { cog: sprocket.teeth }),
+        },
+      ],
       `${nameOf(sprocket)}: ${word}.`,
     )
   }
@@ -73,7 +84,7 @@ function LookRow({ sprocket, onChoose }: RowProps) {
       onMouseEnter={() => onChoose(sprocket)}
       onFocus={() => onChoose(sprocket)}
     >
-      <div>
+      <div className="max-sm:flex max-sm:items-baseline max-sm:justify-between">
         <p className="font-semibold">{nameOf(sprocket)}</p>
         <p className="text-sm text-steel">{look ? sayAgo(look.at, now) : 'not looked at'}</p>
       </div>
@@ -83,7 +94,10 @@ function LookRow({ sprocket, onChoose }: RowProps) {
         dense
         value={look?.word}
         onPick={pick}
-        options={WORDS.map((word) => ({ value: word, label: <WearMark word={word} className="gap-1 text-sm" /> }))}
+        options={WORDS.map((word) => ({
+          value: word,
+          label: <WearMark word={word} className="gap-1 text-sm max-sm:flex-col-reverse" />,
+        }))}
       />
     </li>
   )
@@ -99,7 +113,14 @@ export default function Teeth() {
   const { name } = report.bike.entry
   if (sprockets.length === 0)
     return (
-      <Answer word="unsure" action={<Link to="/shelf" className={buttonLook('next')}>Go to the shelf</Link>}>
+      <Answer
+        word="unsure"
+        action={
+          <Link to="/shelf" className={buttonLook('next')}>
+            Go to the shelf
+          </Link>
+        }
+      >
         The log holds no cogs or rings on {name} yet.
       </Answer>
     )
@@ -120,11 +141,16 @@ export default function Teeth() {
         {sayTeeth(name, sprockets)}
       </Answer>
       {(worst === 'swap' || worst === 'spent') && (
-        <CautionNote>A drivetrain that slips throws its rider. Do not ride it hard, and never test it standing.</CautionNote>
+        <CautionNote>
+          A drivetrain that slips throws its rider. Do not ride it hard, and never test it standing.
+        </CautionNote>
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
         <div className="lg:sticky lg:top-6 lg:self-start">
           <DrivetrainDrawing sprockets={sprockets} chosen={chosen} />
+          <p className="text-sm text-steel">
+            The bar is 50 mm; all at one scale. Only outlined: not looked at yet.
+          </p>
           <dl className="mt-4 grid grid-cols-[6.5rem_1fr] gap-y-1 text-[0.95rem]">
             {WORDS.map((word) => (
               <div key={word} className="contents">
@@ -143,7 +169,11 @@ export default function Teeth() {
           >
             <ul className="border-b border-hairline">
               {sprockets.map((sprocket) => (
-                <LookRow key={`${sprocket.part.entry.part} ${sprocket.teeth}`} sprocket={sprocket} onChoose={setChosen} />
+                <LookRow
+                  key={`${sprocket.part.entry.part} ${sprocket.teeth}`}
+                  sprocket={sprocket}
+                  onChoose={setChosen}
+                />
               ))}
             </ul>
           </Section>

@@ -45,7 +45,9 @@ function useLines(): { readonly lines: readonly Line[]; readonly fault?: string 
 function sayHowSure({ report, answer, advice }: Line): string {
   if (!answer || report.chain?.lastReadingAt === undefined) return 'no reading to go by'
   const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %`
-  return advice?.confidence === undefined ? `probably ${band}` : `sure: ${sayChance(advice.confidence)}; ${band}`
+  return advice?.confidence === undefined
+    ? `probably ${band}`
+    : `sure: ${sayChance(advice.confidence)}; ${band}`
 }
 
 function BikeLine({ line, first }: { readonly line: Line; readonly first: boolean }) {
@@ -102,7 +104,8 @@ function headline(lines: readonly Line[]): string {
   const [first] = calling
   const settled = lines.every(({ advice }) => advice)
   if (!settled && calling.length === 0) return 'Working out what calls today…'
-  if (!first?.advice) return lines.length === 1 ? 'Nothing calls today: ride on.' : 'Nothing calls today: ride on, all of them.'
+  if (!first?.advice)
+    return lines.length === 1 ? 'Nothing calls today: ride on.' : 'Nothing calls today: ride on, all of them.'
   const name = first.report.bike.entry.name
   return `${name} first. ${headAction(first.advice.action)}`
 }
@@ -137,7 +140,9 @@ export default function Today() {
   const { garage } = useOpenLog()
   const { lines, fault } = useLines()
   if (garage.bikes.size === 0)
-    return <NoBike what="Add yours, drop in a ride or two, measure the chain once, and this page says each day what it wants." />
+    return (
+      <NoBike what="Add yours, drop in a ride or two, measure the chain once, and this page says each day what it wants." />
+    )
   return (
     <>
       <Answer detail={fault ?? sayRest(lines)}>{headline(lines)}</Answer>

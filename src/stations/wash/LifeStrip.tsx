@@ -55,7 +55,12 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
       {[0, 0.25, 0.5, 0.75, 1].map((share) => (
         <g key={share}>
           <path d={`M${scale(share)} 22v5`} className="stroke-ink" strokeWidth={1.2} />
-          <text x={scale(share)} y={37} textAnchor={share === 0 ? 'start' : 'middle'} className="fill-ink text-[9px]">
+          <text
+            x={scale(share)}
+            y={37}
+            textAnchor={share === 0 ? 'start' : 'middle'}
+            className="fill-ink text-[9px]"
+          >
             {share === 0 ? 'put on' : share === 1 ? 'used up' : `${100 * share} %`}
           </text>
         </g>

@@ -31,14 +31,20 @@ function howTo(lube: Lube | undefined, links: number, turns: string): string | u
 function cautionsFor(method: WashMethod, lube: Lube | undefined, motor: boolean): string[] {
   return [
     ...(lube === 'immersion-wax'
-      ? ['Hot wax burns and can catch fire: a thermostatic pot, never a flame, never unattended. A chain with water in it makes hot wax spit.']
+      ? [
+          'Hot wax burns and can catch fire: a thermostatic pot, never a flame, never unattended. A chain with water in it makes hot wax spit.',
+        ]
       : []),
     ...(method === 'on-bike' || method === 'off-bike'
-      ? ['Solvents: air the room, wear gloves, no flame. Keep every spray off rotor, pads, hub and bottom-bracket bearings. Some chain makers forbid solvents: their word comes first.']
+      ? [
+          'Solvents: air the room, wear gloves, no flame. Keep every spray off rotor, pads, hub and bottom-bracket bearings. Some chain makers forbid solvents: their word comes first.',
+        ]
       : []),
     ...(motor ? ['Power off and battery out before you begin.'] : []),
     ...(lube !== undefined && lube !== 'none'
-      ? ['Oil on a rotor or pad ruins the brake. Oily rags can heat up by themselves: dry them flat outside or keep them in a closed metal tin.']
+      ? [
+          'Oil on a rotor or pad ruins the brake. Oily rags can heat up by themselves: dry them flat outside or keep them in a closed metal tin.',
+        ]
       : []),
   ]
 }
@@ -65,7 +71,9 @@ export function LogWash({ report, chain }: Props) {
   const save = async () => {
     const wrong =
       faultOfDay(day, now) ??
-      (method === 'none' && lube === undefined ? 'Neither cleaned nor lubricated: there is nothing to log.' : undefined)
+      (method === 'none' && lube === undefined
+        ? 'Neither cleaned nor lubricated: there is nothing to log.'
+        : undefined)
     setFault(wrong)
     if (wrong) return
     await record(
@@ -75,7 +83,12 @@ export function LogWash({ report, chain }: Props) {
   }
   const how = howTo(lube, links, crankTurnsPerChain(links, ring).toFixed(1))
   return (
-    <section id="log" tabIndex={-1} aria-labelledby="log-title" className="flex scroll-mt-4 flex-col gap-4 outline-none">
+    <section
+      id="log"
+      tabIndex={-1}
+      aria-labelledby="log-title"
+      className="flex scroll-mt-4 flex-col gap-4 outline-none"
+    >
       <h2 id="log-title" className="text-[1.05rem] font-semibold">
         What was done
       </h2>

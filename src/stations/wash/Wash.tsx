@@ -44,7 +44,10 @@ function sayGrounds(chain: ChainReport, units: Units, now: string): string {
   if (lube === undefined || since === undefined || !chain.clock)
     return 'Log what you put on, and the clock runs from there: by distance, rain, mud and days standing.'
   const km = chain.story.km - chain.story.at(since).km
-  const life = lube === 'none' ? '' : ` Life: ${sayKm(LUBE_LIFE_KM[lube], units)} of dry road, a guess; rain, dust and salt shorten it.`
+  const life =
+    lube === 'none'
+      ? ''
+      : ` Life: ${sayKm(LUBE_LIFE_KM[lube], units)} of dry road, a guess; rain, dust and salt shorten it.`
   const ridden = km < 0.1 ? 'not ridden since' : `${sayKm(km, units)} ago`
   return `Put on ${sayAgo(since, now)}, ${ridden}.${life}`
 }
@@ -55,7 +58,13 @@ function wetToday(chain: ChainReport, now: string): boolean {
   return last !== undefined && isWet(last.condition) && daysBetween(last.at, now) < 1
 }
 
-function History({ chain, washes }: { readonly chain: ChainReport; readonly washes: ReturnType<typeof useWashes> }) {
+function History({
+  chain,
+  washes,
+}: {
+  readonly chain: ChainReport
+  readonly washes: ReturnType<typeof useWashes>
+}) {
   const { now } = useOpenLog()
   const units = useUnits()
   return (
@@ -71,7 +80,9 @@ function History({ chain, washes }: { readonly chain: ChainReport; readonly wash
                 {WASH_NAMES[wash.method]}
                 {wash.lube !== undefined && `, ${LUBE_NAMES[wash.lube]}`}
               </span>
-              <span className="text-right text-sm text-steel">at {sayKm(chain.story.at(wash.at).km, units)}</span>
+              <span className="text-right text-sm text-steel">
+                at {sayKm(chain.story.at(wash.at).km, units)}
+              </span>
             </li>
           ))}
         </ul>
@@ -95,7 +106,14 @@ export default function Wash() {
   const { chain } = report
   if (!chain)
     return (
-      <Answer word="unsure" action={<Link to="/shelf#chain" className={buttonLook('next')}>Fit a chain</Link>}>
+      <Answer
+        word="unsure"
+        action={
+          <Link to="/shelf#chain" className={buttonLook('next')}>
+            Fit a chain
+          </Link>
+        }
+      >
         The log holds no chain on {report.bike.entry.name} yet.
       </Answer>
     )

@@ -80,7 +80,9 @@ export function Chart({ option, sentence, className, table }: Props) {
         {sentence}
       </figcaption>
       <details className="no-print mt-1 text-sm text-steel">
-        <summary className="inline-block min-h-6 cursor-pointer underline underline-offset-4">the numbers</summary>
+        <summary className="inline-block min-h-6 cursor-pointer underline underline-offset-4">
+          the numbers
+        </summary>
         <div className="max-h-64 overflow-auto" role="region" aria-label="The numbers" tabIndex={0}>
           <table className="mt-2 w-full max-w-xl border-collapse text-left">
             <thead>

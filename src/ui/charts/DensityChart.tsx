@@ -25,11 +25,13 @@ const points = ({ e, density }: Density, from: number, to: number): [number, num
   e.flatMap((x, i): [number, number][] => (x >= from && x <= to ? [[x, density[i] ?? 0]] : []))
 
 function markLines(summary: Summary, limit: Limit, from: number, to: number, ink: Ink) {
-  const others = MARKS.filter(({ at }) => at !== limit.percent && at > from && at < to).map(({ at, name }) => ({
-    xAxis: at,
-    lineStyle: { color: ink.steel, type: 'dashed', width: 1 },
-    label: { formatter: `${name ? `${name} ` : ''}${sayLimit(at)}`, color: ink.steel, fontSize: 12 },
-  }))
+  const others = MARKS.filter(({ at }) => at !== limit.percent && at > from && at < to).map(
+    ({ at, name }) => ({
+      xAxis: at,
+      lineStyle: { color: ink.steel, type: 'dashed', width: 1 },
+      label: { formatter: `${name ? `${name} ` : ''}${sayLimit(at)}`, color: ink.steel, fontSize: 12 },
+    }),
+  )
   const p = summary.pAbove[limitKey(limit.percent)] ?? 0
   const chance = p >= 0.985 ? 'almost certainly past it' : `${sayChance(p)} past it`
   const own = {
@@ -60,7 +62,12 @@ export function DensityChart({ density, summary, limit, alone }: Props) {
         interval: to - from > 1.4 ? 0.2 : 0.1,
         axisLine: { lineStyle: { color: ink.ink, width: 1.5 } },
         axisTick: { show: true, length: 5, lineStyle: { color: ink.ink } },
-        axisLabel: { color: ink.ink, fontSize: 12, hideOverlap: true, formatter: (x: number) => x.toFixed(1) },
+        axisLabel: {
+          color: ink.ink,
+          fontSize: 12,
+          hideOverlap: true,
+          formatter: (x: number) => x.toFixed(1),
+        },
         splitLine: { show: false },
       },
       yAxis: { type: 'value', show: false, min: 0 },

@@ -55,7 +55,8 @@ function kmAtWear(chain: ChainReport, wearKm: number): number {
   let km = 0
   let sum = 0
   for (const ride of chain.story.rides) {
-    if (sum + ride.wearKm >= wearKm) return km + (ride.wearKm > 0 ? (ride.ride.km * (wearKm - sum)) / ride.wearKm : 0)
+    if (sum + ride.wearKm >= wearKm)
+      return km + (ride.wearKm > 0 ? (ride.ride.km * (wearKm - sum)) / ride.wearKm : 0)
     km += ride.ride.km
     sum += ride.wearKm
   }
@@ -67,13 +68,17 @@ function drawPeg(ink: Ink) {
   return (_params: unknown, api: { value: (i: number) => number; coord: (p: number[]) => number[] }) => {
     const [km, low, high, middle] = [api.value(0), api.value(1), api.value(2), api.value(3)]
     const [centre = 0, yLow = 0] = api.coord([km, Math.max(0, low)])
-    const x = centre + PEG_GAP_PX * api.value(4)
+    const x = centre - PEG_GAP_PX * api.value(4)
     const yHigh = api.coord([km, Math.min(TOP, high)])[1] ?? 0
     const line = { stroke: ink.ink, lineWidth: 1.4, fill: 'none' }
     const bar = { type: 'line', shape: { x1: x, y1: yLow, x2: x, y2: yHigh }, style: line }
     if (Number.isNaN(middle)) {
       const ends = [low > 0 ? yLow : undefined, high < TOP ? yHigh : undefined].filter((y) => y !== undefined)
-      const caps = ends.map((y) => ({ type: 'line', shape: { x1: x - 5, y1: y, x2: x + 5, y2: y }, style: line }))
+      const caps = ends.map((y) => ({
+        type: 'line',
+        shape: { x1: x - 5, y1: y, x2: x + 5, y2: y },
+        style: line,
+      }))
       return { type: 'group', children: [{ ...bar, style: { ...line, opacity: 0.35 } }, ...caps] }
     }
     const cy = api.coord([km, middle])[1] ?? 0
@@ -108,6 +113,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
   const ahead = answer.fan.map((point) => ({ ...point, x: scale(today + point.x) }))
   const reach = Math.min(answer.fan.at(-1)?.x ?? 0, Math.max(400, 1.2 * today, 1.6 * answer.toLimitKm.p50))
   const text = { color: ink.ink, fontSize: 12, fontFamily: ink.sans }
+  const narrow = width < 500
   const crossing = answer.toLimitKm.p50
   return {
     textStyle: { fontFamily: ink.sans },
@@ -120,10 +126,15 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
       nameLocation: 'middle',
       nameGap: 28,
       nameTextStyle: { color: ink.steel, fontSize: 12 },
-      splitNumber: width < 500 ? 4 : 8,
+      splitNumber: narrow ? 4 : 8,
       axisLine: { lineStyle: { color: ink.ink, width: 1.5 } },
       axisTick: { show: true, lineStyle: { color: ink.ink } },
-      axisLabel: { ...text, hideOverlap: true, showMaxLabel: false, formatter: (x: number) => x.toLocaleString('en').replaceAll(',', '\u00a0') },
+      axisLabel: {
+        ...text,
+        hideOverlap: true,
+        showMaxLabel: false,
+        formatter: (x: number) => x.toLocaleString('en').replaceAll(',', '\u00a0'),
+      },
       splitLine: { show: false },
     },
     yAxis: {
@@ -141,7 +152,13 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
         type: 'custom',
         silent: true,
         clip: true,
-        data: pegsOf(chain).map(({ km, beside, low, high, middle }) => [scale(km), low, high, middle ?? NaN, beside]),
+        data: pegsOf(chain).map(({ km, beside, low, high, middle }) => [
+          scale(km),
+          low,
+          high,
+          middle ?? NaN,
+          beside,
+        ]),
         encode: { x: 0, y: [1, 2] },
         renderItem: drawPeg(ink),
         markLine: {
@@ -151,19 +168,41 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
             {
               yAxis: limit.percent,
               lineStyle: { color: ink.rust, width: 2, type: 'solid' },
-              label: { position: 'insideStartTop', formatter: `limit ${sayLimit(limit.percent)}`, color: ink.rust, fontWeight: 700, fontSize: 12 },
+              label: {
+                position: 'insideStartTop',
+                formatter: `limit ${sayLimit(limit.percent)}`,
+                color: ink.rust,
+                fontWeight: 700,
+                fontSize: 12,
+              },
             },
             {
               xAxis: scale(today),
               lineStyle: { color: ink.ink, width: 1.5, type: 'solid' },
-              label: { position: 'end', formatter: 'today', color: ink.paper, backgroundColor: ink.ink, padding: [5, 10, 3, 10], lineHeight: 14, fontWeight: 600 },
+              label: {
+                position: 'end',
+                align: narrow ? 'right' : 'center',
+                formatter: 'today',
+                color: ink.paper,
+                backgroundColor: ink.ink,
+                padding: [5, 10, 3, 10],
+                lineHeight: 14,
+                fontWeight: 600,
+              },
             },
             ...(crossing > 0 && crossing < reach
               ? [
                   {
                     xAxis: scale(today + crossing),
                     lineStyle: { color: ink.rust, width: 1, type: [2, 3] },
-                    label: { position: 'end', formatter: `swap: ${sayAboutKm(crossing, units)}`, color: ink.rust, fontWeight: 700, fontSize: 12 },
+                    label: {
+                      position: 'end',
+                      align: narrow ? 'left' : 'center',
+                      formatter: `swap: ${sayAboutKm(crossing, units)}`,
+                      color: ink.rust,
+                      fontWeight: 700,
+                      fontSize: 12,
+                    },
                   },
                 ]
               : []),
@@ -192,7 +231,12 @@ export function ElongationChart(props: Props) {
         heads: ['From now', 'Elongation, likely', '1 in 10 below', '1 in 10 above'],
         rows: answer.fan
           .filter((_, i) => i % 3 === 0)
-          .map(({ x, p10, p50, p90 }) => [sayAboutKm(x, units), sayFigure(p50), sayFigure(p10), sayFigure(p90)]),
+          .map(({ x, p10, p50, p90 }) => [
+            sayAboutKm(x, units),
+            sayFigure(p50),
+            sayFigure(p10),
+            sayFigure(p90),
+          ]),
       }}
     />
   )

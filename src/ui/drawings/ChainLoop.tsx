@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { chainLoop, type LoopPoint } from '../../core/gearing/chain-loop.ts'
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
+import { useNarrow } from '../use-narrow.ts'
 
 /** A place on the chain with what was read there. */
 export interface ReadPlace {
@@ -16,11 +17,14 @@ interface Props {
 }
 
 const PAD_X = 52
-const PAD_Y = 58
-const LABEL_GAP = 26
 const LEADER = 20
-/** Room a label needs along the drawing, mm of chain. */
-const LABEL_ROOM = 128
+
+/** Sizes of the words on the drawing, mm of chain: larger where the drawing is shown smaller. */
+const WORDS = {
+  wide: { text: 15, gap: 26, room: 150, pad: 58 },
+  narrow: { text: 28, gap: 42, room: 280, pad: 76 },
+} as const
+type Words = (typeof WORDS)[keyof typeof WORDS]
 
 interface Placed {
   readonly x: number
@@ -31,12 +35,13 @@ interface Placed {
 }
 
 /** Labels above or below by where their place lies, stepped outwards where they would run into one another. */
-function placeLabels(items: readonly { at: LoopPoint; label: string }[]): Placed[] {
+function placeLabels(items: readonly { at: LoopPoint; label: string }[], room: number): Placed[] {
   const taken: Placed[] = []
   for (const { at, label } of [...items].sort((a, b) => a.at.x - b.at.x)) {
     const up = at.y >= 0
     let level = 0
-    while (taken.some((other) => other.up === up && other.level === level && Math.abs(other.x - at.x) < LABEL_ROOM)) level++
+    while (taken.some((other) => other.up === up && other.level === level && Math.abs(other.x - at.x) < room))
+      level++
     taken.push({ x: at.x, y: at.y, up, level, label })
   }
   return taken
@@ -49,20 +54,32 @@ export function ChainLoopDrawing({ links, ring, cog, places }: Props) {
   const { cogRadiusMm: r1, ringRadiusMm: r2, centresMm } = loop
   const reach = Math.max(r1, r2)
   const joining = loop.at(0.5)
-  const labels = placeLabels([
-    ...places.map(({ link, label }) => ({ at: loop.at(link), label: `link ${link}: ${label}` })),
-    { at: joining, label: 'joining link' },
-  ])
-  const levels = (up: boolean) => Math.max(0, ...labels.filter((label) => label.up === up).map(({ level }) => level))
-  const above = reach + PAD_Y + LABEL_GAP * levels(true)
-  const below = reach + PAD_Y + LABEL_GAP * levels(false)
+  const words: Words = useNarrow() ? WORDS.narrow : WORDS.wide
+  const labels = placeLabels(
+    [
+      ...places.map(({ link, label }) => ({ at: loop.at(link), label: `link ${link}: ${label}` })),
+      { at: joining, label: 'joining link' },
+    ],
+    words.room,
+  )
+  const levels = (up: boolean) =>
+    Math.max(0, ...labels.filter((label) => label.up === up).map(({ level }) => level))
+  const above = reach + words.pad + words.gap * levels(true)
+  const below = reach + words.pad + words.gap * levels(false)
   const view = { x: -r1 - PAD_X, y: -above, w: centresMm + r1 + r2 + 2 * PAD_X, h: above + below }
   const turns = crankTurnsPerChain(links, ring)
   const sentence = `A chain of ${links} links round a ${ring}-tooth ring and a ${cog}-tooth cog; once round is ${turns.toFixed(1)} crank turns. ${
-    places.length === 0 ? 'No places read yet.' : `Read at ${places.map(({ link, label }) => `link ${link}, ${label}`).join('; ')}.`
+    places.length === 0
+      ? 'No places read yet.'
+      : `Read at ${places.map(({ link, label }) => `link ${link}, ${label}`).join('; ')}.`
   }`
   return (
-    <svg viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`} role="img" aria-label={sentence} className="w-full">
+    <svg
+      viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`}
+      role="img"
+      aria-label={sentence}
+      className="w-full"
+    >
       <g fill="none" className="stroke-hairline" strokeWidth={2}>
         <circle cx={0} cy={0} r={r1 - 10} />
         <circle cx={centresMm} cy={0} r={r2 - 10} />
@@ -86,30 +103,38 @@ export function ChainLoopDrawing({ links, ring, cog, places }: Props) {
       {pins.map((pin, i) => (
         <circle key={i} cx={pin.x} cy={-pin.y} r={1.6} className="fill-paper" />
       ))}
-      <g className="fill-steel text-[15px]" textAnchor="middle">
+      <g className="fill-steel" fontSize={words.text} textAnchor="middle">
         <text y={5}>{cog}</text>
         <text x={centresMm} y={5}>
           {ring}
         </text>
-        <text x={centresMm / 2} y={-4}>
-          {links} links, {ring} ring, {cog} cog:
+        <text x={centresMm / 2} y={-0.3 * words.text}>
+          {links} links, once round
         </text>
-        <text x={centresMm / 2} y={17}>
-          once round is {turns.toFixed(1)} crank turns
+        <text x={centresMm / 2} y={1.1 * words.text}>
+          is {turns.toFixed(1)} crank turns
         </text>
       </g>
       {labels.map(({ x, y, up, level, label }) => {
         const sign = up ? -1 : 1
-        const end = -y + sign * (12 + LEADER + level * LABEL_GAP)
+        const end = -y + sign * (12 + LEADER + level * words.gap)
         const isJoining = label === 'joining link'
         return (
           <g key={`${label} ${x}`}>
-            <line x1={x} y1={-y + sign * 8} x2={x} y2={end} strokeWidth={1.5} className={isJoining ? 'stroke-rust' : 'stroke-ink'} />
+            <line
+              x1={x}
+              y1={-y + sign * 8}
+              x2={x}
+              y2={end}
+              strokeWidth={1.5}
+              className={isJoining ? 'stroke-rust' : 'stroke-ink'}
+            />
             <text
               x={x}
-              y={end + (up ? -6 : 16)}
+              y={end + (up ? -6 : words.text + 1)}
+              fontSize={words.text}
               textAnchor="middle"
-              className={`text-[15px] font-semibold ${isJoining ? 'fill-rust' : 'fill-ink'}`}
+              className={`font-semibold ${isJoining ? 'fill-rust' : 'fill-ink'}`}
               paintOrder="stroke"
               strokeWidth={4}
               style={{ stroke: 'var(--paper)' }}

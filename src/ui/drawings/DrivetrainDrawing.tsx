@@ -23,8 +23,13 @@ function pathOf(teeth: number): string {
 }
 
 /** Cassette, pulleys and rings side by side in mm, the larger of a stack drawn first so that the smaller lie on it. */
-function place(sprockets: readonly Sprocket[]): { readonly placed: Placed[]; readonly width: number; readonly height: number } {
-  const stack = (role: Sprocket['role']) => sprockets.filter((one) => one.role === role).sort((a, b) => b.teeth - a.teeth)
+function place(sprockets: readonly Sprocket[]): {
+  readonly placed: Placed[]
+  readonly width: number
+  readonly height: number
+} {
+  const stack = (role: Sprocket['role']) =>
+    sprockets.filter((one) => one.role === role).sort((a, b) => b.teeth - a.teeth)
   const columns = [stack('cog'), [...stack('guide pulley'), ...stack('tension pulley')], stack('ring')]
   const height = Math.max(...sprockets.map(({ teeth }) => 2 * radiusOf(teeth)), 150)
   const placed: Placed[] = []
@@ -35,7 +40,13 @@ function place(sprockets: readonly Sprocket[]): { readonly placed: Placed[]; rea
     column.forEach((sprocket, i) => {
       const pulleys = index === 1
       const y = pulleys && column.length > 1 ? height / 2 + (i === 0 ? -36 : 36) : height / 2
-      placed.push({ sprocket, x: left + widest, y, radius: radiusOf(sprocket.teeth), path: pathOf(sprocket.teeth) })
+      placed.push({
+        sprocket,
+        x: left + widest,
+        y,
+        radius: radiusOf(sprocket.teeth),
+        path: pathOf(sprocket.teeth),
+      })
     })
     left += 2 * widest + GAP
   })
@@ -60,7 +71,9 @@ interface Props {
 /** The bike's sprockets at one scale, seen from the drive side, each drawn from its tooth count. */
 export function DrivetrainDrawing({ sprockets, chosen }: Props) {
   const { placed, width, height } = useMemo(() => place(sprockets), [sprockets])
-  const said = sprockets.map((one) => `${one.role} ${one.teeth} ${one.look?.word ?? 'not looked at'}`).join(', ')
+  const said = sprockets
+    .map((one) => `${one.role} ${one.teeth} ${one.look?.word ?? 'not looked at'}`)
+    .join(', ')
   return (
     <svg
       viewBox={`-6 -6 ${width + 12} ${height + 34}`}
@@ -88,15 +101,24 @@ export function DrivetrainDrawing({ sprockets, chosen }: Props) {
         )
       })}
       {placed
-        .filter(({ sprocket }, i, all) => sprocket.role !== 'guide pulley' && sprocket.role !== 'tension pulley' && all.findLastIndex((one) => one.sprocket.role === sprocket.role) === i)
+        .filter(
+          ({ sprocket }, i, all) =>
+            sprocket.role !== 'guide pulley' &&
+            sprocket.role !== 'tension pulley' &&
+            all.findLastIndex((one) => one.sprocket.role === sprocket.role) === i,
+        )
         .map(({ sprocket, x, y }) => (
-          <circle key={sprocket.role} cx={x} cy={y} r={9} className="fill-paper stroke-steel" strokeWidth={0.7} />
+          <circle
+            key={sprocket.role}
+            cx={x}
+            cy={y}
+            r={9}
+            className="fill-paper stroke-steel"
+            strokeWidth={0.7}
+          />
         ))}
       <g transform={`translate(0 ${height + 16})`} className="stroke-ink" strokeWidth={0.9}>
         <path d="M0 -3V3M0 0H50M50 -3V3" fill="none" />
-        <text x={56} y={3.5} className="fill-steel stroke-none text-[10px]">
-          50 mm; all at one scale; only outlined: not looked at yet
-        </text>
       </g>
     </svg>
   )

@@ -27,7 +27,11 @@ export function Answer({ word, children, detail, action }: Props) {
           {detail && <p className="mt-2 max-w-[52rem] text-[0.98rem] leading-snug text-steel">{detail}</p>}
         </div>
       </div>
-      {action && <div className="no-print flex shrink-0 flex-col items-end gap-3 max-md:w-full max-md:items-stretch">{action}</div>}
+      {action && (
+        <div className="no-print flex shrink-0 flex-col items-end gap-3 max-md:w-full max-md:items-stretch">
+          {action}
+        </div>
+      )}
     </section>
   )
 }

@@ -15,9 +15,17 @@ const LOOKS: Readonly<Record<Look, string>> = {
 
 /** The classes of a button, for links that look like one. */
 export const buttonLook = (look: Look): string =>
-  clsx('inline-flex items-center justify-center gap-2 text-base leading-tight disabled:opacity-50', LOOKS[look])
+  clsx(
+    'inline-flex items-center justify-center gap-2 text-base leading-tight disabled:opacity-50',
+    LOOKS[look],
+  )
 
 /** A button. `next` is the one bright one of a screen. */
-export function Button({ look = 'plain', className, type = 'button', ...rest }: ComponentProps<'button'> & { look?: Look }) {
+export function Button({
+  look = 'plain',
+  className,
+  type = 'button',
+  ...rest
+}: ComponentProps<'button'> & { look?: Look }) {
   return <button type={type} className={clsx(buttonLook(look), className)} {...rest} />
 }

@@ -20,14 +20,13 @@ export function Sheet({ open, onClose, title, note, children }: Props) {
           className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-t-4 border-petrol bg-paper p-6 max-sm:top-auto max-sm:bottom-0 max-sm:w-full max-sm:translate-y-0 max-sm:p-4"
           {...(!note && { 'aria-describedby': undefined })}
         >
-          <div className="flex items-start justify-between gap-4">
-            <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>
-            <Dialog.Close className="-m-2 grid size-11 place-items-center" aria-label="Close">
-              <X aria-hidden="true" />
-            </Dialog.Close>
-          </div>
-          {note && <Dialog.Description className="mt-1 text-sm text-steel">{note}</Dialog.Description>}
+          <Dialog.Title className="pr-10 text-xl font-semibold">{title}</Dialog.Title>
+          {note && <Dialog.Description className="mt-1 pr-10 text-sm text-steel">{note}</Dialog.Description>}
           <div className="mt-4">{children}</div>
+          {/* Last, so that a sheet opens with the first thing to do in hand, not with the way out. */}
+          <Dialog.Close className="absolute top-4 right-4 grid size-11 place-items-center" aria-label="Close">
+            <X aria-hidden="true" />
+          </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

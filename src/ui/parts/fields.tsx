@@ -48,14 +48,23 @@ export function TextField({ label, hint, fault, className, ...rest }: Labelled &
   )
 }
 
-interface SelectProps<T extends string> extends Labelled, Omit<ComponentProps<'select'>, 'onChange' | 'value' | 'className'> {
+interface SelectProps<T extends string>
+  extends Labelled, Omit<ComponentProps<'select'>, 'onChange' | 'value' | 'className'> {
   readonly options: Readonly<Record<T, string>>
   readonly value?: T
   readonly onPick?: (value: T) => void
 }
 
 /** One of several. The platform's own control: it works with one thumb and with every screen reader. */
-export function SelectField<T extends string>({ label, hint, fault, className, options, onPick, ...rest }: SelectProps<T>) {
+export function SelectField<T extends string>({
+  label,
+  hint,
+  fault,
+  className,
+  options,
+  onPick,
+  ...rest
+}: SelectProps<T>) {
   return (
     <Field label={label} hint={hint} fault={fault} {...(className !== undefined && { className })}>
       {(ids) => (
@@ -89,17 +98,26 @@ interface ChoiceProps<T extends string> {
 }
 
 /** A few things side by side to tap, made of radio buttons so that arrows work too. */
-export function Choice<T extends string>({ legend, options, value, onPick, fault, hideLegend, dense, className }: ChoiceProps<T>) {
+export function Choice<T extends string>({
+  legend,
+  options,
+  value,
+  onPick,
+  fault,
+  hideLegend,
+  dense,
+  className,
+}: ChoiceProps<T>) {
   const name = useId()
   return (
     <fieldset className={clsx('min-w-0', className)} {...(fault && { 'aria-describedby': `${name}-fault` })}>
       <legend className={hideLegend ? 'sr-only' : 'mb-1 text-sm font-medium'}>{legend}</legend>
-      <div className={clsx('flex flex-wrap', dense ? 'gap-1' : 'gap-1.5')}>
+      <div className={clsx('flex flex-wrap', dense ? 'gap-1 max-sm:grid max-sm:grid-cols-5' : 'gap-1.5')}>
         {options.map((option) => (
           <label
             key={option.value}
             className={clsx(
-              dense ? 'px-1.5' : 'px-3',
+              dense ? 'justify-center px-1.5 max-sm:py-1.5' : 'px-3',
               'relative inline-flex min-h-11 items-center gap-2 rounded-[3px] border border-hairline text-[0.95rem] hover:border-steel has-checked:border-petrol has-checked:bg-petrol/10 has-checked:font-semibold has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-petrol',
             )}
           >

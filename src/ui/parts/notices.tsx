@@ -19,7 +19,10 @@ export function Notices({ children }: { readonly children: ReactNode }) {
   const tell = useCallback<Tell>((text, undo) => {
     setNotices((held) => [...held.slice(-2), { id: (held.at(-1)?.id ?? 0) + 1, text, ...(undo && { undo }) }])
   }, [])
-  const drop = useCallback((id: number) => setNotices((held) => held.filter((notice) => notice.id !== id)), [])
+  const drop = useCallback(
+    (id: number) => setNotices((held) => held.filter((notice) => notice.id !== id)),
+    [],
+  )
   const value = useMemo(() => tell, [tell])
   return (
     <NoticeContext value={value}>

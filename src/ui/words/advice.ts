@@ -2,7 +2,7 @@ import type { ClockReason } from '../../core/lube/clock.ts'
 import type { Action, Caution, Reason, Recommendation } from '../../core/strategy/recommend.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/forecast.ts'
 import type { Units } from '../screen-state.ts'
-import { sayAboutKm, sayChance, sayFigure, sayKm, sayLimit } from './numbers.ts'
+import { keepUnits, sayAboutKm, sayChance, sayFigure, sayKm, sayLimit } from './numbers.ts'
 
 const CLOCK_WORDS: Readonly<Record<ClockReason, string>> = {
   none: 'The chain is bare: wipe it and lubricate before the next ride.',
@@ -37,7 +37,9 @@ export function sayAction(action: Action, recommendation: Recommendation, units:
 }
 
 /** One reason as a sentence. */
-export function sayReason(reason: Reason, units: Units): string {
+export const sayReason = (reason: Reason, units: Units): string => keepUnits(reasonWords(reason, units))
+
+function reasonWords(reason: Reason, units: Units): string {
   switch (reason.kind) {
     case 'no-chain':
       return 'The log holds no chain on this bike.'

@@ -7,7 +7,9 @@ import type { Units } from '../screen-state.ts'
 const NBSP = '\u00a0'
 
 const grouped = (value: number, digits: number): string =>
-  value.toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replaceAll(',', NBSP)
+  value
+    .toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits })
+    .replaceAll(',', NBSP)
 
 /** A distance with its unit, to the nearest whole unit, one decimal below ten. */
 export function sayKm(km: number, units: Units): string {
@@ -27,14 +29,17 @@ export function sayAboutKm(km: number, units: Units): string {
 export const sayPercent = (percent: number): string => `${sayFigure(percent)}${NBSP}%`
 
 /** Elongation without its unit, two decimals; never "-0.00". */
-export const sayFigure = (percent: number): string => (Math.abs(percent) < 0.005 ? 0 : percent).toFixed(2)
+export const sayFigure = (percent: number): string =>
+  (Math.abs(percent) < 0.005 ? 0 : percent).toFixed(2).replace('-', '\u2212')
 
 /** A limit as it is marked on gauges: 0.5, 0.75, 1.0. */
 export const sayLimit = (percent: number): string => (percent === 0.75 ? '0.75' : percent.toFixed(1))
 
 /** A length with its unit, mm or inches. */
 export const sayLength = (mm: number, units: Units): string =>
-  units === 'metric' ? `${mm.toFixed(mm % 1 === 0 ? 0 : mm % 0.5 === 0 ? 1 : 2)}${NBSP}mm` : `${mmToInches(mm).toFixed(3)}${NBSP}in`
+  units === 'metric'
+    ? `${mm.toFixed(mm % 1 === 0 ? 0 : mm % 0.5 === 0 ? 1 : 2)}${NBSP}mm`
+    : `${mmToInches(mm).toFixed(3)}${NBSP}in`
 
 const FRACTIONS: readonly (readonly [number, string])[] = [
   [1 / 10, '1 in 10'],
@@ -61,6 +66,13 @@ export function sayChance(p: number): string {
   return `about ${nearest[1]}`
 }
 
+/** Names after one another: "rule", "rule and caliper", "rule, strip and caliper". */
+export const sayList = (names: readonly string[]): string =>
+  names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+
+/** Keeps a figure and its per cent sign on one line. */
+export const keepUnits = (text: string): string => text.replace(/(\d) %/g, `$1${NBSP}%`)
+
 /** A day: "12 December", with the year when it is not this one. */
 export function sayDay(at: IsoTime, now: IsoTime): string {
   return format(new Date(at), at.slice(0, 4) === now.slice(0, 4) ? 'd MMMM' : 'd MMMM yyyy')
@@ -75,4 +87,5 @@ export function sayAgo(at: IsoTime, now: IsoTime): string {
 }
 
 /** A count and its noun, in the plural where it should be. */
-export const sayCount = (count: number, one: string, many = `${one}s`): string => `${grouped(count, 0)} ${count === 1 ? one : many}`
+export const sayCount = (count: number, one: string, many = `${one}s`): string =>
+  `${grouped(count, 0)} ${count === 1 ? one : many}`

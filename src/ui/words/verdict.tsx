@@ -6,7 +6,17 @@ import { addDays } from '../../core/units/days.ts'
 import { FORECAST_CAP_KM, type WearAnswer } from '../../core/wear/forecast.ts'
 import type { Units } from '../screen-state.ts'
 import { SHORT_INSTRUMENT } from './names.ts'
-import { sayAboutKm, sayAgo, sayCount, sayDay, sayFigure, sayLimit, sayPercent } from './numbers.ts'
+import {
+  keepUnits,
+  sayAboutKm,
+  sayAgo,
+  sayCount,
+  sayDay,
+  sayFigure,
+  sayLimit,
+  sayList,
+  sayPercent,
+} from './numbers.ts'
 
 /** The word for a bike's chain: unsure until somebody has measured it. */
 export function verdictOf(report: BikeReport, answer: WearAnswer | undefined): Verdict {
@@ -31,7 +41,8 @@ export function verdictSentence(report: BikeReport, answer: WearAnswer | undefin
   const { mean, p05, p95 } = answer.now
   return (
     <>
-      {name}’s chain is at <strong className="font-bold">{sayPercent(mean)}</strong>, probably {sayFigure(p05)} to {sayFigure(p95)}.{' '}
+      {name}’s chain is at <strong className="font-bold">{sayPercent(mean)}</strong>, probably{' '}
+      {sayFigure(p05)} to {sayFigure(p95)}.{' '}
       <strong className="font-bold">{sayOutlook(report, answer, units)}</strong>
     </>
   )
@@ -41,9 +52,9 @@ export function verdictSentence(report: BikeReport, answer: WearAnswer | undefin
 export function verdictGrounds(report: BikeReport, chain: ChainReport): string {
   const used = chain.readings.filter((state) => state.used)
   const instruments = [...new Set(used.map(({ entry }) => SHORT_INSTRUMENT[entry.reading.instrument]))]
-  const limit = `The limit for this bike is ${sayLimit(report.limit.percent)} %: ${report.limit.reason}.`
+  const limit = keepUnits(`The limit for this bike is ${sayLimit(report.limit.percent)} %: ${report.limit.reason}.`)
   if (used.length === 0) return limit
-  return `${sayCount(used.length, 'reading')} with ${instruments.join(', ')}. ${limit}`
+  return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}. ${limit}`)
 }
 
 /** When to look again, in distance and on the calendar. */
