@@ -1,16 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { resolve } from 'node:path'
-import {
-  array,
-  boolean,
-  mixed,
-  number,
-  object,
-  string,
-  ValidationError,
-  type InferType,
-  type Schema,
-} from 'yup'
+import { basename, resolve } from 'node:path'
+import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup'
 import { CONDITIONS } from '../src/core/exposure/conditions.ts'
 import { partDistances } from '../src/core/exposure/distance.ts'
 import { wearKm } from '../src/core/exposure/wear-km.ts'
@@ -31,7 +21,7 @@ type Runner = (input: unknown, folder: string) => Output
 
 /** A kind of case: its input checked once, then computed. */
 function kind<S extends Schema>(schema: S, compute: (input: InferType<S>, folder: string) => Output): Runner {
-  return (input, folder) => compute(schema.validateSync(input, { strict: true }) as InferType<S>, folder)
+  return (input, folder) => compute(schema.validateSync(input, { strict: true }), folder)
 }
 
 const figure = () => number().strict().required()
@@ -55,7 +45,15 @@ function isoTime(text: string): string {
   return new Date(ms).toISOString()
 }
 
-const isInstrument = (name: unknown): boolean => typeof name === 'string' && name in INSTRUMENTS
+function textOf(path: string): string {
+  try {
+    return readFileSync(path, 'utf8')
+  } catch {
+    throw new RangeError(`The file ${basename(path)} cannot be opened.`)
+  }
+}
+
+const isInstrument = (name: unknown): boolean => typeof name === 'string' && Object.hasOwn(INSTRUMENTS, name)
 
 const RUNNERS: Readonly<Record<string, Runner>> = {
   'measure.length': kind(object({ pitches: figure(), lengthMm: figure() }), ({ pitches, lengthMm }) => ({
@@ -130,7 +128,7 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
   'rides.read': kind(object({ path: string().required() }), ({ path }, folder) => {
     if (!/\.gpx$/i.test(path)) throw new RangeError('Only GPX files can be read so far.')
     const { km, deviceKm, movingSeconds, points, startedAt, hasCadence, hasPower } = readGpx(
-      readFileSync(resolve(folder, path), 'utf8'),
+      textOf(resolve(folder, path)),
     )
     return {
       km,
@@ -159,8 +157,6 @@ export function runCase(
   try {
     return { kind: name, output: runner(input, folder) }
   } catch (error) {
-    if (error instanceof ValidationError || error instanceof Error)
-      return { kind: name, error: error.message }
-    throw error
+    return { kind: name, error: (error as Error).message }
   }
 }

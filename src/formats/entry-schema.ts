@@ -1,14 +1,4 @@
-import {
-  array,
-  boolean,
-  mixed,
-  number,
-  object,
-  string,
-  ValidationError,
-  type AnyObjectSchema,
-  type ObjectSchema,
-} from 'yup'
+import { array, boolean, mixed, number, object, string, ValidationError, type AnyObjectSchema } from 'yup'
 import { CONDITIONS } from '../core/exposure/conditions.ts'
 import type { Entry, EntryKind, PartSpec } from '../core/log/entries.ts'
 import { LUBES } from '../core/lube/lubes.ts'
@@ -68,7 +58,7 @@ const passes = (schema: AnyObjectSchema | undefined, value: unknown): boolean =>
 function isReading(value: unknown): value is Reading {
   if (typeof value !== 'object' || value === null) return false
   const reading = value as Partial<Reading>
-  if (!reading.instrument || !(reading.instrument in INSTRUMENTS)) return false
+  if (!reading.instrument || !Object.hasOwn(INSTRUMENTS, reading.instrument)) return false
   try {
     const evidence = evidenceOf(value as Reading)
     return Number.isFinite(evidence.sd) && (evidence.form === 'between' || Number.isFinite(evidence.value))
@@ -137,11 +127,10 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
  */
 export function checkEntry(value: unknown): { readonly entry: Entry } | { readonly fault: string } {
   const kind = (value as { kind?: unknown } | null)?.kind
-  if (typeof kind !== 'string' || !(kind in schemas))
+  if (typeof kind !== 'string' || !Object.hasOwn(schemas, kind))
     return { fault: `its kind is ${JSON.stringify(kind) ?? 'missing'}` }
-  const schema: ObjectSchema<object> = schemas[kind as EntryKind]
   try {
-    schema.validateSync(value, { strict: true })
+    schemas[kind as EntryKind].validateSync(value, { strict: true })
     return { entry: value as Entry }
   } catch (error) {
     if (error instanceof ValidationError) return { fault: error.message }

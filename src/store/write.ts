@@ -3,7 +3,7 @@ import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
 import { mergeLogs, type Merge } from '../core/log/merge.ts'
 import type { LogDatabase, StoredEntry } from './database.ts'
 
-const withoutSeq = ({ seq: _seq, ...entry }: StoredEntry): Entry => entry as Entry
+const withoutSeq = ({ seq, ...entry }: StoredEntry): Entry => entry
 
 /** Ids for entries written together: in order, and after every id this device has seen, whatever its clock says. */
 function nextIds(count: number, newest: EntryId | undefined, nowMs: number): EntryId[] {
@@ -24,8 +24,8 @@ export async function append(database: LogDatabase, drafts: readonly EntryDraft[
     const newest = (await database.entries.orderBy('id').last())?.id
     const ids = nextIds(drafts.length, newest, Date.now())
     const act = ids[0] ?? ''
-    const written = drafts.map((draft, i) => ({ ...draft, id: ids[i] ?? '', act }) as Entry)
-    await database.entries.bulkAdd(written as StoredEntry[])
+    const written = drafts.map((draft, i) => ({ ...draft, id: ids[i] ?? '', act }))
+    await database.entries.bulkAdd(written)
     return written
   })
 }
@@ -55,7 +55,7 @@ export async function entriesSince(
 export async function mergeIn(database: LogDatabase, entries: readonly Entry[]): Promise<Merge> {
   return database.transaction('rw', database.entries, async () => {
     const merge = mergeLogs(await allEntries(database), entries)
-    if (merge.differing.length === 0) await database.entries.bulkAdd(merge.added as StoredEntry[])
+    if (merge.differing.length === 0) await database.entries.bulkAdd(merge.added)
     return merge
   })
 }

@@ -31,10 +31,11 @@ export function sayMeaning(reading: Reading): { readonly value: string; readonly
       value: sayFigure(evidence.value - bias.b),
       spread: `±${sayFigure(1.645 * Math.hypot(evidence.sd, bias.sb))}`,
     }
-  const play = bias.b > 0 ? `\u2212${sayFigure(bias.b)} for play` : ''
-  if (!Number.isFinite(evidence.low)) return { value: `under ${sayFigure(evidence.high)}`, spread: play }
-  if (!Number.isFinite(evidence.high)) return { value: `over ${sayFigure(evidence.low)}`, spread: play }
-  return { value: `${sayFigure(evidence.low)} to ${sayFigure(evidence.high)}`, spread: play }
+  const [low, high] = [evidence.low - bias.b, evidence.high - bias.b]
+  const play = bias.b > 0 ? `${sayFigure(bias.b)} off for play` : ''
+  if (!Number.isFinite(low)) return { value: `under ${sayFigure(high)}`, spread: play }
+  if (!Number.isFinite(high)) return { value: `over ${sayFigure(low)}`, spread: play }
+  return { value: `${sayFigure(low)} to ${sayFigure(high)}`, spread: play }
 }
 
 /** The shortest form, for a label on the drawing. */

@@ -8,11 +8,10 @@ import { sayFigure } from '../../ui/words/numbers.ts'
 
 /** What can be read with: the first form of the instruments. */
 export const TOOLS = ['rule', 'two-contact-limit', 'three-contact-limit', 'caliper-pair'] as const
-export type Tool = (typeof TOOLS)[number]
 
 /** Elongations outside this are slips of the pen, not chains, %. */
-const LEAST = -1
-const MOST = 5
+const LEAST = -0.6
+const MOST = 2.5
 
 const figure = (what: string) =>
   number()

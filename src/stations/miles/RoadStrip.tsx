@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { CONDITIONS, CONDITION_MULTIPLIER, type Condition } from '../../core/exposure/conditions.ts'
 import type { RideEntry } from '../../core/log/entries.ts'
+import { layEndToEnd } from '../../ui/drawings/lay-end-to-end.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
@@ -60,7 +61,6 @@ export function RoadStrip({ rides }: { readonly rides: readonly RideEntry[] }) {
   const roads = useMemo(() => stretches(rides), [rides])
   const total = roads.reduce((sum, { km }) => sum + km, 0)
   if (total === 0) return null
-  let x = 0
   return (
     <Section
       title="The road under this chain"
@@ -76,24 +76,19 @@ export function RoadStrip({ rides }: { readonly rides: readonly RideEntry[] }) {
         className="h-8 w-full"
       >
         <Textures />
-        {roads.map(({ condition, km }) => {
-          const width = (1000 * km) / total
-          const left = x
-          x += width
-          return (
-            <rect
-              key={condition}
-              x={left}
-              y={0}
-              width={Math.max(1, width - 2)}
-              height={34}
-              fill={`url(#road-${condition})`}
-              stroke="var(--steel)"
-              strokeWidth={0.75}
-              vectorEffect="non-scaling-stroke"
-            />
-          )
-        })}
+        {layEndToEnd(roads, ({ km }) => (1000 * km) / total).map(({ item, from, length }) => (
+          <rect
+            key={item.condition}
+            x={from}
+            y={0}
+            width={Math.max(1, length - 2)}
+            height={34}
+            fill={`url(#road-${item.condition})`}
+            stroke="var(--steel)"
+            strokeWidth={0.75}
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
       </svg>
       <ul className="mt-2 flex flex-wrap gap-x-8 gap-y-1 text-[0.95rem]">
         {roads.map(({ condition, km }) => (

@@ -83,7 +83,7 @@ export function NewBikeForm({ onDone }: Props) {
       className="flex flex-col gap-4"
     >
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <FactFields register={form.register as unknown as UseFormRegister<BikeFacts>} errors={errors} />
+        <FactFields register={form.register} errors={errors} />
         <TextField
           label="Teeth on the rings"
           placeholder="40, or 36 52"

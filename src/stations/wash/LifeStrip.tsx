@@ -1,6 +1,7 @@
 import { lifeUsed } from '../../core/lube/clock.ts'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
+import { layEndToEnd } from '../../ui/drawings/lay-end-to-end.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayKm } from '../../ui/words/numbers.ts'
@@ -16,7 +17,6 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
   const used = chain.clock.used
   const end = Math.max(1.25, used * 1.05)
   const scale = (share: number) => (SCALE * share) / end
-  let x = 0
   return (
     <svg
       viewBox={`-1 -22 ${SCALE + 76} 62`}
@@ -30,16 +30,13 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
           <path d="M-1 7L7 -1" stroke="var(--petrol)" strokeWidth="1.6" />
         </pattern>
       </defs>
-      {rides.map(({ ride }) => {
-        const width = scale(lifeUsed(lube, ride))
-        const left = x
-        x += width
-        return (
+      {layEndToEnd(rides, ({ ride }) => scale(lifeUsed(lube, ride))).map(
+        ({ item: { ride }, from, length }) => (
           <rect
             key={ride.id}
-            x={left}
+            x={from}
             y={0}
-            width={Math.max(0.8, width - 0.8)}
+            width={Math.max(0.8, length - 0.8)}
             height={16}
             fill={isWet(ride.condition) ? 'url(#wet-share)' : 'var(--petrol)'}
             stroke="var(--petrol)"
@@ -49,8 +46,8 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
               {CONDITION_NAMES[ride.condition]}, {sayKm(ride.km, units)}
             </title>
           </rect>
-        )
-      })}
+        ),
+      )}
       <path d={`M0 22H${SCALE}`} className="stroke-ink" strokeWidth={1.2} />
       {[0, 0.25, 0.5, 0.75, 1].map((share) => (
         <g key={share}>

@@ -20,9 +20,6 @@ const TONES: Readonly<Record<Verdict, string>> = {
   unsure: 'text-steel',
 }
 
-/** The colour that goes with a word, as its third cue. */
-export const wordTone = (word: Verdict): string => TONES[word]
-
 interface Props {
   readonly word: Verdict
   readonly className?: string

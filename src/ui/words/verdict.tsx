@@ -52,7 +52,9 @@ export function verdictSentence(report: BikeReport, answer: WearAnswer | undefin
 export function verdictGrounds(report: BikeReport, chain: ChainReport): string {
   const used = chain.readings.filter((state) => state.used)
   const instruments = [...new Set(used.map(({ entry }) => SHORT_INSTRUMENT[entry.reading.instrument]))]
-  const limit = keepUnits(`The limit for this bike is ${sayLimit(report.limit.percent)} %: ${report.limit.reason}.`)
+  const limit = keepUnits(
+    `The limit for this bike is ${sayLimit(report.limit.percent)} %: ${report.limit.reason}.`,
+  )
   if (used.length === 0) return limit
   return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}. ${limit}`)
 }

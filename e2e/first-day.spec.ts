@@ -1,0 +1,177 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { addBike, answerOf, asFile, cutShort, daysAgo, goTo, readWithRule, rideFile } from './bench-hand.ts'
+
+test('a mechanic brings in rides, reads the chain three times, and carries the log away and back', async ({
+  page,
+}) => {
+  await test.step('an empty log says what to do first', async () => {
+    await page.goto('/')
+    await expect(answerOf(page)).toHaveText('No bike is here yet.')
+    await expect(page.getByRole('link', { name: 'Look round the demo garage' })).toBeVisible()
+  })
+
+  await test.step('the bike goes in, with its chain since two months ago', async () => {
+    await addBike(page)
+    await goTo(page, 'Gauge')
+    await expect(answerOf(page)).toHaveText('Tern’s chain is not measured yet.')
+  })
+
+  await test.step('rides come in from files; a broken one is named, and the rest goes in', async () => {
+    await goTo(page, 'Miles')
+    const files = [
+      asFile('monday.gpx', rideFile(daysAgo(20), 3600)),
+      cutShort(),
+      asFile('tuesday.gpx', rideFile(daysAgo(19), 3600)),
+    ]
+    await page.getByLabel('Ride files').setInputFiles(files)
+    await expect(page.getByText('Could not be read')).toBeVisible()
+    await expect(page.getByText(/The file is cut short/)).toBeVisible()
+    await page.getByLabel('Ridden in').selectOption('wet-road')
+    await page.getByRole('button', { name: /^Add 2 rides, 36 km/ }).click()
+    await expect(answerOf(page)).toContainText(/36\u00a0km/)
+  })
+
+  await test.step('the same ride offered again is recognised', async () => {
+    await page.getByLabel('Ride files').setInputFiles([asFile('copy.gpx', rideFile(daysAgo(20), 3600))])
+    await expect(page.getByText('The same ride as monday.gpx.')).toBeVisible()
+    await page.getByRole('button', { name: 'Go back' }).click()
+    await expect(page.getByText('Nothing was added.')).toBeVisible()
+  })
+
+  await test.step('one more by hand', async () => {
+    await page.getByLabel('Distance, km').fill('1250')
+    await page.getByRole('button', { name: 'Add the ride' }).click()
+    await expect(answerOf(page)).toContainText(/1\u00a0286\u00a0km/)
+  })
+
+  await test.step('three readings, and a verdict', async () => {
+    await goTo(page, 'Gauge')
+    for (const length of ['306.5', '306.0', '306.5']) await readWithRule(page, length)
+    await expect(page.getByRole('checkbox')).toHaveCount(3)
+    await expect(answerOf(page)).toContainText(
+      /Tern’s chain is at 0\.\d\d\u00a0%, probably 0\.\d\d to 0\.\d\d\. Swap it/,
+    )
+  })
+  const verdict = (await answerOf(page).textContent()) ?? ''
+
+  await test.step('a reading left out changes it, put back restores it', async () => {
+    const first = page.getByRole('checkbox').first()
+    await first.click()
+    await expect(first).not.toBeChecked()
+    await expect(answerOf(page)).not.toHaveText(verdict)
+    await expect(page.getByText('left out', { exact: true })).toBeVisible()
+    await first.click()
+    await expect(answerOf(page)).toHaveText(verdict)
+  })
+
+  await test.step('a reload changes nothing', async () => {
+    await page.reload()
+    await expect(answerOf(page)).toHaveText(verdict)
+  })
+
+  const saved = await test.step('the log is saved as one file', async () => {
+    await page.getByRole('button', { name: 'More' }).click()
+    await page.getByRole('menuitem', { name: /Files/ }).click()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Save a backup' }).click()
+    return readFileSync(await (await download).path(), 'utf8')
+  })
+
+  await test.step('wiped, the log is empty', async () => {
+    await page.getByRole('button', { name: 'Wipe the log' }).click()
+    const sheet = page.getByRole('dialog', { name: 'Wipe this log?' })
+    await sheet.getByRole('button', { name: 'Wipe the log' }).click()
+    await expect(sheet.getByText('Type the word wipe to go on.')).toBeVisible()
+    await sheet.getByLabel('Type wipe to go on').fill('wipe')
+    await sheet.getByRole('button', { name: 'Wipe the log' }).click()
+    await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
+  })
+
+  const backup = (name: string, text: string) => ({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  })
+  await test.step('a file that is cut short, of another version or plain wrong changes nothing', async () => {
+    const input = page.getByLabel('Backup file')
+    await input.setInputFiles(backup('short.json', saved.slice(0, saved.length / 2)))
+    await expect(page.getByText(/cut short.*Nothing was changed\./)).toBeVisible()
+    await input.setInputFiles(backup('later.json', saved.replace('"version":1', '"version":9')))
+    await expect(page.getByText(/version 9; this app reads version 1.*Nothing was changed\./)).toBeVisible()
+    await input.setInputFiles(backup('letter.json', 'Dear mechanic'))
+    await expect(page.getByText(/not a Jolt Mile backup.*Nothing was changed\./)).toBeVisible()
+    await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
+  })
+
+  await test.step('brought in again, it says what was new, and the verdict is the same', async () => {
+    const entries = (JSON.parse(saved) as { count: number }).count
+    await page.getByLabel('Backup file').setInputFiles(backup('tern.json', saved))
+    await expect(
+      page.getByText(`${entries} entries came in new from tern.json; 0 were here already.`),
+    ).toBeVisible()
+    await page.getByLabel('Backup file').setInputFiles(backup('tern.json', saved))
+    await expect(
+      page.getByText(`0 entries came in new from tern.json; ${entries} were here already.`),
+    ).toBeVisible()
+    await goTo(page, 'Gauge')
+    await expect(answerOf(page)).toHaveText(verdict)
+  })
+})
+
+test('a slip of the pen gets a question, and what was typed stays', async ({ page }) => {
+  await addBike(page)
+  await goTo(page, 'Gauge')
+  await page.getByLabel('Length, mm').fill('317.5')
+  await page.getByRole('button', { name: 'Save the reading' }).click()
+  await expect(page.getByText('That would be 4.17 %: did you count 25 pitches?')).toBeVisible()
+  await expect(page.getByLabel('Length, mm')).toHaveValue('317.5')
+  await page.getByLabel('Pitches').fill('25')
+  await page.getByRole('button', { name: 'Save the reading' }).click()
+  await expect(page.getByRole('checkbox')).toHaveCount(1)
+
+  await page.getByRole('radio', { name: 'two-contact drop-in' }).check()
+  await page
+    .getByRole('group', { name: 'The 0.75 side' })
+    .getByRole('radio', { name: 'does not enter' })
+    .check()
+  await page
+    .getByRole('group', { name: 'The 1.0 side' })
+    .getByRole('radio', { name: 'drops in' })
+    .check()
+  await page.getByRole('button', { name: 'Save the reading' }).click()
+  await expect(page.getByText('The 1 side drops but the 0.75 side does not: read both again.')).toBeVisible()
+  await expect(page.getByRole('checkbox')).toHaveCount(1)
+})
+
+test('from a wash to a swap: the rest of the job runs end to end', async ({ page }) => {
+  await addBike(page)
+  await goTo(page, 'Wash')
+  await expect(answerOf(page)).toHaveText('Nobody has said what is on Tern’s chain.')
+  await page.getByRole('radio', { name: 'wet lube' }).check()
+  await page.getByRole('button', { name: 'Log it' }).click()
+  await expect(answerOf(page)).toContainText(
+    /wet lube on Tern’s chain is good for about 250\u00a0km more of dry road/,
+  )
+
+  await goTo(page, 'Teeth')
+  await expect(answerOf(page)).toHaveText('Nobody has looked at Tern’s teeth yet.')
+  await page
+    .getByRole('group', { name: 'How cog 14 looks' })
+    .getByRole('radio', { name: 'spent' })
+    .click()
+  await expect(answerOf(page)).toHaveText('Tern’s cog 14 is spent.')
+  await expect(page.getByText(/never test it standing/)).toBeVisible()
+
+  await goTo(page, 'Gauge')
+  for (const length of ['308', '308', '308']) await readWithRule(page, length)
+  await goTo(page, 'Decide')
+  await expect(answerOf(page)).toContainText('Swap chain and cogs together.')
+  await expect(page.getByText(/keep the old one: it may have to go back on/)).toBeVisible()
+
+  await page.getByRole('link', { name: 'Log the swap' }).click()
+  await page.getByRole('button', { name: 'Log the chain' }).click()
+  await expect(answerOf(page)).toContainText('on chain 2 for 0')
+  await goTo(page, 'Today')
+  await expect(page.getByText('Not measured yet: measure the chain.')).toBeVisible()
+})

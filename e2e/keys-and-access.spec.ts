@@ -1,0 +1,147 @@
+import { expect, test, type Page } from '@playwright/test'
+import { addBike, answerOf, expectAccessible, goTo } from './bench-hand.ts'
+
+const STATIONS = [
+  ['Today', 't', '/'],
+  ['Miles', 'm', '/miles'],
+  ['Gauge', 'g', '/gauge'],
+  ['Teeth', 'x', '/teeth'],
+  ['Wash', 'w', '/wash'],
+  ['Decide', 'd', '/decide'],
+  ['Shelf', 's', '/shelf'],
+  ['Files', 'f', '/files'],
+] as const
+
+async function enterDemo(page: Page): Promise<void> {
+  await page.goto('/demo/')
+  await expect(answerOf(page)).toContainText('first.')
+}
+
+test('everything by keyboard: stations, bikes, a reading, undo', async ({ page }) => {
+  await addBike(page)
+  await page.keyboard.press('Escape')
+
+  await test.step('g and a letter goes to each station', async () => {
+    for (const [name, key, path] of STATIONS) {
+      await page.keyboard.press('g')
+      await page.keyboard.press(key)
+      await expect(page).toHaveURL(path)
+      await expect(page).toHaveTitle(`${name} · Jolt Mile`)
+    }
+  })
+
+  await test.step('? shows the keys', async () => {
+    await page.keyboard.press('?')
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  })
+
+  await test.step('n, then Enter on the first line, takes a reading', async () => {
+    await page.keyboard.press('n')
+    await expect(page.getByRole('button', { name: 'A reading of the chain' })).toBeFocused()
+    await page.keyboard.press('Enter')
+    await expect(page).toHaveURL(/\/gauge#take$/)
+    await expect(page.getByRole('region', { name: 'Take a reading' })).toBeFocused()
+    await page.keyboard.press('Tab')
+    await expect(page.getByRole('radio', { name: 'rule', exact: true })).toBeFocused()
+    await page.keyboard.press('ArrowRight')
+    await expect(page.getByRole('radio', { name: 'two-contact drop-in' })).toBeChecked()
+    await page.keyboard.press('ArrowLeft')
+    await page.keyboard.press('Tab')
+    await page.keyboard.press('Tab')
+    await expect(page.getByLabel('Length, mm')).toBeFocused()
+    await page.keyboard.type('306.5')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('checkbox')).toHaveCount(1)
+  })
+
+  await test.step('no key fires while typing', async () => {
+    await page.getByLabel('Length, mm').focus()
+    await page.keyboard.type('gdnub')
+    await expect(page).toHaveURL(/\/gauge#take$/)
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await page.getByLabel('Length, mm').fill('')
+    await page.getByRole('heading', { level: 1 }).click()
+  })
+
+  await test.step('u takes the reading back, and it can be put back', async () => {
+    await page.keyboard.press('u')
+    await expect(page.getByRole('checkbox')).toHaveCount(0)
+    await page.getByRole('button', { name: 'Put back' }).click()
+    await expect(page.getByRole('checkbox')).toHaveCount(1)
+  })
+})
+
+test('b switches bike, and the choice outlives a reload', async ({ page }) => {
+  await enterDemo(page)
+  await page.keyboard.press('b')
+  await page.getByRole('menuitem', { name: 'Plover' }).press('Enter')
+  await goTo(page, 'Gauge')
+  await expect(answerOf(page)).toContainText('Plover’s chain is at')
+  await page.reload()
+  await expect(answerOf(page)).toContainText('Plover’s chain is at')
+})
+
+test('the demo is apart: what is done there never reaches one’s own log', async ({ page }) => {
+  await enterDemo(page)
+  await expect(page.getByRole('listitem').filter({ hasText: 'Sparrow' })).toContainText('Not measured yet')
+  await page.getByRole('link', { name: 'demo: leave' }).click()
+  await expect(answerOf(page)).toHaveText('No bike is here yet.')
+  await page.getByRole('link', { name: 'Look round the demo garage' }).click()
+  await expect(answerOf(page)).toContainText('first.')
+  await page.goto('/demo/files')
+  await expect(answerOf(page)).toContainText('entries.')
+  await page.getByRole('button', { name: 'Start the demo afresh' }).click()
+  await expect(answerOf(page)).toContainText(/The log holds 1\u00a0\d{3} entries\./)
+})
+
+for (const theme of ['light', 'dark'] as const)
+  test(`axe finds nothing serious at any station, ${theme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+    const refused: string[] = []
+    page.on('console', (message) => {
+      if (message.type() === 'error') refused.push(message.text())
+    })
+    await enterDemo(page)
+    for (const [name, , path] of STATIONS) {
+      await test.step(name, async () => {
+        await page.goto(`/demo${path}`)
+        await expect(answerOf(page)).not.toContainText('Working')
+        await expectAccessible(page)
+      })
+    }
+    await test.step('the sheets and the page that is not there', async () => {
+      await page.goto('/demo/shelf?new=bike')
+      await expect(page.getByRole('dialog', { name: 'A new bike' })).toBeVisible()
+      await expectAccessible(page)
+      await page.goto('/demo/nowhere')
+      await expect(answerOf(page)).toHaveText('There is no station at this address.')
+      await expectAccessible(page)
+    })
+    expect(refused, 'the page policy refused nothing, and nothing else went wrong').toEqual([])
+  })
+
+test('a phone shows every station without scrolling sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await enterDemo(page)
+  for (const [, , path] of STATIONS) {
+    await page.goto(`/demo${path}`)
+    await expect(answerOf(page)).not.toContainText('Working')
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    )
+    expect(overflow, path).toBeLessThanOrEqual(0)
+  }
+})
+
+test('units both ways', async ({ page }) => {
+  await enterDemo(page)
+  await goTo(page, 'Miles')
+  await expect(answerOf(page)).toContainText('km')
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('menuitem', { name: 'Units: to miles and inches' }).click()
+  await expect(answerOf(page)).toContainText(/\u00a0mi/)
+  await goTo(page, 'Gauge')
+  await expect(page.getByLabel('Length, inches')).toBeVisible()
+})

@@ -1,0 +1,97 @@
+import { describe, expect, test } from '@jest/globals'
+import { replay } from '../../core/log/replay.ts'
+import { fittedParts } from '../../core/log/garage.ts'
+import { checkEntry } from '../../formats/entry-schema.ts'
+import { written } from '../../../test/log.ts'
+import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { bikeEntries, bikeSchema, changedBike, teethOf, type BikeDraft } from './bike-form.ts'
+
+const now = '2026-11-23T12:00:00.000Z'
+const draft: BikeDraft = {
+  name: 'Tern',
+  note: 'tourer',
+  shifting: 'cable',
+  motor: 'none',
+  usual: 'wet-road',
+  kept: 'indoors',
+  rings: '36, 50',
+  cogs: '11-13-15-18-21-24-28',
+  material: 'steel',
+  links: 112,
+  past: 'new',
+  since: '2026-10-01',
+}
+
+describe('a new bike', () => {
+  test('is the entries of the bike and all that is on it, each fit for the log', () => {
+    const { bike, entries } = bikeEntries(draft, now)
+    const log = written(entries)
+    for (const entry of log) expect(checkEntry(entry)).toHaveProperty('entry')
+    const garage = replay(log)
+    expect(garage.bikes.get(bike)?.entry).toMatchObject({ name: 'Tern', speeds: 7, usual: 'wet-road' })
+    expect(
+      fittedParts(garage, bike)
+        .map((part) => part.entry.spec.type)
+        .sort(),
+    ).toEqual(['cassette', 'chain', 'pulley', 'pulley', 'ring', 'ring'])
+  })
+
+  test('counts a ride of the morning on which the chain was fitted', () => {
+    const { bike, entries } = bikeEntries(draft, now)
+    const morning = new Date('2026-10-01T07:00:00').toISOString()
+    expect(entries.every(({ at }) => at <= morning)).toBe(true)
+    expect(bike).not.toBe('')
+  })
+
+  test('with a single cog has no pulleys', () => {
+    const { bike, entries } = bikeEntries({ ...draft, cogs: '18', shifting: 'none' }, now)
+    expect(fittedParts(replay(written(entries)), bike, 'pulley')).toEqual([])
+  })
+
+  test('is changed by an entry that takes the old one’s place', () => {
+    const { bike, entries } = bikeEntries(draft, now)
+    const log = written(entries)
+    const [first] = log
+    if (first?.kind !== 'bike') throw new Error('a bike comes first')
+    const { name, note, shifting, motor, usual } = first
+    const after = written(
+      [changedBike(first, { name, note, shifting, motor, usual, kept: 'outdoors' })],
+      Date.UTC(2027, 0, 1),
+    )
+    expect(replay([...log, ...after]).bikes.get(bike)?.entry).toMatchObject({
+      name: 'Tern',
+      kept: 'outdoors',
+      speeds: 7,
+    })
+  })
+
+  test.each<[Partial<Record<keyof BikeDraft, unknown>>, RegExp]>([
+    [{ name: '  ' }, /name/],
+    [{ cogs: '' }, /cogs/],
+    [{ cogs: '11 13 400' }, /9 to 60/],
+    [{ rings: '30 40 50 60' }, /Between 1 and 3/],
+    [{ links: 'many' }, /Count the links/],
+    [{ links: 20 }, /more links/],
+  ])('with %p is asked again', async (wrong, said) => {
+    await expect(bikeSchema.validate({ ...draft, ...wrong })).rejects.toThrow(said)
+  })
+
+  test('reads tooth counts however they are written', () => {
+    expect(teethOf('50/36')).toEqual([36, 50])
+    expect(teethOf('11, 13 und 15')).toEqual([11, 13, 15])
+    expect(teethOf('none')).toEqual([])
+  })
+})
+
+describe('a day in a form', () => {
+  test('means noon of that day, or now for today', () => {
+    expect(dayOf(momentOf('2026-10-05', now))).toBe('2026-10-05')
+    expect(Math.abs(Date.parse(momentOf(dayOf(now), now)) - Date.now())).toBeLessThan(60_000)
+  })
+
+  test('that is to come, or is none, is asked again', () => {
+    expect(faultOfDay('2026-11-24', now)).toMatch(/still to come/)
+    expect(faultOfDay('', now)).toMatch(/Give a day/)
+    expect(faultOfDay('2026-11-22', now)).toBeUndefined()
+  })
+})
