@@ -8,6 +8,7 @@ const rooms = {
   'src/stations': ['src/workers', 'src/store', 'src/ui', 'src/core', 'src/formats'],
   demo: ['src/core'],
   cases: ['src/core', 'src/formats'],
+  bench: ['src/core', 'src/formats', 'demo'],
   server: [],
 }
 const roomRules = Object.entries(rooms).map(([room, allowed]) => ({

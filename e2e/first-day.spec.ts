@@ -135,10 +135,7 @@ test('a slip of the pen gets a question, and what was typed stays', async ({ pag
     .getByRole('group', { name: 'The 0.75 side' })
     .getByRole('radio', { name: 'does not enter' })
     .check()
-  await page
-    .getByRole('group', { name: 'The 1.0 side' })
-    .getByRole('radio', { name: 'drops in' })
-    .check()
+  await page.getByRole('group', { name: 'The 1.0 side' }).getByRole('radio', { name: 'drops in' }).check()
   await page.getByRole('button', { name: 'Save the reading' }).click()
   await expect(page.getByText('The 1 side drops but the 0.75 side does not: read both again.')).toBeVisible()
   await expect(page.getByRole('checkbox')).toHaveCount(1)
@@ -156,10 +153,7 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
 
   await goTo(page, 'Teeth')
   await expect(answerOf(page)).toHaveText('Nobody has looked at Tern’s teeth yet.')
-  await page
-    .getByRole('group', { name: 'How cog 14 looks' })
-    .getByRole('radio', { name: 'spent' })
-    .click()
+  await page.getByRole('group', { name: 'How cog 14 looks' }).getByRole('radio', { name: 'spent' }).click()
   await expect(answerOf(page)).toHaveText('Tern’s cog 14 is spent.')
   await expect(page.getByText(/never test it standing/)).toBeVisible()
 

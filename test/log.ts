@@ -7,7 +7,7 @@ const bytesFor = (count: number): Uint8Array =>
 
 /** Entries as the store would write them, one millisecond apart. */
 export function written(drafts: readonly EntryDraft[], fromMs = Date.UTC(2026, 0, 1)): Entry[] {
-  return drafts.map((draft, i) => ({ ...draft, id: makeEntryId(fromMs + i, 0, bytesFor(i)) }) as Entry)
+  return drafts.map((draft, i) => ({ ...draft, id: makeEntryId(fromMs + i, 0, bytesFor(i)) }))
 }
 
 /** Noon of a day of 2026. */

@@ -26,7 +26,7 @@ describe('appending', () => {
 
   test('writes after everything it has seen, even where another device’s clock runs ahead', async () => {
     const ahead = Date.now() + 10 * 86_400_000
-    const theirs: Entry = { ...ride(1, 2, 10), id: makeEntryId(ahead, 0, new Uint8Array(16)) } as Entry
+    const theirs: Entry = { ...ride(1, 2, 10), id: makeEntryId(ahead, 0, new Uint8Array(16)) }
     await mergeIn(database, [theirs])
     const [mine] = await append(database, [{ kind: 'withdraw', at: noon(1, 3), targets: [theirs.id] }])
     expect(mine && mine.id > theirs.id).toBe(true)

@@ -223,7 +223,7 @@ describe('merging', () => {
     if (!entry) throw new Error('an entry is needed')
     const turned = Object.fromEntries(Object.entries(entry).reverse()) as unknown as Entry
     expect(mergeLogs([entry], [turned]).known).toBe(1)
-    expect(mergeLogs([entry], [{ ...entry, at: noon(9, 9) } as Entry]).differing).toEqual([entry.id])
+    expect(mergeLogs([entry], [{ ...entry, at: noon(9, 9) }]).differing).toEqual([entry.id])
   })
 })
 

@@ -1,12 +1,6 @@
 import { INSTRUMENTS, type Bias } from './instruments.ts'
-import {
-  biasNodes,
-  evidenceOf,
-  logBetween,
-  logSumExp,
-  logValuesMarginal,
-  type Evidence,
-} from './likelihood.ts'
+import { instrumentLogLikelihood, type PlacedEvidence } from './instrument-likelihood.ts'
+import { evidenceOf } from './likelihood.ts'
 import type { Instrument, Reading } from './reading.ts'
 
 /** The grid of elongation, % (methods 2). */
@@ -54,68 +48,23 @@ function logPrior(prior: Prior | undefined): (e: number) => number {
   return (e) => -0.5 * ((e - prior.mean) / prior.sd) ** 2
 }
 
-/** Log-likelihood of elongation for all readings of one instrument, the bias integrated out. */
-function instrumentLogLikelihood(evidence: readonly Evidence[], bias: Bias): (e: number) => number {
-  const values = evidence.filter((item) => item.form === 'value')
-  const between = tallied(evidence)
-  if (between.length === 0) {
-    const sumW = values.reduce((sum, { sd }) => sum + 1 / (sd * sd), 0)
-    return (e) => {
-      let sumWR = 0
-      let sumWRR = 0
-      for (const { value, sd } of values) {
-        const residual = value - e - bias.b
-        sumWR += residual / (sd * sd)
-        sumWRR += (residual / sd) ** 2
-      }
-      return logValuesMarginal(sumW, sumWR, sumWRR, bias)
-    }
-  }
-  const { offsets, logWeights } = biasNodes(bias)
-  const terms = new Float64Array(offsets.length)
-  return (e) => {
-    offsets.forEach((offset, k) => {
-      let sum = logWeights[k] ?? 0
-      for (const { item, times } of between)
-        sum += times * logBetween(item.low, item.high, e + offset, item.sd)
-      for (const { value, sd } of values) sum -= 0.5 * ((value - e - offset) / sd) ** 2
-      terms[k] = sum
-    })
-    return logSumExp(terms)
-  }
-}
-
-type Between = Extract<Evidence, { form: 'between' }>
-/** Equal limit readings counted together: a gauge has few answers, and each costs two distribution functions. */
-function tallied(evidence: readonly Evidence[]): { item: Between; times: number }[] {
-  const tally = new Map<string, { item: Between; times: number }>()
-  for (const item of evidence) {
-    if (item.form !== 'between') continue
-    const key = `${item.low} ${item.high} ${item.sd}`
-    const held = tally.get(key)
-    if (held) held.times++
-    else tally.set(key, { item, times: 1 })
-  }
-  return [...tally.values()]
-}
-
 /**
  * Density of a chain's elongation given readings (methods 2): per instrument the likelihood with its shared bias
  * integrated out, multiplied over instruments, times the prior, on a grid from -0.05 to 1.60 %.
  * @throws RangeError where a reading cannot be
  */
 export function posteriorDensity(readings: readonly Reading[], options: PosteriorOptions = {}): Density {
-  const groups = new Map<Instrument, Evidence[]>()
+  const groups = new Map<Instrument, PlacedEvidence[]>()
   for (const reading of readings) {
     const held = groups.get(reading.instrument) ?? []
-    held.push(evidenceOf(reading))
+    held.push({ item: evidenceOf(reading), step: 0 })
     groups.set(reading.instrument, held)
   }
   const parts = [...groups].map(([instrument, evidence]) =>
     instrumentLogLikelihood(evidence, options.zeroed?.[instrument] ?? INSTRUMENTS[instrument].bias),
   )
   const prior = logPrior(options.prior)
-  const log = GRID.map((e) => parts.reduce((sum, part) => sum + part(e), prior(e)))
+  const log = GRID.map((e) => parts.reduce((sum, part) => sum + part([e]), prior(e)))
   const top = log.reduce((a, b) => Math.max(a, b), -Infinity)
   const raw = log.map((value) => Math.exp(value - top))
   const area = trapezoid(raw)

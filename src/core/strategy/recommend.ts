@@ -27,6 +27,7 @@ export type Reason =
   | { readonly kind: 'goes-further'; readonly km: Interval; readonly percent: number }
   | { readonly kind: 'lube'; readonly clock: LubeClock }
   | { readonly kind: 'lube-unknown' }
+  | { readonly kind: 'log-doubted'; readonly km: number }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the recommendation. */
@@ -94,6 +95,7 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
   const word = chainWord(answer.now, limit.percent)
   const limitReason: Reason = { kind: 'limit', percent: limit.percent, why: limit.reason }
   const chance: Reason = { kind: 'chance-past', p: past, percent: limit.percent }
+  const doubted: Reason[] = answer.untoldPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
   const wornCogs = worn.some((reason) => reason.kind === 'worn-teeth' && reason.sprocket.role === 'cog')
 
   if (past >= 0.5) {
@@ -106,6 +108,7 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
         chance,
         ...(cogsToo >= 0.2 ? [{ kind: 'cogs-shaped', p: cogsToo } as const] : []),
         ...worn,
+        ...doubted,
         limitReason,
         lubeReason(chain),
       ],
@@ -125,6 +128,7 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
           ? { kind: 'too-wide', low: answer.now.p05, high: answer.now.p95 }
           : { kind: 'reading-old', km: since },
         chance,
+        ...doubted,
         ...worn,
         limitReason,
         ...(chain.clock?.due ? [lubeReason(chain)] : []),
@@ -137,7 +141,7 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
       action: 'lubricate',
       word,
       lookInKm: answer.nextLookKm,
-      reasons: [lubeReason(chain), ...worn, going, chance],
+      reasons: [lubeReason(chain), ...worn, going, chance, ...doubted],
       cautions,
     }
   }
@@ -146,7 +150,7 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
     word,
     confidence: 1 - past,
     lookInKm: answer.nextLookKm,
-    reasons: [...worn, chance, going, lubeReason(chain), limitReason],
+    reasons: [...worn, chance, ...doubted, going, lubeReason(chain), limitReason],
     cautions,
   }
 }

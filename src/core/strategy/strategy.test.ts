@@ -160,10 +160,10 @@ describe('the recommendation', () => {
 
   test('a reading long ago that has run out of distance is taken again', () => {
     const old = measured(0.3).map((draft): EntryDraft => ({ ...draft, at: noon(2, 1) }))
-    const more = Array.from({ length: 9 }, (_, i) => ride(2, 5 + i, 22))
+    const more = Array.from({ length: 9 }, (_, i) => ride(2, 5 + i, 26))
     const advice = adviceOn([...commuter, ...ridden.slice(0, 4), ...old, ...more, lubed])
     expect(advice.action).toBe('measure')
-    expect(advice.reasons[0]).toMatchObject({ kind: 'reading-old', km: 198 })
+    expect(advice.reasons[0]).toMatchObject({ kind: 'reading-old', km: 234 })
   })
 
   test('nothing is said while the statistics are still being worked out', () => {

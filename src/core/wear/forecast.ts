@@ -46,6 +46,8 @@ export interface WearAnswer {
   readonly fan: readonly BandPoint[]
   readonly wayHere: readonly BandPoint[]
   readonly readings: number
+  /** Chance that rides or a swap are missing from the log. */
+  readonly untoldPast: number
 }
 
 /** Marks for which the chance of being past is always reported, %. */
@@ -110,5 +112,6 @@ export function forecastWear(question: WearQuestion): WearAnswer {
     }),
     wayHere: question.drawAtWearKm.map((wearKm) => bandAt(belief, wearKm, wearKm)),
     readings: question.observations.length,
+    untoldPast: belief.untoldPast,
   }
 }

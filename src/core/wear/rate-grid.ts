@@ -1,12 +1,6 @@
 import { INSTRUMENTS } from '../measure/instruments.ts'
-import {
-  biasNodes,
-  evidenceOf,
-  logBetween,
-  logSumExp,
-  logValuesMarginal,
-  type Evidence,
-} from '../measure/likelihood.ts'
+import { instrumentLogLikelihood, type PlacedEvidence } from '../measure/instrument-likelihood.ts'
+import { evidenceOf, logSumExp } from '../measure/likelihood.ts'
 import type { Instrument, Reading } from '../measure/reading.ts'
 
 /** A reading and the wear-kilometres the chain had gathered when it was taken. */
@@ -30,6 +24,8 @@ export interface RateBelief {
   readonly start: Float64Array
   readonly beta: Float64Array
   readonly weight: Float64Array
+  /** Chance that the log does not tell the chain's whole past; 0 for one that never claimed to. */
+  readonly untoldPast: number
 }
 
 const lattice = (from: number, to: number, count: number): number[] =>
@@ -60,103 +56,103 @@ function axesFor(past: ChainPast): Axes {
       }
 }
 
-interface Group {
-  readonly evidence: readonly { readonly item: Evidence; readonly step: number }[]
-  readonly logLikelihood: (elongationAt: Float64Array) => number
-}
+type LogLikelihood = (elongationAt: ArrayLike<number>) => number
 
-/** Log-likelihood of one instrument's readings given the elongation at each step, its bias integrated out. */
-function groupLogLikelihood(instrument: Instrument, evidence: Group['evidence']): Group['logLikelihood'] {
-  const { bias } = INSTRUMENTS[instrument]
-  if (evidence.every(({ item }) => item.form === 'value')) {
-    const sumW = evidence.reduce((sum, { item }) => sum + 1 / (item.sd * item.sd), 0)
-    return (at) => {
-      let sumWR = 0
-      let sumWRR = 0
-      for (const { item, step } of evidence) {
-        if (item.form !== 'value') continue
-        const residual = item.value - (at[step] ?? 0) - bias.b
-        sumWR += residual / (item.sd * item.sd)
-        sumWRR += (residual / item.sd) ** 2
-      }
-      return logValuesMarginal(sumW, sumWR, sumWRR, bias)
-    }
-  }
-  const { offsets, logWeights } = biasNodes(bias, 8)
-  const terms = new Float64Array(offsets.length)
-  return (at) => {
-    for (let k = 0; k < offsets.length; k++) {
-      let sum = logWeights[k] ?? 0
-      for (const { item, step } of evidence) {
-        const centre = (at[step] ?? 0) + (offsets[k] ?? 0)
-        sum +=
-          item.form === 'between'
-            ? logBetween(item.low, item.high, centre, item.sd)
-            : -0.5 * ((item.value - centre) / item.sd) ** 2
-      }
-      terms[k] = sum
-    }
-    return logSumExp(terms)
-  }
-}
-
-function groupsOf(observations: readonly WearObservation[], steps: readonly number[]): Group[] {
-  const byInstrument = new Map<Instrument, { item: Evidence; step: number }[]>()
+/** The log-likelihood of each instrument's readings, as functions of the elongation at each step. */
+function likelihoodsOf(observations: readonly WearObservation[], steps: readonly number[]): LogLikelihood[] {
+  const byInstrument = new Map<Instrument, PlacedEvidence[]>()
   for (const { reading, wearKm } of observations) {
     const held = byInstrument.get(reading.instrument) ?? []
     held.push({ item: evidenceOf(reading), step: steps.indexOf(wearKm) })
     byInstrument.set(reading.instrument, held)
   }
-  return [...byInstrument].map(([instrument, evidence]) => ({
-    evidence,
-    logLikelihood: groupLogLikelihood(instrument, evidence),
-  }))
+  return [...byInstrument].map(([instrument, evidence]) =>
+    instrumentLogLikelihood(evidence, INSTRUMENTS[instrument].bias),
+  )
 }
 
 /** Points of the grid that carry less than this share of the best point's weight are dropped. */
 const NEGLIGIBLE_LOG = -14
 
 /**
- * Belief about one chain's wear (methods 4 with the multipliers at their defaults), on a grid over rate, start and
- * curvature: `rate ~ LogN(log 0.17, 0.58)`, `beta ~ LogN(0, 0.08)`, `start ~ N(0, 0.02)` for a chain fitted new,
- * flat on -0.05..1.2 for one of unknown past, for which curvature is left out: it cannot be told from the start.
- * Readings enter with the likelihoods of methods 2, each instrument's bias shared by all its readings.
- * @throws RangeError where a reading cannot be
+ * Chance that the log does not tell a chain's whole past though it was fitted new: rides or a swap not written
+ * down. Our own addition to the model: without it a chain with no logged distance could never be found worn, however
+ * plainly it was measured. A guess.
  */
-export function rateBelief(past: ChainPast, observations: readonly WearObservation[]): RateBelief {
-  const { logRates, logBetas, starts, logPriorStart } = axesFor(past)
-  const steps = [...new Set(observations.map((observation) => observation.wearKm))]
-  const groups = groupsOf(observations, steps)
-  const kept: { rate: number; start: number; beta: number; log: number }[] = []
+const UNTOLD_PAST = 0.02
+
+interface GridPoint {
+  readonly rate: number
+  readonly start: number
+  readonly beta: number
+  readonly log: number
+}
+
+const logPriorRate = (logRate: number): number =>
+  -0.5 * ((logRate - Math.log(RATE_MEDIAN)) / RATE_LOG_SD) ** 2
+const logPriorBeta = (logBeta: number): number => -0.5 * (logBeta / BETA_LOG_SD) ** 2
+
+/** Logarithm of the prior's sum over a grid: the three axes are independent, so it is a sum of three. */
+const logPriorTotal = ({ logRates, logBetas, starts, logPriorStart }: Axes): number =>
+  logSumExp(logRates.map(logPriorRate)) +
+  logSumExp(logBetas.map(logPriorBeta)) +
+  logSumExp(starts.map(logPriorStart))
+
+/** The points of one grid that matter, with their log-weights; `logShare` is the log of the whole grid's prior share. */
+function gridPoints(
+  axes: Axes,
+  likelihoods: readonly LogLikelihood[],
+  steps: readonly number[],
+  logShare: number,
+): GridPoint[] {
+  const base = logShare - logPriorTotal(axes)
+  const kept: GridPoint[] = []
   const at = new Float64Array(steps.length)
   let top = -Infinity
-  for (const logRate of logRates) {
-    const logPriorRate = -0.5 * ((logRate - Math.log(RATE_MEDIAN)) / RATE_LOG_SD) ** 2
+  for (const logRate of axes.logRates) {
     const rate = Math.exp(logRate)
-    for (const logBeta of logBetas) {
+    for (const logBeta of axes.logBetas) {
       const beta = Math.exp(logBeta)
       const grown = steps.map((wearKm) => rate * (wearKm / 1000) ** beta)
-      const logPrior = logPriorRate - 0.5 * (logBeta / BETA_LOG_SD) ** 2
-      for (const start of starts) {
+      const logPrior = base + logPriorRate(logRate) + logPriorBeta(logBeta)
+      for (const start of axes.starts) {
         for (let i = 0; i < grown.length; i++) at[i] = start + (grown[i] ?? 0)
-        let log = logPrior + logPriorStart(start)
-        for (const group of groups) {
-          log += group.logLikelihood(at)
-          if (log < top + NEGLIGIBLE_LOG - 20) break
-        }
+        let log = logPrior + axes.logPriorStart(start)
+        for (const likelihood of likelihoods) log += likelihood(at)
         if (log > top) top = log
         if (log > top + NEGLIGIBLE_LOG) kept.push({ rate, start, beta, log })
       }
     }
   }
-  const final = kept.filter(({ log }) => log > top + NEGLIGIBLE_LOG)
-  const raw = final.map(({ log }) => Math.exp(log - top))
+  return kept
+}
+
+/**
+ * Belief about one chain's wear (methods 4 with the multipliers at their defaults), on a grid over rate, start and
+ * curvature: `rate ~ LogN(log 0.17, 0.58)`, `beta ~ LogN(0, 0.08)`, `start ~ N(0, 0.02)` for a chain fitted new,
+ * flat on -0.05..1.2 for one of unknown past, for which curvature is left out: it cannot be told from the start.
+ * Readings enter with the likelihoods of methods 2, each instrument's bias shared by all its readings. A measured
+ * chain that was fitted new is held with a small chance to have a past the log does not tell.
+ * @throws RangeError where a reading cannot be
+ */
+export function rateBelief(past: ChainPast, observations: readonly WearObservation[]): RateBelief {
+  const steps = [...new Set(observations.map((observation) => observation.wearKm))]
+  const likelihoods = likelihoodsOf(observations, steps)
+  const doubts = past === 'new' && observations.length > 0
+  const own = gridPoints(axesFor(past), likelihoods, steps, Math.log(doubts ? 1 - UNTOLD_PAST : 1))
+  const untold = doubts ? gridPoints(axesFor('unknown'), likelihoods, steps, Math.log(UNTOLD_PAST)) : []
+  const top = [...own, ...untold].reduce((best, { log }) => Math.max(best, log), -Infinity)
+  const matters = ({ log }: GridPoint): boolean => log > top + NEGLIGIBLE_LOG
+  const weighty = own.filter(matters)
+  const points = [...weighty, ...untold.filter(matters)]
+  const raw = points.map(({ log }) => Math.exp(log - top))
   const total = raw.reduce((a, b) => a + b, 0)
   return {
-    rate: Float64Array.from(final, (point) => point.rate),
-    start: Float64Array.from(final, (point) => point.start),
-    beta: Float64Array.from(final, (point) => point.beta),
+    rate: Float64Array.from(points, (point) => point.rate),
+    start: Float64Array.from(points, (point) => point.start),
+    beta: Float64Array.from(points, (point) => point.beta),
     weight: Float64Array.from(raw, (value) => value / total),
+    untoldPast: raw.slice(weighty.length).reduce((a, b) => a + b, 0) / total,
   }
 }
 

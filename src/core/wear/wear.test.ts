@@ -73,7 +73,7 @@ describe('belief about a chain’s wear', () => {
   test('its weights sum to one and its points are few', () => {
     const belief = rateBelief('new', [{ wearKm: 2000, reading: caliper(0.4) }])
     expect(belief.weight.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
-    expect(belief.rate.length).toBeLessThan(9000)
+    expect(belief.rate.length).toBeLessThan(20_000)
   })
 
   test('of a chain of unknown past with one look is what that look alone says', () => {
@@ -86,6 +86,19 @@ describe('belief about a chain’s wear', () => {
     const now = summariseDensity(smoothDensity(elongationsAt(belief, 0), belief.weight), [0.5])
     expect(now.mean).toBeCloseTo(alone.mean, 2)
     expect(now.p95 - now.p05).toBeCloseTo(alone.p95 - alone.p05, 1)
+  })
+
+  test('a chain plainly worn, though the log gives it no distance, is believed, and the log is doubted', () => {
+    const readings = [1.05, 1.04, 1.06].map((e) => ({ wearKm: 0, reading: caliper(e) }))
+    const belief = rateBelief('new', readings)
+    expect(quantile(weighted(elongationsAt(belief, 0), belief.weight), 0.5)).toBeCloseTo(1.05, 1)
+    expect(belief.untoldPast).toBeGreaterThan(0.95)
+  })
+
+  test('a reading that fits its distance casts no doubt on the log', () => {
+    const fits = rateBelief('new', [{ wearKm: 2000, reading: caliper(0.35) }])
+    expect(fits.untoldPast).toBeLessThan(0.02)
+    expect(rateBelief('new', []).untoldPast).toBe(0)
   })
 
   test('the distance to a limit and the elongation there undo one another', () => {

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { recommend, type Action } from '../../core/strategy/recommend.ts'
+import { recommend } from '../../core/strategy/recommend.ts'
 import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
 import { ElongationChart } from '../../ui/charts/ElongationChart.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -10,20 +10,10 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayAction, sayCaution, sayReason } from '../../ui/words/advice.ts'
+import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayFigure } from '../../ui/words/numbers.ts'
 import { sayLimitDates, sayNextLook } from '../../ui/words/verdict.tsx'
 import { useForecast } from '../../workers/use-forecasts.ts'
-
-/** The next step and where it is taken. */
-const NEXT: Readonly<Record<Action, { readonly path: string; readonly label: string }>> = {
-  'describe-chain': { path: '/shelf#chain', label: 'Fit a chain' },
-  measure: { path: '/gauge#take', label: 'Measure it' },
-  'swap-chain': { path: '/shelf#chain', label: 'Log the swap' },
-  'swap-chain-and-cogs': { path: '/shelf#chain', label: 'Log the swap' },
-  lubricate: { path: '/wash#log', label: 'Log it done' },
-  'look-at-teeth': { path: '/teeth', label: 'See the teeth' },
-  'ride-on': { path: '/gauge#take', label: 'Measure it anyway' },
-}
 
 /** Decide: one recommendation, its reasons in order, what it risks, and what would change it. */
 export default function Decide() {
@@ -35,7 +25,7 @@ export default function Decide() {
   const advice = recommend(report, answer)
   const { name } = report.bike.entry
   if (!advice) return <Answer word="unsure">{fault ?? `Working out what ${name} wants…`}</Answer>
-  const next = NEXT[advice.action]
+  const next = NEXT_STEP[advice.action]
   const measured = report.chain?.lastReadingAt !== undefined
   return (
     <div className="flex flex-col gap-8">

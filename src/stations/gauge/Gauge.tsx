@@ -1,8 +1,8 @@
-import { Link } from 'react-router'
 import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
 import { buttonLook } from '../../ui/parts/Button.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
+import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
@@ -24,19 +24,7 @@ export default function Gauge() {
       <NoBike what="Add one, and then measure its chain here: with a rule, a drop-in gauge or a caliper." />
     )
   const { chain } = report
-  if (!chain)
-    return (
-      <Answer
-        word="unsure"
-        action={
-          <Link to="/shelf#chain" className={buttonLook('next')}>
-            Fit a chain
-          </Link>
-        }
-      >
-        {verdictSentence(report, undefined, units)}
-      </Answer>
-    )
+  if (!chain) return <NoChain bike={report.bike.entry.name} />
   const measured = chain.lastReadingAt !== undefined
   return (
     <div className="flex flex-col gap-8">
@@ -45,7 +33,7 @@ export default function Gauge() {
         detail={
           fault ?? (
             <>
-              {verdictGrounds(report, chain)} {measured && answer && sayNextLook(answer, units, now)}
+              {verdictGrounds(report, chain, answer)} {measured && answer && sayNextLook(answer, units, now)}
             </>
           )
         }

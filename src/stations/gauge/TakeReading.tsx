@@ -5,6 +5,7 @@ import type { LimitResult } from '../../core/measure/reading.ts'
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
+import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits, type Units } from '../../ui/screen-state.ts'
@@ -164,10 +165,7 @@ export function TakeReading({ report, chain }: Props) {
   }
 
   return (
-    <section id="take" tabIndex={-1} aria-labelledby="take-title" className="scroll-mt-4 outline-none">
-      <h2 id="take-title" className="text-[1.05rem] font-semibold">
-        Take a reading
-      </h2>
+    <WorkSection id="take" title="Take a reading">
       <form
         onSubmit={(event) => void form.handleSubmit(save)(event)}
         noValidate
@@ -220,6 +218,6 @@ export function TakeReading({ report, chain }: Props) {
           Save the reading
         </Button>
       </form>
-    </section>
+    </WorkSection>
   )
 }

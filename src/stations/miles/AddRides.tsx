@@ -4,6 +4,7 @@ import type { Condition } from '../../core/exposure/conditions.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
+import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { SelectField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
@@ -178,15 +179,7 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
     )
   }
   return (
-    <section
-      id="add"
-      tabIndex={-1}
-      aria-labelledby="add-title"
-      className="flex scroll-mt-4 flex-col gap-4 outline-none"
-    >
-      <h2 id="add-title" className="text-[1.05rem] font-semibold">
-        Add rides to {report.bike.entry.name}
-      </h2>
+    <WorkSection id="add" title={`Add rides to ${report.bike.entry.name}`}>
       {step.at === 'idle' && <DropPlace onFiles={start} />}
       <p role="status" className="text-[0.95rem] empty:hidden">
         {step.at === 'idle' ? step.said : ''}
@@ -204,6 +197,6 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
         <Review report={report} batch={step.batch} onDone={(said) => setStep({ at: 'idle', said })} />
       )}
       {step.at === 'idle' && <RideByHand report={report} />}
-    </section>
+    </WorkSection>
   )
 }

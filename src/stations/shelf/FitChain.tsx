@@ -6,6 +6,7 @@ import { openFitting } from '../../core/log/garage.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
+import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
@@ -73,15 +74,7 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
     await record(drafts, `${entry.name} has another chain.`)
   }
   return (
-    <section
-      id="chain"
-      tabIndex={-1}
-      aria-labelledby="chain-title"
-      className="flex scroll-mt-4 flex-col gap-4 outline-none"
-    >
-      <h2 id="chain-title" className="text-[1.05rem] font-semibold">
-        Fit another chain to {entry.name}
-      </h2>
+    <WorkSection id="chain" title={`Fit another chain to ${entry.name}`}>
       {cautions.map((caution) => (
         <CautionNote key={caution}>{sayCaution(caution)}</CautionNote>
       ))}
@@ -136,6 +129,6 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
       <Button look="firm" className="self-start" onClick={() => void save()}>
         Log the chain
       </Button>
-    </section>
+    </WorkSection>
   )
 }

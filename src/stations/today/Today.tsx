@@ -9,6 +9,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
 import { sayAction, sayReason } from '../../ui/words/advice.ts'
+import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayCount, sayFigure, sayKm } from '../../ui/words/numbers.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import type { WearAnswer } from '../../core/wear/forecast.ts'
@@ -21,15 +22,10 @@ interface Line {
   readonly advice: Recommendation | undefined
 }
 
-/** Where each action is done, and what the way there is called. */
-const DONE_AT: Readonly<Record<Action, { readonly path: string; readonly label: string }>> = {
-  'describe-chain': { path: '/shelf#chain', label: 'Fit a chain' },
-  measure: { path: '/gauge#take', label: 'Measure it' },
-  'swap-chain': { path: '/decide', label: 'See why' },
-  'swap-chain-and-cogs': { path: '/decide', label: 'See why' },
-  lubricate: { path: '/wash#log', label: 'Log it done' },
-  'look-at-teeth': { path: '/teeth', label: 'See the teeth' },
-  'ride-on': { path: '/decide', label: 'See why' },
+/** What the way to the next step is called here: a verdict is looked at before it is acted on. */
+function stepFor(action: Action): { readonly path: string; readonly label: string } {
+  const weighty = action === 'swap-chain' || action === 'swap-chain-and-cogs' || action === 'ride-on'
+  return weighty ? { path: '/decide', label: 'See why' } : NEXT_STEP[action]
 }
 
 function useLines(): { readonly lines: readonly Line[]; readonly fault?: string } {
@@ -57,7 +53,7 @@ function BikeLine({ line, first }: { readonly line: Line; readonly first: boolea
   const send = useSend()
   const navigate = useNavigate()
   const { entry } = report.bike
-  const done = advice && DONE_AT[advice.action]
+  const done = advice && stepFor(advice.action)
   const [why, also] = advice?.reasons ?? []
   return (
     <li className="grid grid-cols-[11rem_7rem_minmax(0,1fr)_9.5rem] items-start gap-x-6 gap-y-1 border-t border-hairline py-4 max-lg:grid-cols-[minmax(0,1fr)_auto] max-sm:py-3">

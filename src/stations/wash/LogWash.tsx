@@ -5,6 +5,7 @@ import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
+import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
@@ -83,15 +84,7 @@ export function LogWash({ report, chain }: Props) {
   }
   const how = howTo(lube, links, crankTurnsPerChain(links, ring).toFixed(1))
   return (
-    <section
-      id="log"
-      tabIndex={-1}
-      aria-labelledby="log-title"
-      className="flex scroll-mt-4 flex-col gap-4 outline-none"
-    >
-      <h2 id="log-title" className="text-[1.05rem] font-semibold">
-        What was done
-      </h2>
+    <WorkSection id="log" title="What was done">
       <Choice
         legend="Cleaned how"
         value={method}
@@ -123,6 +116,6 @@ export function LogWash({ report, chain }: Props) {
       <Button look="firm" className="self-start" onClick={() => void save()}>
         Log it
       </Button>
-    </section>
+    </WorkSection>
   )
 }

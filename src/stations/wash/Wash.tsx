@@ -1,4 +1,3 @@
-import { Link } from 'react-router'
 import { CONDITION_MULTIPLIER, isWet } from '../../core/exposure/conditions.ts'
 import { STORAGE_DAYS } from '../../core/lube/clock.ts'
 import { LUBE_LIFE_KM } from '../../core/lube/lubes.ts'
@@ -8,6 +7,7 @@ import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
+import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
@@ -104,19 +104,7 @@ export default function Wash() {
   const washes = useWashes(report?.chain)
   if (!report) return <NoBike what="Add one, and say what was put on its chain; the clock runs from there." />
   const { chain } = report
-  if (!chain)
-    return (
-      <Answer
-        word="unsure"
-        action={
-          <Link to="/shelf#chain" className={buttonLook('next')}>
-            Fit a chain
-          </Link>
-        }
-      >
-        The log holds no chain on {report.bike.entry.name} yet.
-      </Answer>
-    )
+  if (!chain) return <NoChain bike={report.bike.entry.name} />
   return (
     <div className="flex flex-col gap-8">
       <Answer

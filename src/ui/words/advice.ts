@@ -75,6 +75,8 @@ function reasonWords(reason: Reason, units: Units): string {
         : reason.clock.used < 0.02
           ? 'The lubricant is freshly put on.'
           : `The lubricant is good for a while: ${Math.round(100 * reason.clock.used)} % of it is used.`
+    case 'log-doubted':
+      return `The readings do not fit the ${sayKm(reason.km, units)} in the log: a chain is seldom so worn so soon. Are rides, or a swap, not written down?`
     case 'lube-unknown':
       return 'Nobody has said what is on the chain, so nothing can be said of when to lubricate.'
     case 'limit':

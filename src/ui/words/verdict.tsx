@@ -49,14 +49,18 @@ export function verdictSentence(report: BikeReport, answer: WearAnswer | undefin
 }
 
 /** Grounds of the verdict: how many readings with what, and the limit with its reason. */
-export function verdictGrounds(report: BikeReport, chain: ChainReport): string {
+export function verdictGrounds(report: BikeReport, chain: ChainReport, answer?: WearAnswer): string {
   const used = chain.readings.filter((state) => state.used)
   const instruments = [...new Set(used.map(({ entry }) => SHORT_INSTRUMENT[entry.reading.instrument]))]
   const limit = keepUnits(
     `The limit for this bike is ${sayLimit(report.limit.percent)} %: ${report.limit.reason}.`,
   )
   if (used.length === 0) return limit
-  return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}. ${limit}`)
+  const doubt =
+    answer && answer.untoldPast >= 0.5
+      ? ' The readings do not fit the distance logged: are rides, or a swap, not written down?'
+      : ''
+  return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}.${doubt} ${limit}`)
 }
 
 /** When to look again, in distance and on the calendar. */

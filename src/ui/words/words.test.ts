@@ -151,6 +151,7 @@ describe('advice in words', () => {
     [{ kind: 'lube', clock: { ...clock, used: 0 } }, /freshly put on/],
     [{ kind: 'lube', clock: { used: 2, due: true, reason: 'rain' } }, /Rain/],
     [{ kind: 'lube-unknown' }, /Nobody has said/],
+    [{ kind: 'log-doubted', km: 36 }, /do not fit the 36 km in the log/],
     [{ kind: 'limit', percent: 0.5, why: 'narrow chains' }, /0\.5 %: narrow chains\./],
   ])('%.40p', (reason, said) => {
     expect(say(reason)).toMatch(said)

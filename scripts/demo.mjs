@@ -1,0 +1,8 @@
+import { spawn } from 'node:child_process'
+import { ensureInstalled, root, runTool } from './prepare.mjs'
+
+ensureInstalled()
+runTool('vite', ['build', '--logLevel', 'warn'])
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: root, stdio: 'inherit' })
+server.on('exit', (code) => process.exit(code ?? 0))
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))

@@ -1,0 +1,83 @@
+import { spawnSync } from 'node:child_process'
+import { existsSync, statSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+/** The root of the project. */
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..')
+
+/** Runs a command with its output shown; ends this process where it fails. */
+export function run(command, args, env = {}) {
+  const began = Date.now()
+  process.stdout.write(`\n> ${command} ${args.join(' ')}\n`)
+  const { status, error } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+    shell: process.platform === 'win32',
+  })
+  if (error) process.stderr.write(`${command} could not be started: ${error.message}\n`)
+  if (status !== 0) process.exit(status ?? 1)
+  process.stdout.write(`  (${((Date.now() - began) / 1000).toFixed(1)} s)\n`)
+}
+
+/** Runs a program of one of the project's own packages. */
+export const runTool = (name, args = [], env = {}) => run(process.execPath, [toolPath(name), ...args], env)
+
+const TOOLS = {
+  tsc: 'typescript/bin/tsc',
+  eslint: 'eslint/bin/eslint.js',
+  depcruise: 'dependency-cruiser/bin/dependency-cruise.mjs',
+  prettier: 'prettier/bin/prettier.cjs',
+  knip: 'knip/bin/knip.js',
+  jest: 'jest/bin/jest.js',
+  playwright: '@playwright/test/cli.js',
+  vite: 'vite/bin/vite.js',
+}
+const toolPath = (name) => join(root, 'node_modules', TOOLS[name])
+
+function checkNode() {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
+  if (major > 20 || (major === 20 && minor >= 19)) return
+  process.stderr.write(`Jolt Mile needs Node.js 20.19 or later; this is ${process.versions.node}.\n`)
+  process.exit(1)
+}
+
+/** Installs the packages where they are missing or older than the lock file. Downloads no browser. */
+export function ensureInstalled() {
+  checkNode()
+  const done = join(root, 'node_modules', '.package-lock.json')
+  const lock = join(root, 'package-lock.json')
+  if (existsSync(done) && statSync(done).mtimeMs >= statSync(lock).mtimeMs) return
+  run('npm', ['ci', '--no-audit', '--no-fund'], { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' })
+}
+
+const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/snap/bin/chromium']
+const findChromium = () =>
+  [process.env.CHROMIUM, ...CHROMIUM_PLACES].find((path) => path !== undefined && existsSync(path))
+
+const answers = (command, args) => spawnSync(command, args, { stdio: 'ignore' }).status === 0
+
+/** The Chromium for the end-to-end tests: found, or installed from Debian's packages, or asked for. */
+export function ensureChromium() {
+  const found = findChromium()
+  if (found) return found
+  if (answers('apt-get', ['--version'])) {
+    const sudo = process.getuid?.() === 0 ? [] : answers('sudo', ['-n', 'true']) ? ['sudo', '-n'] : undefined
+    if (sudo) {
+      const apt = (...args) => {
+        const [command, ...rest] = [...sudo, 'apt-get', ...args]
+        run(command, rest, { DEBIAN_FRONTEND: 'noninteractive' })
+      }
+      apt('update', '-qq')
+      apt('install', '-y', '-qq', 'chromium')
+      const installed = findChromium()
+      if (installed) return installed
+    }
+  }
+  process.stderr.write(
+    'The end-to-end tests need Chromium, and it could not be installed from here.\n' +
+      'Install it (on Debian: sudo apt-get install chromium), or name one: CHROMIUM=/path/to/chromium npm test\n',
+  )
+  return process.exit(1)
+}

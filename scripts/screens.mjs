@@ -1,0 +1,70 @@
+import { spawn } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureChromium, ensureInstalled, root, runTool } from './prepare.mjs'
+
+// The day on which the pictures are taken, so that they change only when the app does.
+const DAY = '2026-11-23T09:00:00Z'
+const PORT = 4292
+const WIDE = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+const SHOTS = [
+  { name: 'today', path: '/', size: WIDE },
+  { name: 'miles', path: '/miles', bike: 'heron', size: WIDE },
+  { name: 'gauge', path: '/gauge', bike: 'heron', size: WIDE },
+  { name: 'teeth', path: '/teeth', bike: 'kite', size: WIDE },
+  { name: 'wash', path: '/wash', bike: 'quarry', size: WIDE },
+  { name: 'decide', path: '/decide', bike: 'kite', size: WIDE },
+  { name: 'shelf', path: '/shelf', bike: 'quarry', size: WIDE },
+  { name: 'files', path: '/files', bike: 'heron', size: WIDE },
+  { name: 'gauge-late-shop', path: '/gauge', bike: 'plover', size: WIDE, theme: 'late-shop' },
+  { name: 'today-phone', path: '/', size: PHONE },
+  { name: 'gauge-phone', path: '/gauge', bike: 'heron', size: PHONE },
+]
+
+async function ready(url) {
+  for (let i = 0; i < 100; i++) {
+    const answer = await fetch(url).catch(() => undefined)
+    if (answer?.ok) return
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  throw new Error('the server did not start')
+}
+
+ensureInstalled()
+const executablePath = ensureChromium()
+runTool('vite', ['build', '--logLevel', 'warn'])
+const folder = join(root, 'docs', 'screenshots')
+mkdirSync(folder, { recursive: true })
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1' },
+})
+const { chromium } = await import('@playwright/test')
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
+try {
+  await ready(`http://127.0.0.1:${PORT}/api/health`)
+  for (const { name, path, bike, size, theme = 'daylight' } of SHOTS) {
+    const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce' })
+    const page = await context.newPage()
+    await page.clock.setFixedTime(DAY)
+    await page.addInitScript(
+      (state) => localStorage.setItem('jolt-mile screen demo', JSON.stringify(state)),
+      { bike, theme, units: 'metric' },
+    )
+    await page.goto(`http://127.0.0.1:${PORT}/demo${path}`)
+    await page.getByRole('heading', { level: 1 }).filter({ hasNotText: 'Working' }).waitFor()
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('figure > [role=img]')].every((chart) => chart.dataset.drawn === 'true'),
+    )
+    await page.waitForFunction(() => !document.body.textContent?.includes('Working it out'))
+    await page.evaluate(() => document.fonts.ready)
+    await page.screenshot({ path: join(folder, `${name}.png`) })
+    process.stdout.write(`${name}.png\n`)
+    await context.close()
+  }
+} finally {
+  await browser.close()
+  server.kill()
+}

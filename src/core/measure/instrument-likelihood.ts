@@ -1,0 +1,62 @@
+import type { Bias } from './instruments.ts'
+import { biasNodes, logBetween, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
+
+/** One reading's evidence and which of several elongations of the chain (now, earlier) it is about. */
+export interface PlacedEvidence {
+  readonly item: Evidence
+  readonly step: number
+}
+
+type Between = Extract<Evidence, { form: 'between' }>
+
+/** Equal limit readings counted together: a gauge has few answers, and each costs two distribution functions. */
+function tallied(evidence: readonly PlacedEvidence[]): { item: Between; step: number; times: number }[] {
+  const tally = new Map<string, { item: Between; step: number; times: number }>()
+  for (const { item, step } of evidence) {
+    if (item.form !== 'between') continue
+    const key = `${item.low} ${item.high} ${item.sd} ${step}`
+    const held = tally.get(key)
+    if (held) held.times++
+    else tally.set(key, { item, step, times: 1 })
+  }
+  return [...tally.values()]
+}
+
+/**
+ * Log-likelihood of all readings of one instrument, its shared bias integrated out (methods 2), as a function of
+ * the chain's elongation at each step, %. In closed form where every reading is a value, else numerically over an
+ * even lattice of the bias. Up to a constant.
+ */
+export function instrumentLogLikelihood(
+  evidence: readonly PlacedEvidence[],
+  bias: Bias,
+): (elongationAt: ArrayLike<number>) => number {
+  const values = evidence.flatMap(({ item, step }) => (item.form === 'value' ? [{ ...item, step }] : []))
+  const between = tallied(evidence)
+  if (between.length === 0) {
+    const sumW = values.reduce((sum, { sd }) => sum + 1 / (sd * sd), 0)
+    return (at) => {
+      let sumWR = 0
+      let sumWRR = 0
+      for (const { value, sd, step } of values) {
+        const residual = value - (at[step] ?? 0) - bias.b
+        sumWR += residual / (sd * sd)
+        sumWRR += (residual / sd) ** 2
+      }
+      return logValuesMarginal(sumW, sumWR, sumWRR, bias)
+    }
+  }
+  const { offsets, logWeights } = biasNodes(bias)
+  const terms = new Float64Array(offsets.length)
+  return (at) => {
+    for (let k = 0; k < offsets.length; k++) {
+      const offset = offsets[k] ?? 0
+      let sum = logWeights[k] ?? 0
+      for (const { item, step, times } of between)
+        sum += times * logBetween(item.low, item.high, (at[step] ?? 0) + offset, item.sd)
+      for (const { value, sd, step } of values) sum -= 0.5 * ((value - (at[step] ?? 0) - offset) / sd) ** 2
+      terms[k] = sum
+    }
+    return logSumExp(terms)
+  }
+}

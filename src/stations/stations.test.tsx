@@ -1,0 +1,150 @@
+import { afterEach, describe, expect, test } from '@jest/globals'
+import { cleanup, screen, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { commuter, noon, ride, ruleReading } from '../../test/log.ts'
+import { openLog, TODAY } from '../../test/open-log.tsx'
+import { LimitChoice } from './gauge/LimitChoice.tsx'
+import { ReadingList } from './gauge/ReadingList.tsx'
+import { TakeReading } from './gauge/TakeReading.tsx'
+import { RideByHand } from './miles/RideByHand.tsx'
+import { RoadStrip } from './miles/RoadStrip.tsx'
+import { LifeStrip } from './wash/LifeStrip.tsx'
+import { LogWash } from './wash/LogWash.tsx'
+
+afterEach(cleanup)
+const plain = (text: string | null): string => (text ?? '').replaceAll('\u00a0', ' ')
+
+describe('Gauge', () => {
+  test('lists readings by day, newest first, as read and as meant', () => {
+    const { show, chain } = openLog([
+      ...commuter,
+      ride(1, 2, 400),
+      ruleReading(1, 10, 305.5),
+      ruleReading(3, 1, 306.324),
+    ])
+    show(<ReadingList chain={chain} />)
+    expect(screen.getAllByRole('heading', { level: 3 }).map((heading) => plain(heading.textContent))).toEqual(
+      ['1 Marchat 400 km', '10 Januaryat 400 km'],
+    )
+    expect(plain(screen.getAllByRole('listitem')[0]?.textContent ?? '')).toMatch(
+      /rule24 pitches, 306\.32 mm.*0\.50 ±0\.23/,
+    )
+  })
+
+  test('a reading unticked is left out by an entry of its own', async () => {
+    const { show, chain, recorded } = openLog([...commuter, ruleReading(3, 1, 306)])
+    show(<ReadingList chain={chain} />)
+    await userEvent.click(screen.getByRole('checkbox'))
+    expect(recorded).toEqual([
+      { kind: 'reading-use', at: TODAY, target: chain.readings[0]?.entry.id, use: false },
+    ])
+  })
+
+  test('takes both sides of a gauge in one go, at the place and tension told', async () => {
+    const { show, chain, report, recorded } = openLog(commuter)
+    show(<TakeReading report={report} chain={chain} />)
+    await userEvent.click(screen.getByRole('radio', { name: 'three-contact drop-in' }))
+    await userEvent.click(
+      within(screen.getByRole('group', { name: 'The 0.5 side' })).getByRole('radio', { name: 'drops in' }),
+    )
+    await userEvent.click(
+      within(screen.getByRole('group', { name: 'The 0.75 side' })).getByRole('radio', {
+        name: 'does not enter',
+      }),
+    )
+    await userEvent.click(screen.getByRole('radio', { name: 'slack' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect(recorded.map((draft) => draft.kind === 'reading' && [draft.place, draft.reading])).toEqual([
+      [19, { instrument: 'three-contact-limit', limit: 0.5, result: 'drops', slack: true }],
+      [19, { instrument: 'three-contact-limit', limit: 0.75, result: 'clear', slack: true }],
+    ])
+  })
+
+  test('refuses a day before the chain was fitted and keeps what was typed', async () => {
+    const { show, chain, report, recorded } = openLog(commuter)
+    show(<TakeReading report={report} chain={chain} />)
+    await userEvent.type(screen.getByLabelText('Length, mm'), '306')
+    const day = screen.getByLabelText('Day')
+    await userEvent.clear(day)
+    await userEvent.type(day, '2025-12-01')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect((await screen.findByRole('alert')).textContent).toMatch(
+      /fitted on 2026-01-01: that day is before it/,
+    )
+    expect(screen.getByLabelText<HTMLInputElement>('Length, mm').value).toBe('306')
+    expect(recorded).toEqual([])
+  })
+
+  test('lets the owner choose a school, and says why the limit is what it is', async () => {
+    const { show, report, recorded } = openLog(commuter)
+    show(<LimitChoice report={report} />)
+    expect(screen.getByText(/narrow 11-speed chains/)).not.toBeNull()
+    await userEvent.click(screen.getByRole('radio', { name: /late 1\.0 %/ }))
+    expect(recorded).toEqual([{ kind: 'limit', at: TODAY, bike: 'heron', school: 'late' }])
+  })
+})
+
+describe('Miles', () => {
+  test('takes a ride by hand and asks again for one that is none', async () => {
+    const { show, report, recorded } = openLog(commuter)
+    show(<RideByHand report={report} />)
+    await userEvent.click(screen.getByRole('button', { name: 'Add the ride' }))
+    expect((await screen.findByRole('alert')).textContent).toBe('Give the distance.')
+    await userEvent.type(screen.getByLabelText('Distance, km'), '42.5')
+    await userEvent.selectOptions(screen.getByLabelText('Ridden in'), 'winter-salt')
+    await userEvent.click(screen.getByRole('button', { name: 'Add the ride' }))
+    expect(recorded).toMatchObject([{ kind: 'ride', bike: 'heron', km: 42.5, condition: 'winter-salt' }])
+  })
+
+  test('shows the road under the chain, the most ridden first', () => {
+    const { show, chain } = openLog([...commuter, ride(1, 2, 30, { condition: 'mud' }), ride(1, 3, 90)])
+    show(<RoadStrip rides={chain.story.rides.map((one) => one.ride)} />)
+    expect(plain(screen.getByRole('img').getAttribute('aria-label'))).toBe('dry road 90 km, mud 30 km')
+  })
+})
+
+describe('Wash', () => {
+  test('logs what was cleaned how and what was put on', async () => {
+    const { show, chain, report, recorded } = openLog(commuter)
+    show(<LogWash report={report} chain={chain} />)
+    await userEvent.click(screen.getByRole('radio', { name: 'cleaned off the bike' }))
+    await userEvent.click(screen.getByRole('radio', { name: 'drip wax' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }))
+    expect(recorded).toMatchObject([{ kind: 'wash', chain: 'chain', method: 'off-bike', lube: 'drip-wax' }])
+  })
+
+  test('has nothing to log where nothing was done', async () => {
+    const { show, chain, report, recorded } = openLog(commuter)
+    show(<LogWash report={report} chain={chain} />)
+    await userEvent.click(screen.getByRole('radio', { name: 'not cleaned' }))
+    await userEvent.click(screen.getByRole('radio', { name: 'nothing: left as it was' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Log it' }))
+    expect(screen.getByRole('alert').textContent).toMatch(/nothing to log/)
+    expect(recorded).toEqual([])
+  })
+
+  test('warns of hot wax, of solvents, and of oil on the brake, where they are used', async () => {
+    const { show, chain, report } = openLog(commuter)
+    show(<LogWash report={report} chain={chain} />)
+    expect(screen.getByText(/ruins the brake/)).not.toBeNull()
+    expect(screen.queryByText(/Hot wax burns/)).toBeNull()
+    await userEvent.click(screen.getByRole('radio', { name: 'immersion wax' }))
+    expect(screen.getByText(/Hot wax burns and can catch fire/)).not.toBeNull()
+    await userEvent.click(screen.getByRole('radio', { name: 'degreased on the bike' }))
+    expect(screen.getByText(/Solvents: air the room/)).not.toBeNull()
+  })
+
+  test('draws the lubricant’s life ride by ride', () => {
+    const lubed = { kind: 'wash', at: noon(1, 1), chain: 'chain', method: 'none', lube: 'wet-lube' } as const
+    const { show, chain } = openLog([
+      ...commuter,
+      lubed,
+      ride(1, 2, 50),
+      ride(1, 3, 25, { condition: 'wet-road' }),
+    ])
+    show(<LifeStrip chain={chain} />)
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      "40 % of the lubricant's life is used, over 2 rides.",
+    )
+  })
+})

@@ -1,0 +1,19 @@
+import { Link } from 'react-router'
+import { Answer } from './Answer.tsx'
+import { buttonLook } from './Button.tsx'
+
+/** A station that needs a chain, for a bike that has none in the log. */
+export function NoChain({ bike }: { readonly bike: string }) {
+  return (
+    <Answer
+      word="unsure"
+      action={
+        <Link to="/shelf#chain" className={buttonLook('next')}>
+          Fit a chain
+        </Link>
+      }
+    >
+      The log holds no chain on {bike} yet.
+    </Answer>
+  )
+}

@@ -1,0 +1,59 @@
+import { configureStore } from '@reduxjs/toolkit'
+import { render } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { Provider } from 'react-redux'
+import { MemoryRouter } from 'react-router'
+import type { EntryDraft } from '../src/core/log/entries.ts'
+import { replay } from '../src/core/log/replay.ts'
+import { bikeReport, type BikeReport, type ChainReport } from '../src/core/strategy/bike-report.ts'
+import type { LogDatabase } from '../src/store/database.ts'
+import { LogContext, type OpenLog } from '../src/store/log-context.ts'
+import { screenSlice } from '../src/ui/screen-state.ts'
+import { noon, written } from './log.ts'
+
+/** The day on which the tested screens are looked at. */
+export const TODAY = noon(4, 1)
+
+interface Opened {
+  /** What the screen wrote, in order. */
+  readonly recorded: EntryDraft[]
+  readonly report: BikeReport
+  readonly chain: ChainReport
+  readonly show: (screen: ReactNode) => ReturnType<typeof render>
+}
+
+/** A log held in memory, with what a screen needs around it. */
+export function openLog(drafts: readonly EntryDraft[]): Opened {
+  const recorded: EntryDraft[] = []
+  const entries = written(drafts)
+  const garage = replay(entries)
+  const bike = garage.bikes.get('heron')
+  const report = bike && bikeReport(garage, bike, TODAY)
+  if (!report?.chain) throw new Error('the log needs a bike with a chain')
+  const log: OpenLog = {
+    world: 'own',
+    database: undefined as unknown as LogDatabase,
+    entries,
+    garage,
+    now: TODAY,
+    record: (more) => {
+      recorded.push(...more)
+      return Promise.resolve([])
+    },
+    withdraw: () => Promise.resolve([]),
+  }
+  const store = configureStore({ reducer: { screen: screenSlice.reducer } })
+  return {
+    recorded,
+    report,
+    chain: report.chain,
+    show: (screen) =>
+      render(
+        <Provider store={store}>
+          <MemoryRouter>
+            <LogContext value={log}>{screen}</LogContext>
+          </MemoryRouter>
+        </Provider>,
+      ),
+  }
+}
