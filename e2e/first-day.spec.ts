@@ -119,6 +119,30 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
   })
 })
 
+test('a long import shows its progress and can be cancelled, leaving nothing half in', async ({ page }) => {
+  await addBike(page)
+  await goTo(page, 'Miles')
+  const many = Array.from({ length: 40 }, (_, i) => asFile(`ride-${i}.gpx`, rideFile(daysAgo(50 - i), 6000)))
+  await page.getByLabel('Ride files').setInputFiles(many)
+  await expect(page.getByRole('progressbar')).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByText('Cancelled. Nothing was added.')).toBeVisible()
+  await expect(answerOf(page)).toHaveText('Tern has no rides in the log yet.')
+})
+
+test('the rides that ship with the demo can be brought in', async ({ page }) => {
+  await addBike(page, '2026-01-01')
+  await goTo(page, 'Miles')
+  const names = ['quay-and-back', 'bakery-round', 'limestone-track', 'cut-short']
+  await page.getByLabel('Ride files').setInputFiles(names.map((name) => `demo/rides/${name}.gpx`))
+  await expect(page.getByText('Limestone track')).toBeVisible()
+  await expect(page.getByText(/cut short: it ends on line/)).toBeVisible()
+  await page.getByRole('button', { name: /^Add 3 rides/ }).click()
+  await expect(
+    page.getByRole('region', { name: 'Rides', exact: true }).last().getByRole('listitem'),
+  ).toHaveCount(3)
+})
+
 test('a slip of the pen gets a question, and what was typed stays', async ({ page }) => {
   await addBike(page)
   await goTo(page, 'Gauge')

@@ -38,7 +38,8 @@ interface Axes {
   readonly logPriorStart: (start: number) => number
 }
 
-function axesFor(past: ChainPast): Axes {
+/** The grid of a chain fitted new, of unknown past, or, coarser, of a past that the log is only suspected to leave out. */
+function axesFor(past: ChainPast | 'untold'): Axes {
   const centre = Math.log(RATE_MEDIAN)
   const around = (count: number) => lattice(centre - 4 * RATE_LOG_SD, centre + 4 * RATE_LOG_SD, count)
   return past === 'new'
@@ -49,9 +50,9 @@ function axesFor(past: ChainPast): Axes {
         logPriorStart: (start) => -0.5 * (start / START_SD) ** 2,
       }
     : {
-        logRates: around(61),
+        logRates: around(past === 'untold' ? 21 : 61),
         logBetas: [0],
-        starts: lattice(-0.05, 1.2, 251),
+        starts: lattice(-0.05, 1.2, past === 'untold' ? 126 : 251),
         logPriorStart: () => 0,
       }
 }
@@ -140,7 +141,7 @@ export function rateBelief(past: ChainPast, observations: readonly WearObservati
   const likelihoods = likelihoodsOf(observations, steps)
   const doubts = past === 'new' && observations.length > 0
   const own = gridPoints(axesFor(past), likelihoods, steps, Math.log(doubts ? 1 - UNTOLD_PAST : 1))
-  const untold = doubts ? gridPoints(axesFor('unknown'), likelihoods, steps, Math.log(UNTOLD_PAST)) : []
+  const untold = doubts ? gridPoints(axesFor('untold'), likelihoods, steps, Math.log(UNTOLD_PAST)) : []
   const top = [...own, ...untold].reduce((best, { log }) => Math.max(best, log), -Infinity)
   const matters = ({ log }: GridPoint): boolean => log > top + NEGLIGIBLE_LOG
   const weighty = own.filter(matters)
