@@ -63,7 +63,8 @@ export async function expectAccessible(page: Page): Promise<void> {
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
     .analyze()
   const said = violations.map(
-    ({ id, impact, nodes }) => `${impact} ${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
+    ({ id, impact, nodes }) =>
+      `${impact} ${id}: ${nodes.map(({ target, any }) => `${target.join(' ')} (${any[0]?.message ?? ''})`).join(' | ')}`,
   )
   expect(said).toEqual([])
 }

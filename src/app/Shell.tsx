@@ -6,6 +6,7 @@ import { Sheet } from '../ui/parts/Sheet.tsx'
 import { keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
 import { STATIONS } from './stations.ts'
+import { applyTheme } from './theme.ts'
 import { useUndo } from './use-undo.ts'
 
 const OTHER_KEYS: readonly (readonly [string, string])[] = [
@@ -102,9 +103,7 @@ function useTheme() {
   const theme = useScreen((state) => state.screen.theme)
   useEffect(() => {
     const dark = matchMedia('(prefers-color-scheme: dark)')
-    const apply = () => {
-      document.documentElement.dataset['theme'] = theme ?? (dark.matches ? 'late-shop' : 'daylight')
-    }
+    const apply = () => applyTheme(theme)
     apply()
     dark.addEventListener('change', apply)
     return () => dark.removeEventListener('change', apply)

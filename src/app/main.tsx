@@ -11,11 +11,15 @@ import { OpenLogProvider } from './OpenLogProvider.tsx'
 import { store } from './redux.ts'
 import { Shell } from './Shell.tsx'
 import { STATIONS } from './stations.ts'
+import { applyTheme } from './theme.ts'
 import { basename } from './world.ts'
 
 // The sheets lock scrolling with a style of their own, which the server's policy admits by this mark alone.
 const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute('content')
 if (nonce) setNonce(nonce)
+
+// Before anything is drawn, so that a dark room is not lit up by a daylight page for a moment.
+applyTheme(store.getState().screen.theme)
 
 const router = createBrowserRouter(
   [
