@@ -5,7 +5,7 @@ import { replay } from '../src/core/log/replay.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 import { INSTRUMENTS, readingSd } from '../src/core/measure/instruments.ts'
 import { ENTRY_WIDTH } from '../src/core/measure/likelihood.ts'
-import type { Instrument, LimitResult, Reading } from '../src/core/measure/reading.ts'
+import type { HintInstrument, Instrument, LimitResult, Reading } from '../src/core/measure/reading.ts'
 import { addDays } from '../src/core/units/days.ts'
 import type { Random } from './random.ts'
 
@@ -35,7 +35,7 @@ export interface Diary {
 
 /** A reading to take: where, with what, and the gauge's side where it has sides. */
 export interface Taken {
-  readonly with: Instrument
+  readonly with: Exclude<Instrument, HintInstrument>
   readonly side?: number
   readonly place?: number
   readonly slack?: boolean

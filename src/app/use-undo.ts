@@ -25,6 +25,10 @@ function sayAct(entries: readonly Entry[]): string {
       return 'the choice of limit'
     case 'bike':
       return 'a bike'
+    case 'tool':
+      return 'a tool'
+    case 'zeroing':
+      return 'a zeroing'
     case 'part':
     case 'fit':
     case 'remove':

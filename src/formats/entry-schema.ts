@@ -67,6 +67,8 @@ function isReading(value: unknown): value is Reading {
   }
 }
 
+const reading = () => mixed<Reading>().required().test('reading', '${path} cannot be', isReading)
+
 const schemas: Record<EntryKind, AnyObjectSchema> = {
   bike: entry('bike', {
     bike: id(),
@@ -105,8 +107,17 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
   reading: entry('reading', {
     chain: id(),
     place: number().strict().integer().min(0).max(400).optional(),
-    reading: mixed<Reading>().required().test('reading', '${path} cannot be', isReading),
+    tool: id().optional(),
+    reading: reading(),
   }),
+  tool: entry('tool', {
+    tool: id(),
+    instrument: oneOf(Object.keys(INSTRUMENTS)),
+    name: text(60).min(1),
+    retired: boolean().strict().required(),
+    barMm: number().strict().min(190).max(210).optional(),
+  }),
+  zeroing: entry('zeroing', { tool: id(), reading: reading() }),
   'reading-use': entry('reading-use', { target: id(), use: boolean().strict().required() }),
   look: entry('look', { part: id(), cog: teeth().optional(), word: oneOf(WORDS) }),
   wash: entry('wash', {
@@ -117,7 +128,12 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
       .optional()
       .oneOf([...LUBES]),
   }),
-  limit: entry('limit', { bike: id(), school: oneOf(['early', 'usual', 'late']) }),
+  limit: entry('limit', {
+    bike: id(),
+    school: oneOf(['early', 'usual', 'late']),
+    percent: number().strict().min(0.1).max(2).optional(),
+    reason: string().strict().max(200).optional(),
+  }),
   withdraw: entry('withdraw', { targets: array(id()).strict().required().min(1) }),
 }
 

@@ -1,6 +1,6 @@
 import type { Condition } from '../exposure/conditions.ts'
 import type { Lube } from '../lube/lubes.ts'
-import type { Reading } from '../measure/reading.ts'
+import type { Instrument, Reading } from '../measure/reading.ts'
 
 /** ISO 8601 time in UTC, as `2026-03-09T07:30:00.000Z`. */
 export type IsoTime = string
@@ -8,6 +8,7 @@ export type IsoTime = string
 export type EntryId = string
 export type BikeId = string
 export type PartId = string
+export type ToolId = string
 
 interface EntryBase {
   readonly id: EntryId
@@ -107,6 +108,24 @@ export interface ReadingEntry extends EntryBase {
   readonly reading: Reading
   /** Links counted from the joining link to where it was taken; absent when nobody counted. */
   readonly place?: number
+  /** The tool of one's own it was taken with; absent: whatever there is of that instrument. */
+  readonly tool?: ToolId
+}
+/** A measuring tool of one's own. Written again, superseding, when its name or use changes. */
+export interface ToolEntry extends EntryBase {
+  readonly kind: 'tool'
+  readonly tool: ToolId
+  readonly instrument: Instrument
+  readonly name: string
+  readonly retired: boolean
+  /** For a printed strip: what its check bar of 200 mm measures, mm. */
+  readonly barMm?: number
+}
+/** A reading of a chain known to be new, which tells what the tool adds by itself. */
+export interface ZeroingEntry extends EntryBase {
+  readonly kind: 'zeroing'
+  readonly tool: ToolId
+  readonly reading: Reading
 }
 /** Leaves a reading out of the reckoning, or puts it back. The last word counts. */
 export interface ReadingUseEntry extends EntryBase {
@@ -135,6 +154,10 @@ export interface LimitEntry extends EntryBase {
   readonly kind: 'limit'
   readonly bike: BikeId
   readonly school: School
+  /** A limit of one's own for this bike, %, which takes the school's place. */
+  readonly percent?: number
+  /** Why, in the owner's words. */
+  readonly reason?: string
 }
 /** Takes entries back. Withdrawing a withdrawal puts them in again. */
 export interface WithdrawEntry extends EntryBase {
@@ -151,6 +174,8 @@ export type Entry =
   | RideEntry
   | ReadingEntry
   | ReadingUseEntry
+  | ToolEntry
+  | ZeroingEntry
   | LookEntry
   | WashEntry
   | LimitEntry

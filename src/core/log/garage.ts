@@ -8,7 +8,10 @@ import type {
   PartId,
   ReadingEntry,
   RideEntry,
+  ToolEntry,
+  ToolId,
   WashEntry,
+  ZeroingEntry,
 } from './entries.ts'
 
 /** A stretch of time a part spent on a bike: `from` inclusive, `to` exclusive, absent while it is still on. */
@@ -32,6 +35,12 @@ export interface ReadingState {
   readonly used: boolean
 }
 
+/** A tool of one's own and the readings that zeroed it. */
+export interface ToolState {
+  readonly entry: ToolEntry
+  readonly zeroings: readonly ZeroingEntry[]
+}
+
 export interface BikeState {
   readonly entry: BikeEntry
   /** In order of time. */
@@ -47,6 +56,7 @@ export interface Garage {
   readonly readings: ReadonlyMap<PartId, readonly ReadingState[]>
   /** Per part, in order of time. */
   readonly looks: ReadonlyMap<PartId, readonly LookEntry[]>
+  readonly tools: ReadonlyMap<ToolId, ToolState>
   /** Per chain, in order of time. */
   readonly washes: ReadonlyMap<PartId, readonly WashEntry[]>
 }

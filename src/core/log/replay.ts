@@ -13,7 +13,9 @@ import type {
   ReadingUseEntry,
   RemoveEntry,
   RideEntry,
+  ToolEntry,
   WashEntry,
+  ZeroingEntry,
 } from './entries.ts'
 import type { BikeState, Fitting, Garage, PartState, ReadingState } from './garage.ts'
 import { liveEntries } from './supersede.ts'
@@ -32,6 +34,8 @@ interface Sorted {
   looks: LookEntry[]
   washes: WashEntry[]
   limits: LimitEntry[]
+  tools: ToolEntry[]
+  zeroings: ZeroingEntry[]
 }
 
 function sortOut(entries: readonly Entry[]): Sorted {
@@ -45,6 +49,8 @@ function sortOut(entries: readonly Entry[]): Sorted {
     looks: [],
     washes: [],
     limits: [],
+    tools: [],
+    zeroings: [],
   }
   for (const entry of entries) {
     switch (entry.kind) {
@@ -75,6 +81,12 @@ function sortOut(entries: readonly Entry[]): Sorted {
         break
       case 'limit':
         out.limits.push(entry)
+        break
+      case 'tool':
+        out.tools.push(entry)
+        break
+      case 'zeroing':
+        out.zeroings.push(entry)
         break
       case 'withdraw':
         break
@@ -178,9 +190,13 @@ export function replay(entries: readonly Entry[]): Garage {
     entry,
     used: use.get(entry.id) ?? true,
   }))
+  const zeroings = groupBy(sorted.zeroings, (zeroing) => zeroing.tool)
   return {
     bikes,
     parts,
+    tools: new Map(
+      sorted.tools.map((entry) => [entry.tool, { entry, zeroings: zeroings.get(entry.tool) ?? [] }]),
+    ),
     readings: groupBy(readingStates, (state) => state.entry.chain),
     looks: groupBy(sorted.looks, (look) => look.part),
     washes: groupBy(sorted.washes, (wash) => wash.chain),

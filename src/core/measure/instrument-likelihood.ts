@@ -1,5 +1,13 @@
-import type { Bias } from './instruments.ts'
-import { biasNodes, logBetween, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
+import { INSTRUMENTS } from './instruments.ts'
+import {
+  biasNodes,
+  evidenceOf,
+  logBetween,
+  logSumExp,
+  logValuesMarginal,
+  type Evidence,
+} from './likelihood.ts'
+import type { Bias, TakenReading } from './reading.ts'
 
 /** One reading's evidence and which of several elongations of the chain (now, earlier) it is about. */
 export interface PlacedEvidence {
@@ -27,10 +35,7 @@ function tallied(evidence: readonly PlacedEvidence[]): { item: Between; step: nu
  * the chain's elongation at each step, %. In closed form where every reading is a value, else numerically over an
  * even lattice of the bias. Up to a constant.
  */
-export function instrumentLogLikelihood(
-  evidence: readonly PlacedEvidence[],
-  bias: Bias,
-): (elongationAt: ArrayLike<number>) => number {
+export function instrumentLogLikelihood(evidence: readonly PlacedEvidence[], bias: Bias): LogLikelihood {
   const values = evidence.flatMap(({ item, step }) => (item.form === 'value' ? [{ ...item, step }] : []))
   const between = tallied(evidence)
   if (between.length === 0) {
@@ -59,4 +64,32 @@ export function instrumentLogLikelihood(
     }
     return logSumExp(terms)
   }
+}
+
+export type LogLikelihood = (elongationAt: ArrayLike<number>) => number
+
+/** The tool of a reading: its own, or the one there is of its instrument. */
+export const toolOf = ({ tool, reading }: TakenReading): string => tool ?? reading.instrument
+
+/** What is known of the bias behind a reading. */
+export const biasOf = ({ bias, reading }: TakenReading): Bias => bias ?? INSTRUMENTS[reading.instrument].bias
+
+/**
+ * The log-likelihood of each tool's readings: tools are independent given the chain, readings of one are not.
+ * @param stepOf which of the elongations asked about a reading belongs to
+ */
+export function likelihoodByTool<T extends TakenReading>(
+  taken: readonly T[],
+  stepOf: (one: T) => number,
+): Map<string, LogLikelihood> {
+  const groups = new Map<string, { bias: Bias; evidence: PlacedEvidence[] }>()
+  for (const one of taken) {
+    const tool = toolOf(one)
+    const group = groups.get(tool) ?? { bias: biasOf(one), evidence: [] }
+    group.evidence.push({ item: evidenceOf(one.reading), step: stepOf(one) })
+    groups.set(tool, group)
+  }
+  return new Map(
+    [...groups].map(([tool, { bias, evidence }]) => [tool, instrumentLogLikelihood(evidence, bias)]),
+  )
 }

@@ -1,11 +1,5 @@
 import { PITCH_MM } from '../units/pitch.ts'
-import type { Instrument, Reading } from './reading.ts'
-
-/** A bias shared by all readings of one instrument: normal with mean `b` and spread `sb`, in % elongation. */
-export interface Bias {
-  readonly b: number
-  readonly sb: number
-}
+import type { Bias, Instrument, Reading } from './reading.ts'
 
 /** Real differences between places on one chain, % (methods 2). */
 export const PLACE_SD = 0.03
@@ -19,7 +13,10 @@ interface InstrumentRow {
   readonly noise: { readonly percent: number } | { readonly mm: number }
 }
 
-/** The instrument table of methods 2. Every figure is a starting guess. */
+/**
+ * The instrument table of methods 2, and below it two hints with a small weight of our own guessing: their noise is
+ * so wide that one moves a flat belief by about as much as a gauge read through a glove.
+ */
 export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
   rule: { name: 'rule', bias: { b: 0, sb: 0.03 }, noise: { mm: 0.4 } },
   strip: { name: 'printed strip', bias: { b: 0, sb: 0.02 }, noise: { mm: 0.15 } },
@@ -44,6 +41,8 @@ export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
     bias: { b: 0, sb: 0.02 },
     noise: { percent: 0.05 },
   },
+  'ring-lift': { name: 'lift at the front of the ring', bias: { b: 0, sb: 0.15 }, noise: { percent: 0.35 } },
+  'side-play': { name: 'side-to-side floppiness', bias: { b: 0, sb: 0.2 }, noise: { percent: 0.5 } },
 }
 
 /**

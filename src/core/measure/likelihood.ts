@@ -1,7 +1,7 @@
 import { elongationFromCaliper, elongationFromLength } from './elongation.ts'
-import { readingSd, SLACK_SHIFT, type Bias } from './instruments.ts'
+import { readingSd, SLACK_SHIFT } from './instruments.ts'
 import { normalCdf } from './normal.ts'
-import type { Reading } from './reading.ts'
+import { LIFT_RESULTS, PLAY_RESULTS, type Bias, type Reading } from './reading.ts'
 
 /** How deep below its mark a limit side begins to enter, %: the `w` of methods 2. */
 export const ENTRY_WIDTH = 0.1
@@ -38,7 +38,19 @@ export function evidenceOf(reading: Reading): Evidence {
     case 'three-contact-limit':
       if (!(reading.limit > 0)) throw new RangeError("A limit side's mark must be over 0 %.")
       return { form: 'between', ...limitInterval(reading.limit + shift, reading.result), sd }
+    case 'ring-lift':
+      return { form: 'between', ...hintInterval(HINT_MARKS.lift, LIFT_RESULTS.indexOf(reading.result)), sd }
+    case 'side-play':
+      return { form: 'between', ...hintInterval(HINT_MARKS.play, PLAY_RESULTS.indexOf(reading.result)), sd }
   }
+}
+
+/** Between which elongations each hint's three answers change over, %. A guess. */
+const HINT_MARKS = { lift: [0.45, 0.95], play: [0.4, 0.9] } as const
+
+function hintInterval(marks: readonly [number, number], answer: number): { low: number; high: number } {
+  if (answer < 0) throw new RangeError('That is none of the three answers.')
+  return { low: [-Infinity, ...marks][answer] ?? -Infinity, high: [...marks, Infinity][answer] ?? Infinity }
 }
 
 function limitInterval(mark: number, result: string): { low: number; high: number } {

@@ -8,6 +8,12 @@ export interface Limit {
   readonly reason: string
 }
 
+/** A limit of the owner's own. */
+export interface OwnLimit {
+  readonly percent: number
+  readonly reason?: string | undefined
+}
+
 /** What decides the usual limit. */
 export type Drivetrain = Pick<BikeEntry, 'speeds' | 'shifting'> & { readonly cogMaterial: SprocketMaterial }
 
@@ -21,9 +27,16 @@ function usualLimit({ speeds, shifting, cogMaterial }: Drivetrain): Omit<Limit, 
 }
 
 /**
- * The elongation limit for a drivetrain under a school: early 0.5 %, usual by drivetrain, late 1.0 %.
+ * The elongation limit for a drivetrain under a school: early 0.5 %, usual by drivetrain, late 1.0 %; or the owner's
+ * own for the bike, which comes before any school.
  */
-export function limitFor(drivetrain: Drivetrain, school: School): Limit {
+export function limitFor(drivetrain: Drivetrain, school: School, own?: OwnLimit): Limit {
+  if (own)
+    return {
+      percent: own.percent,
+      school,
+      reason: own.reason ? `your own limit: ${own.reason}` : 'your own limit for this bike',
+    }
   switch (school) {
     case 'early':
       return {

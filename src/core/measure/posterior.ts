@@ -1,7 +1,5 @@
-import { INSTRUMENTS, type Bias } from './instruments.ts'
-import { instrumentLogLikelihood, type PlacedEvidence } from './instrument-likelihood.ts'
-import { evidenceOf } from './likelihood.ts'
-import type { Instrument, Reading } from './reading.ts'
+import { likelihoodByTool } from './instrument-likelihood.ts'
+import type { Bias, Instrument, Reading, TakenReading } from './reading.ts'
 
 /** The grid of elongation, % (methods 2). */
 export const GRID_FROM = -0.05
@@ -54,17 +52,23 @@ function logPrior(prior: Prior | undefined): (e: number) => number {
  * @throws RangeError where a reading cannot be
  */
 export function posteriorDensity(readings: readonly Reading[], options: PosteriorOptions = {}): Density {
-  const groups = new Map<Instrument, PlacedEvidence[]>()
-  for (const reading of readings) {
-    const held = groups.get(reading.instrument) ?? []
-    held.push({ item: evidenceOf(reading), step: 0 })
-    groups.set(reading.instrument, held)
-  }
-  const parts = [...groups].map(([instrument, evidence]) =>
-    instrumentLogLikelihood(evidence, options.zeroed?.[instrument] ?? INSTRUMENTS[instrument].bias),
+  return densityOf(
+    readings.map((reading) => {
+      const bias = options.zeroed?.[reading.instrument]
+      return { reading, ...(bias && { bias }) }
+    }),
+    options.prior,
   )
-  const prior = logPrior(options.prior)
-  const log = GRID.map((e) => parts.reduce((sum, part) => sum + part([e]), prior(e)))
+}
+
+/**
+ * The same for readings that know their tools: those of one tool share its bias.
+ * @throws RangeError where a reading cannot be
+ */
+export function densityOf(taken: readonly TakenReading[], prior?: Prior): Density {
+  const parts = [...likelihoodByTool(taken, () => 0).values()]
+  const before = logPrior(prior)
+  const log = GRID.map((e) => parts.reduce((sum, part) => sum + part([e]), before(e)))
   const top = log.reduce((a, b) => Math.max(a, b), -Infinity)
   const raw = log.map((value) => Math.exp(value - top))
   const area = trapezoid(raw)

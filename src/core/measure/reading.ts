@@ -1,8 +1,17 @@
+/** A bias shared by all readings of one tool: normal with mean `b` and spread `sb`, in % elongation. */
+export interface Bias {
+  readonly b: number
+  readonly sb: number
+}
+
 /** Instruments whose reading is a length over a number of pitches. */
 export type LengthInstrument = 'rule' | 'strip'
 export type ScaleInstrument = 'two-contact-scale' | 'three-contact-scale'
 export type LimitInstrument = 'two-contact-limit' | 'three-contact-limit'
-export type Instrument = LengthInstrument | 'caliper-pair' | ScaleInstrument | LimitInstrument
+/** Quick looks that hint at wear and never decide by themselves. */
+export type HintInstrument = 'ring-lift' | 'side-play'
+export type Instrument =
+  LengthInstrument | 'caliper-pair' | ScaleInstrument | LimitInstrument | HintInstrument
 
 /**
  * What a limit side did: `clear`, the tip does not enter; `starts`, it enters but does not seat; `drops`, it
@@ -37,4 +46,25 @@ export interface LimitReading extends ReadingBase {
   readonly limit: number
   readonly result: LimitResult
 }
-export type Reading = LengthReading | CaliperReading | ScaleReading | LimitReading
+/** How far the chain lifts off the front of the ring: not at all, light shows, half a tooth. */
+export const LIFT_RESULTS = ['none', 'light', 'half-tooth'] as const
+/** How far the chain bends sideways. */
+export const PLAY_RESULTS = ['little', 'some', 'much'] as const
+export interface LiftReading extends ReadingBase {
+  readonly instrument: 'ring-lift'
+  readonly result: (typeof LIFT_RESULTS)[number]
+}
+export interface PlayReading extends ReadingBase {
+  readonly instrument: 'side-play'
+  readonly result: (typeof PLAY_RESULTS)[number]
+}
+export type Reading = LengthReading | CaliperReading | ScaleReading | LimitReading | LiftReading | PlayReading
+
+/** A reading with the tool that gave it. */
+export interface TakenReading {
+  readonly reading: Reading
+  /** Which tool: readings of one tool share its bias. Absent: the one there is of its instrument. */
+  readonly tool?: string
+  /** What is known of that tool's bias; absent: what is known of its instrument in general. */
+  readonly bias?: Bias
+}

@@ -2,7 +2,7 @@ import { chainStory, type ChainStory } from '../exposure/chain-story.ts'
 import { CONDITION_MULTIPLIER } from '../exposure/conditions.ts'
 import { ridesDuring, totalKm } from '../exposure/distance.ts'
 import { ridingPlan, type RidingPlan } from '../exposure/riding-plan.ts'
-import type { BikeId, IsoTime, LookEntry, SprocketMaterial } from '../log/entries.ts'
+import type { BikeId, IsoTime, LookEntry, SprocketMaterial, ToolId } from '../log/entries.ts'
 import {
   fittedChain,
   fittedParts,
@@ -14,8 +14,13 @@ import {
 } from '../log/garage.ts'
 import { lubeClock, type LubeClock } from '../lube/clock.ts'
 import { limitFor, type Limit } from '../measure/limits.ts'
+import type { PlacedReading } from '../measure/disagreement.ts'
+import { usualCandidates, type Candidate } from '../measure/next-reading.ts'
+import type { LearnedBias } from '../measure/tool-bias.ts'
 import { addDays, daysBetween } from '../units/days.ts'
 import type { WearQuestion } from '../wear/forecast.ts'
+import type { NextLookQuestion } from '../wear/next-look-value.ts'
+import { looksOf, placedReading, toolBiases } from './chain-evidence.ts'
 
 /** A chain on a bike, with everything the log says of it. */
 export interface ChainReport {
@@ -29,6 +34,12 @@ export interface ChainReport {
   /** Absent where nobody has said what is on the chain. */
   readonly clock?: LubeClock
   readonly question: WearQuestion
+  /** The readings of the last look that count. */
+  readonly look: readonly PlacedReading[]
+  /** What is known of each tool's bias, from elsewhere than this chain. */
+  readonly biases: ReadonlyMap<ToolId, LearnedBias>
+  /** What one more reading would be worth. */
+  readonly nextLook: NextLookQuestion
 }
 
 /** One cog, ring or pulley of the bike and the last look at it. */
@@ -84,6 +95,35 @@ function cogMaterial(garage: Garage, bike: BikeId): SprocketMaterial {
   return spec?.type === 'cassette' ? spec.material : 'steel'
 }
 
+/** What could be read next: one's own tools in use, and one of every instrument in general. */
+function candidatesFor(garage: Garage, limit: number, biases: ReadonlyMap<ToolId, LearnedBias>): Candidate[] {
+  const usual = usualCandidates(limit)
+  const own = [...garage.tools.values()].flatMap(({ entry }): Candidate[] => {
+    const like = usual.find(({ instrument }) => instrument === entry.instrument)
+    const known = biases.get(entry.tool)
+    return like && known && !entry.retired
+      ? [{ ...like, tool: entry.tool, bias: { b: known.b, sb: known.sb } }]
+      : []
+  })
+  return [...own, ...usual]
+}
+
+function nextLookFor(
+  garage: Garage,
+  question: WearQuestion,
+  look: readonly PlacedReading[],
+  biases: ReadonlyMap<ToolId, LearnedBias>,
+): NextLookQuestion {
+  return {
+    past: question.past,
+    earlier: question.observations.slice(0, question.observations.length - look.length),
+    look,
+    nowWearKm: question.nowWearKm,
+    limit: question.limit,
+    candidates: candidatesFor(garage, question.limit, biases),
+  }
+}
+
 const DRAWN_POINTS = 24
 
 function questionFor(
@@ -92,13 +132,15 @@ function questionFor(
   readings: readonly ReadingState[],
   limit: Limit,
   plan: RidingPlan,
+  biases: ReadonlyMap<ToolId, LearnedBias>,
 ): WearQuestion {
   const { spec } = part.entry
   return {
     past: spec.type === 'chain' ? spec.past : 'unknown',
-    observations: readings
-      .filter(isCounted)
-      .map(({ entry }) => ({ wearKm: story.at(entry.at).wearKm, reading: entry.reading })),
+    observations: readings.filter(isCounted).map((state) => {
+      const { place: _place, ...taken } = placedReading(state, biases)
+      return { wearKm: story.at(state.entry.at).wearKm, ...taken }
+    }),
     nowWearKm: story.wearKm,
     limit: limit.percent,
     plan,
@@ -145,14 +187,20 @@ function chainReport(
             where: bike.entry.kept,
           },
         )
+  const biases = toolBiases(garage, part.entry.part)
+  const question = questionFor(part, story, readings, limit, plan, biases)
+  const look = (looksOf(readings).at(-1) ?? []).map((state) => placedReading(state, biases))
   return {
     part,
     fittedAt,
     story,
     readings,
+    biases,
+    look,
+    nextLook: nextLookFor(garage, question, look, biases),
     ...(last && { kmSinceReading: story.km - story.at(last.at).km, lastReadingAt: last.at }),
     ...(clock && { clock }),
-    question: questionFor(part, story, readings, limit, plan),
+    question,
   }
 }
 
@@ -165,6 +213,9 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
   const limit = limitFor(
     { speeds: entry.speeds, shifting: entry.shifting, cogMaterial: cogMaterial(garage, entry.bike) },
     bike.limit?.school ?? 'usual',
+    bike.limit?.percent === undefined
+      ? undefined
+      : { percent: bike.limit.percent, reason: bike.limit.reason },
   )
   const on = chainOn(garage, entry.bike)
   const wearOf = new Map((on?.story.rides ?? []).map((ridden) => [ridden.ride.id, ridden.wearKm]))

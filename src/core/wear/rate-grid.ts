@@ -1,12 +1,10 @@
-import { INSTRUMENTS } from '../measure/instruments.ts'
-import { instrumentLogLikelihood, type PlacedEvidence } from '../measure/instrument-likelihood.ts'
-import { evidenceOf, logSumExp } from '../measure/likelihood.ts'
-import type { Instrument, Reading } from '../measure/reading.ts'
+import { likelihoodByTool, type LogLikelihood } from '../measure/instrument-likelihood.ts'
+import { logSumExp } from '../measure/likelihood.ts'
+import type { TakenReading } from '../measure/reading.ts'
 
 /** A reading and the wear-kilometres the chain had gathered when it was taken. */
-export interface WearObservation {
+export interface WearObservation extends TakenReading {
   readonly wearKm: number
-  readonly reading: Reading
 }
 
 /** Fitted new, or bought used with an unknown past. */
@@ -55,21 +53,6 @@ function axesFor(past: ChainPast | 'untold'): Axes {
         starts: lattice(-0.05, 1.2, past === 'untold' ? 126 : 251),
         logPriorStart: () => 0,
       }
-}
-
-type LogLikelihood = (elongationAt: ArrayLike<number>) => number
-
-/** The log-likelihood of each instrument's readings, as functions of the elongation at each step. */
-function likelihoodsOf(observations: readonly WearObservation[], steps: readonly number[]): LogLikelihood[] {
-  const byInstrument = new Map<Instrument, PlacedEvidence[]>()
-  for (const { reading, wearKm } of observations) {
-    const held = byInstrument.get(reading.instrument) ?? []
-    held.push({ item: evidenceOf(reading), step: steps.indexOf(wearKm) })
-    byInstrument.set(reading.instrument, held)
-  }
-  return [...byInstrument].map(([instrument, evidence]) =>
-    instrumentLogLikelihood(evidence, INSTRUMENTS[instrument].bias),
-  )
 }
 
 /** Points of the grid that carry less than this share of the best point's weight are dropped. */
@@ -138,7 +121,7 @@ function gridPoints(
  */
 export function rateBelief(past: ChainPast, observations: readonly WearObservation[]): RateBelief {
   const steps = [...new Set(observations.map((observation) => observation.wearKm))]
-  const likelihoods = likelihoodsOf(observations, steps)
+  const likelihoods = [...likelihoodByTool(observations, ({ wearKm }) => steps.indexOf(wearKm)).values()]
   const doubts = past === 'new' && observations.length > 0
   const own = gridPoints(axesFor(past), likelihoods, steps, Math.log(doubts ? 1 - UNTOLD_PAST : 1))
   const untold = doubts ? gridPoints(axesFor('untold'), likelihoods, steps, Math.log(UNTOLD_PAST)) : []

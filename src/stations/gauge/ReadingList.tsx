@@ -13,7 +13,7 @@ function Row({ state }: { readonly state: ReadingState }) {
   const { record, now } = useOpenLog()
   const units = useUnits()
   const { entry, used } = state
-  const meaning = sayMeaning(entry.reading)
+  const meaning = sayMeaning({ reading: entry.reading })
   const name = SHORT_INSTRUMENT[entry.reading.instrument]
   const read = sayAsRead(entry.reading, units)
   const toggle = () =>

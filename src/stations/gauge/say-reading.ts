@@ -1,8 +1,8 @@
-import { INSTRUMENTS } from '../../core/measure/instruments.ts'
+import { biasOf } from '../../core/measure/instrument-likelihood.ts'
 import { evidenceOf } from '../../core/measure/likelihood.ts'
-import type { Reading } from '../../core/measure/reading.ts'
+import type { Reading, TakenReading } from '../../core/measure/reading.ts'
 import type { Units } from '../../ui/screen-state.ts'
-import { RESULT_NAMES } from '../../ui/words/names.ts'
+import { LIFT_NAMES, PLAY_NAMES, RESULT_NAMES } from '../../ui/words/names.ts'
 import { sayFigure, sayLength, sayLimit } from '../../ui/words/numbers.ts'
 
 /** What was read, as it was read. */
@@ -19,20 +19,30 @@ export function sayAsRead(reading: Reading, units: Units): string {
     case 'two-contact-limit':
     case 'three-contact-limit':
       return `${sayLimit(reading.limit)} side ${RESULT_NAMES[reading.result]}`
+    case 'ring-lift':
+      return LIFT_NAMES[reading.result]
+    case 'side-play':
+      return PLAY_NAMES[reading.result]
   }
 }
 
 /** What a reading means for the chain alone: a figure with its spread, or a bound. The gauge's own bias is off. */
-export function sayMeaning(reading: Reading): { readonly value: string; readonly spread: string } {
+export function sayMeaning(taken: TakenReading): { readonly value: string; readonly spread: string } {
+  const { reading } = taken
   const evidence = evidenceOf(reading)
-  const { bias } = INSTRUMENTS[reading.instrument]
+  const bias = biasOf(taken)
+  if (reading.instrument === 'ring-lift' || reading.instrument === 'side-play')
+    return { value: 'a hint', spread: '' }
   if (evidence.form === 'value')
     return {
       value: sayFigure(evidence.value - bias.b),
       spread: `±${sayFigure(1.645 * Math.hypot(evidence.sd, bias.sb))}`,
     }
   const [low, high] = [evidence.low - bias.b, evidence.high - bias.b]
-  const play = bias.b > 0 ? `${sayFigure(bias.b)} off for play` : ''
+  const play =
+    Math.abs(bias.b) >= 0.01
+      ? `${sayFigure(bias.b)} off for ${taken.tool === undefined ? 'play' : 'this tool'}`
+      : ''
   if (!Number.isFinite(low)) return { value: `under ${sayFigure(high)}`, spread: play }
   if (!Number.isFinite(high)) return { value: `over ${sayFigure(low)}`, spread: play }
   return { value: `${sayFigure(low)} to ${sayFigure(high)}`, spread: play }
@@ -40,7 +50,8 @@ export function sayMeaning(reading: Reading): { readonly value: string; readonly
 
 /** The shortest form, for a label on the drawing. */
 export function sayResultShort(reading: Reading): string {
-  if (!('result' in reading)) return sayMeaning(reading).value
+  if (reading.instrument === 'ring-lift' || reading.instrument === 'side-play') return reading.result
+  if (!('result' in reading)) return sayMeaning({ reading }).value
   const side = sayLimit(reading.limit)
   switch (reading.result) {
     case 'drops':

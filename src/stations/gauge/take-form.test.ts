@@ -105,17 +105,19 @@ describe('a reading in words', () => {
     expect(sayAsRead({ instrument: 'two-contact-limit', limit: 0.75, result: 'starts' }, 'metric')).toBe(
       '0.75 side enters, does not seat',
     )
-    expect(sayMeaning({ instrument: 'two-contact-limit', limit: 0.75, result: 'drops' })).toEqual({
+    expect(
+      sayMeaning({ reading: { instrument: 'two-contact-limit', limit: 0.75, result: 'drops' } }),
+    ).toEqual({
       value: 'over 0.65',
       spread: '0.10 off for play',
     })
-    expect(sayMeaning({ instrument: 'three-contact-limit', limit: 0.75, result: 'clear' }).value).toBe(
-      'under 0.65',
-    )
-    expect(sayMeaning({ instrument: 'three-contact-limit', limit: 0.75, result: 'starts' }).value).toBe(
-      '0.65 to 0.75',
-    )
-    expect(sayMeaning({ instrument: 'rule', pitches: 24, lengthMm: 306.324 })).toEqual({
+    expect(
+      sayMeaning({ reading: { instrument: 'three-contact-limit', limit: 0.75, result: 'clear' } }).value,
+    ).toBe('under 0.65')
+    expect(
+      sayMeaning({ reading: { instrument: 'three-contact-limit', limit: 0.75, result: 'starts' } }).value,
+    ).toBe('0.65 to 0.75')
+    expect(sayMeaning({ reading: { instrument: 'rule', pitches: 24, lengthMm: 306.324 } })).toEqual({
       value: '0.50',
       spread: '±0.23',
     })

@@ -1,7 +1,7 @@
 import type { Condition } from '../../core/exposure/conditions.ts'
 import type { Motor, Shifting, Storage, WashMethod } from '../../core/log/entries.ts'
 import type { Lube } from '../../core/lube/lubes.ts'
-import type { Instrument, LimitResult } from '../../core/measure/reading.ts'
+import type { Instrument, LiftReading, LimitResult, PlayReading } from '../../core/measure/reading.ts'
 
 export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
   'dry-road': 'dry road',
@@ -36,6 +36,8 @@ export const SHORT_INSTRUMENT: Readonly<Record<Instrument, string>> = {
   'two-contact-limit': 'two-contact drop-in',
   'three-contact-scale': 'three-contact scale',
   'three-contact-limit': 'three-contact drop-in',
+  'ring-lift': 'lift at the ring',
+  'side-play': 'floppiness',
 }
 
 export const RESULT_NAMES: Readonly<Record<LimitResult, string>> = {
@@ -43,6 +45,18 @@ export const RESULT_NAMES: Readonly<Record<LimitResult, string>> = {
   starts: 'enters, does not seat',
   drops: 'drops in',
   'not-in': 'does not seat',
+}
+
+export const LIFT_NAMES: Readonly<Record<LiftReading['result'], string>> = {
+  none: 'does not lift',
+  light: 'light shows',
+  'half-tooth': 'half a tooth of daylight',
+}
+
+export const PLAY_NAMES: Readonly<Record<PlayReading['result'], string>> = {
+  little: 'bends a little',
+  some: 'bends some',
+  much: 'bends much',
 }
 
 export const SHIFTING_NAMES: Readonly<Record<Shifting, string>> = {

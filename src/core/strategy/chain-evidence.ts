@@ -1,0 +1,61 @@
+import type { PartId, ToolId } from '../log/entries.ts'
+import type { Garage, ReadingState } from '../log/garage.ts'
+import type { PlacedReading } from '../measure/disagreement.ts'
+import type { Instrument } from '../measure/reading.ts'
+import { learnBiases, type LearnedBias, type Meeting } from '../measure/tool-bias.ts'
+
+/** Readings taken within this of one another are one look at the chain, ms. */
+const ONE_LOOK_MS = 12 * 3_600_000
+
+/** The readings that count, cut into looks, in order of time. */
+export function looksOf(readings: readonly ReadingState[]): ReadingState[][] {
+  const looks: ReadingState[][] = []
+  for (const state of readings) {
+    if (!state.used) continue
+    const last = looks.at(-1)
+    const before = last?.at(-1)?.entry.at
+    if (last && before !== undefined && Date.parse(state.entry.at) - Date.parse(before) < ONE_LOOK_MS)
+      last.push(state)
+    else looks.push([state])
+  }
+  return looks
+}
+
+/**
+ * What is known of the bias of each tool in the log, from zeroings and from looks in which tools met.
+ * @param except a chain whose own readings are left out: they will speak for themselves, and must not do so twice
+ */
+export function toolBiases(garage: Garage, except?: PartId): Map<ToolId, LearnedBias> {
+  const instruments = new Map<string, Instrument>()
+  const meetings: Meeting[] = []
+  for (const [tool, { entry, zeroings }] of garage.tools) {
+    instruments.set(tool, entry.instrument)
+    if (zeroings.length > 0)
+      meetings.push({ isNew: true, readings: zeroings.map(({ reading }) => ({ tool, reading })) })
+  }
+  for (const [chain, readings] of garage.readings) {
+    if (chain === except) continue
+    for (const look of looksOf(readings))
+      meetings.push({
+        isNew: false,
+        readings: look.flatMap(({ entry }) =>
+          entry.tool === undefined ? [] : [{ tool: entry.tool, reading: entry.reading }],
+        ),
+      })
+  }
+  return learnBiases(instruments, meetings)
+}
+
+/** A reading of the log with its tool, what is known of that tool, and its place. */
+export function placedReading(
+  { entry }: ReadingState,
+  biases: ReadonlyMap<ToolId, LearnedBias>,
+): PlacedReading {
+  const known = entry.tool === undefined ? undefined : biases.get(entry.tool)
+  return {
+    reading: entry.reading,
+    ...(entry.tool !== undefined && { tool: entry.tool }),
+    ...(known && { bias: { b: known.b, sb: known.sb } }),
+    ...(entry.place !== undefined && { place: entry.place }),
+  }
+}

@@ -1,0 +1,34 @@
+import { nextReadingValues, type Candidate, type NextReadingAnswer } from '../measure/next-reading.ts'
+import type { TakenReading } from '../measure/reading.ts'
+import { smoothDensity } from './density.ts'
+import { elongationsAt, rateBelief, type ChainPast, type WearObservation } from './rate-grid.ts'
+
+/** What would one more reading be worth, given the chain's whole history? */
+export interface NextLookQuestion {
+  readonly past: ChainPast
+  /** Readings before this look. */
+  readonly earlier: readonly WearObservation[]
+  /** Readings of this look. */
+  readonly look: readonly TakenReading[]
+  readonly nowWearKm: number
+  readonly limit: number
+  readonly candidates: readonly Candidate[]
+}
+
+/**
+ * The value of each possible next reading, with the forecast from the earlier looks as what was believed before
+ * this one (methods 2 and 4).
+ * @throws RangeError where a reading cannot be
+ */
+export function valueNextLook({
+  past,
+  earlier,
+  look,
+  nowWearKm,
+  limit,
+  candidates,
+}: NextLookQuestion): NextReadingAnswer {
+  const belief = rateBelief(past, earlier)
+  const before = smoothDensity(elongationsAt(belief, nowWearKm), belief.weight)
+  return nextReadingValues({ before, readings: look, limit, candidates })
+}
