@@ -4,6 +4,7 @@ import { defineConfig } from 'vite'
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
+  server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
   worker: { format: 'es' },
   build: {
     manifest: true,

@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import helmet from '@fastify/helmet'
 import statics from '@fastify/static'
+import { addCaliper } from './caliper.ts'
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
 
 const YEAR_S = 31_536_000
@@ -70,6 +71,7 @@ export async function buildServer(distFolder: string): Promise<FastifyInstance> 
     return undefined
   })
   app.get('/api/health', () => ({ status: page === undefined ? 'not built' : 'ready' }))
+  addCaliper(app)
   app.all('/api/*', (_request, reply) => reply.code(404).send({ error: 'There is nothing at this address.' }))
 
   await app.register(statics, {

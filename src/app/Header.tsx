@@ -5,6 +5,7 @@ import clsx from 'clsx'
 import { totalKm } from '../core/exposure/distance.ts'
 import { useOpenLog } from '../store/log-context.ts'
 import {
+  benchToggled,
   bikeChosen,
   keysToggled,
   newToggled,
@@ -122,7 +123,7 @@ function More() {
   const { world } = useOpenLog()
   const navigate = useNavigate()
   const send = useSend()
-  const { theme, units } = useScreen((state) => state.screen)
+  const { theme, units, bench } = useScreen((state) => state.screen)
   const dark = (theme ?? document.documentElement.dataset['theme']) === 'late-shop'
   return (
     <DropdownMenu.Root>
@@ -159,6 +160,9 @@ function More() {
             onSelect={() => send(unitsChosen(units === 'metric' ? 'imperial' : 'metric'))}
           >
             {units === 'metric' ? 'Units: to miles and inches' : 'Units: to km and mm'}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => send(benchToggled(!bench))}>
+            {bench ? 'Bench mode: off' : 'Bench mode: large, screen awake'}
           </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
           <DropdownMenu.Item className={ITEM} asChild>

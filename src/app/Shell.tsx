@@ -99,6 +99,30 @@ function useShellKeys(openBikes: () => void) {
   useHotkeys('?', () => void send(keysToggled(true)), { useKey: true })
 }
 
+/** Bench mode: large type, and the screen kept awake where the browser can. */
+function useBench() {
+  const bench = useScreen((state) => state.screen.bench)
+  useEffect(() => {
+    document.documentElement.dataset['bench'] = String(bench)
+    if (!bench || !('wakeLock' in navigator)) return undefined
+    let lock: WakeLockSentinel | undefined
+    const hold = () => {
+      // Refused when the battery is low, say: the screen may then sleep, and nothing else changes.
+      if (document.visibilityState === 'visible')
+        navigator.wakeLock.request('screen').then(
+          (held) => (lock = held),
+          () => undefined,
+        )
+    }
+    hold()
+    document.addEventListener('visibilitychange', hold)
+    return () => {
+      document.removeEventListener('visibilitychange', hold)
+      void lock?.release()
+    }
+  }, [bench])
+}
+
 function useTheme() {
   const theme = useScreen((state) => state.screen.theme)
   useEffect(() => {
@@ -129,6 +153,7 @@ export function Shell() {
   const navigation = useNavigation()
   const location = useLocation()
   useTheme()
+  useBench()
   useShellKeys(() => garage.bikes.size > 0 && setBikesOpen(true))
   useAnchor()
   const station = STATIONS.find(({ path }) => path === location.pathname)

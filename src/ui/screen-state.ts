@@ -12,6 +12,8 @@ export interface ScreenState {
   readonly units: Units
   readonly keysShown: boolean
   readonly newShown: boolean
+  /** Large type and targets, and the screen kept awake. */
+  readonly bench: boolean
 }
 
 const initialState: ScreenState = {
@@ -20,6 +22,7 @@ const initialState: ScreenState = {
   units: 'metric',
   keysShown: false,
   newShown: false,
+  bench: false,
 }
 
 /** The slice of the Redux store that every station shares. */
@@ -31,10 +34,12 @@ export const screenSlice = createSlice({
     themeChosen: (state, { payload }: PayloadAction<Theme>) => ({ ...state, theme: payload }),
     unitsChosen: (state, { payload }: PayloadAction<Units>) => ({ ...state, units: payload }),
     keysToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keysShown: payload }),
+    benchToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, bench: payload }),
     newToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, newShown: payload }),
   },
 })
-export const { bikeChosen, themeChosen, unitsChosen, keysToggled, newToggled } = screenSlice.actions
+export const { benchToggled, bikeChosen, themeChosen, unitsChosen, keysToggled, newToggled } =
+  screenSlice.actions
 
 interface WithScreen {
   readonly screen: ScreenState

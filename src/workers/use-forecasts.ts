@@ -1,5 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
+import type { NextReadingAnswer } from '../core/measure/next-reading.ts'
+import type { NextLookQuestion } from '../core/wear/next-look-value.ts'
 import type { WearAnswer, WearQuestion } from '../core/wear/forecast.ts'
 import type { WearWorker } from './wear.worker.ts'
 
@@ -8,12 +10,16 @@ const asked = new Map<string, Promise<WearAnswer>>()
 /** Forecasts kept: the bikes of a large workshop, and a few states of each. */
 const KEPT = 1000
 
+function wearWorker(): Remote<WearWorker> {
+  worker ??= wrap<WearWorker>(new Worker(new URL('./wear.worker.ts', import.meta.url), { type: 'module' }))
+  return worker
+}
+
 /** Asks the wear worker. The same question, whatever the screen, is worked out once. */
 function ask(key: string, question: WearQuestion): Promise<WearAnswer> {
   const held = asked.get(key)
   if (held) return held
-  worker ??= wrap<WearWorker>(new Worker(new URL('./wear.worker.ts', import.meta.url), { type: 'module' }))
-  const answer: Promise<WearAnswer> = worker.forecast(question)
+  const answer: Promise<WearAnswer> = wearWorker().forecast(question)
   asked.set(key, answer)
   answer.catch(() => asked.delete(key))
   const oldest = asked.keys().next().value
@@ -68,4 +74,25 @@ export function useForecast(question: WearQuestion | undefined): {
   const questions = useMemo(() => [question], [question])
   const { answers, fault } = useForecasts(questions)
   return { answer: answers[0], fault }
+}
+
+/** What one more reading would be worth, worked out in the worker; undefined until it is. */
+export function useNextLook(question: NextLookQuestion | undefined): NextReadingAnswer | undefined {
+  const key = useMemo(() => (question ? JSON.stringify(question) : undefined), [question])
+  const [known, setKnown] = useState<{ readonly key: string; readonly answer: NextReadingAnswer }>()
+  useEffect(() => {
+    if (!question || key === undefined) return undefined
+    let wanted = true
+    wearWorker()
+      .nextLook(question)
+      .then(
+        (answer) => wanted && setKnown({ key, answer }),
+        // Without an answer nothing is claimed: the panel stays away.
+        () => undefined,
+      )
+    return () => {
+      wanted = false
+    }
+  }, [question, key])
+  return known?.key === key ? known?.answer : undefined
 }

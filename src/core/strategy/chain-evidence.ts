@@ -26,6 +26,7 @@ export function looksOf(readings: readonly ReadingState[]): ReadingState[][] {
  * @param except a chain whose own readings are left out: they will speak for themselves, and must not do so twice
  */
 export function toolBiases(garage: Garage, except?: PartId): Map<ToolId, LearnedBias> {
+  if (garage.tools.size === 0) return new Map()
   const instruments = new Map<string, Instrument>()
   const meetings: Meeting[] = []
   for (const [tool, { entry, zeroings }] of garage.tools) {

@@ -1,35 +1,52 @@
 import { useMemo } from 'react'
-import type { ReadingState } from '../../core/log/garage.ts'
-import { posteriorDensity } from '../../core/measure/posterior.ts'
+import { densityOf, summariseDensity } from '../../core/measure/posterior.ts'
+import { toolVoices } from '../../core/measure/disagreement.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
 import type { WearAnswer } from '../../core/wear/forecast.ts'
-import { DensityChart } from '../../ui/charts/DensityChart.tsx'
+import { DashSample, DensityChart } from '../../ui/charts/DensityChart.tsx'
 import { ChainLoopDrawing, type ReadPlace } from '../../ui/drawings/ChainLoop.tsx'
-import { dayOf } from '../../ui/parts/day.ts'
+import { sayChance, sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { measuringGear } from './Guide.tsx'
 import { sayResultShort } from './say-reading.ts'
+import { useToolNames } from './use-tool-names.ts'
 
-/** The readings of the last day on which the chain was measured. */
-export function lastLook(readings: readonly ReadingState[]): readonly ReadingState[] {
-  const used = readings.filter((state) => state.used)
-  const day = used.at(-1)?.entry.at
-  return day === undefined ? [] : used.filter((state) => dayOf(state.entry.at) === dayOf(day))
+/** What was read at each place of the last look: one figure where there is one, else the gauge's answers. */
+function placesOf({ look }: ChainReport): ReadPlace[] {
+  const byLink = new Map<number, typeof look>()
+  for (const one of look)
+    if (one.place !== undefined) byLink.set(one.place, [...(byLink.get(one.place) ?? []), one])
+  return [...byLink].map(([link, taken]) => {
+    const figures = taken.filter(({ reading }) => !('result' in reading))
+    if (figures.length === 0)
+      return {
+        link,
+        label: taken
+          .slice(0, 2)
+          .map(({ reading }) => sayResultShort(reading))
+          .join(', '),
+      }
+    // The chain's own elongation there, by all that was read there.
+    const { mean } = summariseDensity(densityOf(taken), [])
+    return { link, label: sayFigure(mean) }
+  })
 }
 
-/** One label a place, though several readings may have been taken there. */
-function placesOf(look: readonly ReadingState[]): ReadPlace[] {
-  const byLink = new Map<number, string[]>()
-  for (const { entry } of look) {
-    if (entry.place === undefined) continue
-    byLink.set(entry.place, [...(byLink.get(entry.place) ?? []), sayResultShort(entry.reading)])
-  }
-  return [...byLink].map(([link, said]) => ({ link, label: said.slice(0, 2).join(', ') }))
-}
-
-/** Ring and cog the chain lies on while it is measured: the big ones, which hold it tight. */
-function measuringGear(report: BikeReport): { ring: number; cog: number } {
-  const rings = report.sprockets.filter(({ role }) => role === 'ring').map(({ teeth }) => teeth)
-  const cogs = report.sprockets.filter(({ role }) => role === 'cog').map(({ teeth }) => teeth)
-  return { ring: Math.max(...rings, 0) || 40, cog: Math.max(...cogs, 0) || 18 }
+function Chances({ answer }: { readonly answer: WearAnswer }) {
+  return (
+    <p className="mt-1 text-sm text-steel">
+      Elongation in %. Past{' '}
+      {[0.5, 0.75, 1].map((mark, i) => {
+        const p = answer.now.pAbove[mark === 1 ? '1.0' : String(mark)] ?? 0
+        return (
+          <span key={mark}>
+            {i > 0 && '; '}
+            {mark === 1 ? '1.0' : mark}: {sayChance(p)}
+          </span>
+        )
+      })}
+      .
+    </p>
+  )
 }
 
 interface Props {
@@ -38,10 +55,14 @@ interface Props {
   readonly answer: WearAnswer | undefined
 }
 
-/** The chain with the places read, and beside it what the readings say together. */
+/** The chain with the places read, and beside it what the readings say together and each tool alone. */
 export function Evidence({ report, chain, answer }: Props) {
-  const look = useMemo(() => lastLook(chain.readings), [chain.readings])
-  const alone = useMemo(() => posteriorDensity(look.map(({ entry }) => entry.reading)), [look])
+  const nameOf = useToolNames()
+  const voices = useMemo(() => toolVoices(chain.look), [chain.look])
+  const curves = useMemo(
+    () => (voices.length > 1 ? voices.map(({ tool, density }) => ({ name: tool, density })) : []),
+    [voices],
+  )
   const { spec } = chain.part.entry
   const { ring, cog } = measuringGear(report)
   return (
@@ -50,7 +71,7 @@ export function Evidence({ report, chain, answer }: Props) {
         links={spec.type === 'chain' ? spec.links : 114}
         ring={ring}
         cog={cog}
-        places={placesOf(look)}
+        places={placesOf(chain)}
       />
       <div className="min-w-0">
         {answer ? (
@@ -59,12 +80,22 @@ export function Evidence({ report, chain, answer }: Props) {
               density={answer.density}
               summary={answer.now}
               limit={report.limit}
-              {...(look.length > 0 && chain.readings.length > look.length && { alone })}
+              voices={curves}
             />
-            <p className="text-sm text-steel">
-              Elongation in %. Filled: all {answer.readings} readings and the distance ridden.
-              {chain.readings.length > look.length && ' Dashed: what the last look alone says.'}
-            </p>
+            <Chances answer={answer} />
+            {curves.length > 1 && (
+              <ul
+                className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-sm text-steel"
+                aria-label="What each alone says"
+              >
+                {voices.map(({ tool, mean, count }, i) => (
+                  <li key={tool} className="flex items-center gap-2">
+                    <DashSample index={i} />
+                    {nameOf(tool)} alone: about {sayFigure(mean)}, {sayCount(count, 'reading')}
+                  </li>
+                ))}
+              </ul>
+            )}
           </>
         ) : (
           <p className="text-steel">

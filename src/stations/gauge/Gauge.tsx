@@ -1,60 +1,139 @@
+import { useMemo, useState } from 'react'
+import type { Instrument } from '../../core/measure/reading.ts'
+import { disagreements, type Disagreement } from '../../core/measure/disagreement.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import type { WearAnswer } from '../../core/wear/forecast.ts'
 import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
-import { buttonLook } from '../../ui/parts/Button.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
+import { Button } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
+import { CAUSE_WORDS, sayDisagreement, saySettle } from '../../ui/words/disagreement.ts'
+import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
+import { sayFigure, sayPercent } from '../../ui/words/numbers.ts'
 import { sayNextLook, verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
-import { useForecast } from '../../workers/use-forecasts.ts'
+import { useForecast, useNextLook } from '../../workers/use-forecasts.ts'
 import { Evidence } from './Evidence.tsx'
+import { History } from './History.tsx'
 import { LimitChoice } from './LimitChoice.tsx'
+import { NextWorth } from './NextWorth.tsx'
+import { PrintStrip } from './PrintStrip.tsx'
 import { ReadingList } from './ReadingList.tsx'
 import { TakeReading } from './TakeReading.tsx'
+import { Tools } from './Tools.tsx'
+import { useToolNames } from './use-tool-names.ts'
+
+interface Wanted {
+  readonly tool: string
+  readonly instrument: Instrument
+}
+
+interface HeadProps {
+  readonly report: BikeReport
+  readonly chain: ChainReport
+  readonly answer: WearAnswer | undefined
+  readonly fault: string | undefined
+  readonly conflict: Disagreement | undefined
+  readonly onTake: (wanted?: Wanted) => void
+}
+
+/** The verdict; or, where two instruments contradict one another, that first, and what would settle it. */
+function Head({ report, chain, answer, fault, conflict, onTake }: HeadProps) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const nameOf = useToolNames()
+  const measured = chain.lastReadingAt !== undefined
+  if (conflict && answer) {
+    const { settle } = conflict
+    return (
+      <Answer
+        word="unsure"
+        detail={`${CAUSE_WORDS[conflict.cause]} Together they make ${sayPercent(answer.now.mean)}, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${saySettle(conflict)}`}
+        action={
+          <Button look="next" onClick={() => onTake({ tool: settle, instrument: settle })}>
+            Take it with the {SHORT_INSTRUMENT[settle]}
+          </Button>
+        }
+      >
+        {sayDisagreement(conflict, nameOf)}
+      </Answer>
+    )
+  }
+  return (
+    <Answer
+      word={verdictOf(report, answer)}
+      detail={
+        fault ?? (
+          <>
+            {verdictGrounds(report, chain, answer)} {measured && answer && sayNextLook(answer, units, now)}
+          </>
+        )
+      }
+      action={
+        <Button look="next" onClick={() => onTake()}>
+          Take a reading
+        </Button>
+      }
+    >
+      {verdictSentence(report, answer, units)}
+    </Answer>
+  )
+}
+
+/** Brings the form into sight, and the reader's place with it. */
+function goToForm(): void {
+  const form = document.getElementById('take')
+  form?.scrollIntoView({ block: 'start' })
+  form?.focus({ preventScroll: true })
+}
 
 /** Gauge: how far the chain has lengthened, how sure that is, and when to look again. */
 export default function Gauge() {
-  const { garage, now } = useOpenLog()
-  const units = useUnits()
+  const { garage } = useOpenLog()
   const report = useBikeReport(useBikeId(garage))
   const { answer, fault } = useForecast(report?.chain?.question)
+  const worth = useNextLook(report?.chain?.nextLook)
+  const [wanted, setWanted] = useState<Wanted>()
+  const chain = report?.chain
+  const links = chain?.part.entry.spec.type === 'chain' ? chain.part.entry.spec.links : 114
+  const look = chain?.look
+  const [conflict] = useMemo(() => (look ? disagreements(look, links) : []), [look, links])
   if (!report)
     return (
       <NoBike what="Add one, and then measure its chain here: with a rule, a drop-in gauge or a caliper." />
     )
-  const { chain } = report
   if (!chain) return <NoChain bike={report.bike.entry.name} />
+  const take = (next?: Wanted) => {
+    if (next) setWanted({ ...next })
+    goToForm()
+  }
   const measured = chain.lastReadingAt !== undefined
   return (
     <div className="flex flex-col gap-8">
-      <Answer
-        word={verdictOf(report, answer)}
-        detail={
-          fault ?? (
-            <>
-              {verdictGrounds(report, chain, answer)} {measured && answer && sayNextLook(answer, units, now)}
-            </>
-          )
-        }
-        action={
-          <a href="#take" className={buttonLook('next')}>
-            Take a reading
-          </a>
-        }
-      >
-        {verdictSentence(report, answer, units)}
-      </Answer>
+      <Head report={report} chain={chain} answer={answer} fault={fault} conflict={conflict} onTake={take} />
       <Evidence report={report} chain={chain} answer={measured ? answer : undefined} />
-      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <ReadingList chain={chain} />
-        <div className="flex flex-col gap-8 max-lg:order-first">
-          <TakeReading key={chain.part.entry.part} report={report} chain={chain} />
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1 bench:grid-cols-1">
+        <div className="flex flex-col gap-8">
+          <ReadingList chain={chain} />
+          {worth && <NextWorth answer={worth} onPick={take} />}
+        </div>
+        <div className="max-lg:order-first bench:order-first">
+          <TakeReading key={chain.part.entry.part} report={report} chain={chain} wanted={wanted} />
         </div>
       </div>
-      <Section title="The limit" className="border-t border-hairline pt-6">
-        <LimitChoice report={report} />
-      </Section>
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
+        <History report={report} chain={chain} />
+        <div className="flex flex-col gap-8">
+          <Section title="The limit">
+            <LimitChoice report={report} />
+          </Section>
+          <Tools />
+          <PrintStrip />
+        </div>
+      </div>
     </div>
   )
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
+import { placedReading } from '../../core/strategy/chain-evidence.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { dayOf } from '../../ui/parts/day.ts'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -9,12 +10,13 @@ import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { sayAsRead, sayMeaning } from './say-reading.ts'
 
-function Row({ state }: { readonly state: ReadingState }) {
-  const { record, now } = useOpenLog()
+function Row({ state, chain }: { readonly state: ReadingState; readonly chain: ChainReport }) {
+  const { record, now, garage } = useOpenLog()
   const units = useUnits()
   const { entry, used } = state
-  const meaning = sayMeaning({ reading: entry.reading })
-  const name = SHORT_INSTRUMENT[entry.reading.instrument]
+  const meaning = sayMeaning(placedReading(state, chain.biases))
+  const own = entry.tool === undefined ? undefined : garage.tools.get(entry.tool)
+  const name = own?.entry.name ?? SHORT_INSTRUMENT[entry.reading.instrument]
   const read = sayAsRead(entry.reading, units)
   const toggle = () =>
     void record(
@@ -79,7 +81,7 @@ export function ReadingList({ chain }: { readonly chain: ChainReport }) {
             </h3>
             <ul className="divide-y divide-hairline/70">
               {states.map((state) => (
-                <Row key={state.entry.id} state={state} />
+                <Row key={state.entry.id} state={state} chain={chain} />
               ))}
             </ul>
           </div>

@@ -1,198 +1,224 @@
 import { yupResolver } from '@hookform/resolvers/yup'
-import { useForm, useWatch, type UseFormReturn } from 'react-hook-form'
+import { useEffect, useState } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
+import { printScale } from '../../core/measure/strip-marks.ts'
+import type { Instrument } from '../../core/measure/reading.ts'
+import type { ToolState } from '../../core/log/garage.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
-import type { LimitResult } from '../../core/measure/reading.ts'
-import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
+import { mmToInches } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
-import { useUnits, type Units } from '../../ui/screen-state.ts'
+import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { WorkSection } from '../../ui/parts/WorkSection.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
-import { sayCount, sayFigure, sayLength, sayLimit } from '../../ui/words/numbers.ts'
-import { lastLook } from './Evidence.tsx'
-import { nextPlace, readingsOf, takeSchema, TOOLS, type TakeDraft } from './take-form.ts'
+import { sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { Guide } from './Guide.tsx'
+import { dropDraft, keepDraft, recallDraft } from './kept-draft.ts'
+import { LiveCaliper } from './LiveCaliper.tsx'
+import {
+  INSTRUMENT_ORDER,
+  nextPlace,
+  readingsOf,
+  takeSchema,
+  usualPitches,
+  type TakeDraft,
+} from './take-form.ts'
+import { TakeInputs, type TakeForm } from './TakeInputs.tsx'
+import { useTypedLengths } from './use-typed-lengths.ts'
 
-type Form = UseFormReturn<TakeDraft>
-
-const SIDES: readonly { readonly value: LimitResult; readonly label: string }[] = [
-  { value: 'clear', label: 'does not enter' },
-  { value: 'starts', label: 'enters a little' },
-  { value: 'drops', label: 'drops in' },
-  { value: 'not-in', label: 'not in' },
-]
-
-function GaugeSides({ form }: { readonly form: Form }) {
-  const [low, high, lowMark, highMark] = useWatch({
-    control: form.control,
-    name: ['low', 'high', 'lowMark', 'highMark'],
-  })
-  const { errors } = form.formState
-  return (
-    <div className="flex flex-col gap-4">
-      <Choice
-        legend="Marks on the gauge"
-        value={`${lowMark} ${highMark}`}
-        onPick={(value) => {
-          const [a, b] = value.split(' ').map(Number)
-          form.setValue('lowMark', a ?? 0.5)
-          form.setValue('highMark', b ?? 0.75)
-        }}
-        options={['0.5 0.75', '0.5 1', '0.75 1'].map((value) => ({
-          value,
-          label: value
-            .split(' ')
-            .map((mark) => sayLimit(Number(mark)))
-            .join(' and '),
-        }))}
-      />
-      <Choice
-        legend={`The ${sayLimit(lowMark)} side`}
-        value={low}
-        onPick={(value) => form.setValue('low', value)}
-        options={SIDES}
-        fault={errors.low?.message}
-      />
-      <Choice
-        legend={`The ${sayLimit(highMark)} side`}
-        value={high}
-        onPick={(value) => form.setValue('high', value)}
-        options={SIDES}
-        fault={errors.high?.message}
-      />
-    </div>
-  )
-}
-
-function Lengths({ form, units }: { readonly form: Form; readonly units: Units }) {
-  const tool = useWatch({ control: form.control, name: 'tool' })
-  const pitches = Number(useWatch({ control: form.control, name: 'pitches' }))
-  const { errors } = form.formState
-  const unit = units === 'metric' ? 'mm' : 'inches'
-  const fresh = sayLength(12.7 * (Number.isFinite(pitches) ? pitches : 24), units)
-  const field = (name: 'pitches' | 'length' | 'inside' | 'outside') => ({
-    ...form.register(name),
-    inputMode: 'decimal' as const,
-    fault: errors[name]?.message,
-  })
-  return (
-    <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-2">
-      <TextField label="Pitches" {...field('pitches')} />
-      {tool === 'rule' ? (
-        <TextField
-          label={`Length, ${unit}`}
-          hint={`new: ${fresh}`}
-          className="col-span-2 max-sm:col-span-1"
-          {...field('length')}
-        />
-      ) : (
-        <>
-          <TextField label={`Inside, ${unit}`} hint="rollers pushed apart" {...field('inside')} />
-          <TextField label={`Outside, ${unit}`} hint="rollers pushed together" {...field('outside')} />
-        </>
-      )}
-    </div>
-  )
-}
-
-const HOW: Readonly<Record<TakeDraft['tool'], string>> = {
-  rule: 'Lay the rule along the taut chain, its end on the edge of one pin, and read the same edge of the pin 24 pitches on: 12 inches on a new chain, 1/16 over is about 0.5 %.',
+const HOW: Readonly<Record<Instrument, string>> = {
+  rule: 'Its end on the edge of one pin; read the same edge of the pin 24 pitches on: 12 inches on a new chain, 1/16 over is about 0.5 %.',
+  strip:
+    'The zero edge on the edge of one pin; read the pin 20 pitches on with the vernier, to a tenth of a millimetre.',
   'two-contact-limit':
     'Let the gauge fall in by its own weight. It spreads the rollers, so it also sees their play: it reads about 0.1 high.',
   'three-contact-limit':
     'Seat the hook first, then see whether the tip drops. It pushes both rollers the same way and sees pitch only.',
+  'two-contact-scale':
+    'Press until both tips touch their rollers, then read the pointer. It sees roller play too.',
+  'three-contact-scale': 'Seat the hook and its neighbour first, then read the pointer.',
   'caliper-pair':
     'Over the same rollers: once with the jaws inside, pushing them apart, once outside, pushing them together.',
-}
-
-function usePlaces(chain: ChainReport, now: string): number[] {
-  const look = lastLook(chain.readings)
-  const today = look.filter((state) => dayOf(state.entry.at) === dayOf(now))
-  return today.flatMap(({ entry }) => (entry.place === undefined ? [] : [entry.place]))
+  'ring-lift': 'A quick, weak hint, never a verdict: it weighs little.',
+  'side-play': 'A quick, weak hint, never a verdict: it weighs little.',
 }
 
 interface Props {
   readonly report: BikeReport
   readonly chain: ChainReport
+  /** An instrument asked for from elsewhere on the station; each asking is a new object. */
+  readonly wanted?: { readonly tool: string; readonly instrument: Instrument } | undefined
 }
 
-/** Takes a reading: with what, how it came out, where on the chain, how tight. */
-export function TakeReading({ report, chain }: Props) {
-  const { record, now } = useOpenLog()
-  const units = useUnits()
-  const { spec, part } = chain.part.entry
-  const links = spec.type === 'chain' ? spec.links : 114
-  const places = usePlaces(chain, now)
+function useTakeForm({ report, chain }: Props, links: number): TakeForm {
+  const { now, world } = useOpenLog()
+  const { part } = chain.part.entry
   const form = useForm<TakeDraft>({
     resolver: yupResolver(takeSchema),
     defaultValues: {
-      tool: 'rule',
+      instrument: 'rule',
       day: dayOf(now),
       pitches: 24,
-      place: nextPlace(links, places),
+      place: nextPlace(links, placesToday(chain, now)),
       run: 'tight',
       lowMark: report.limit.percent === 0.5 ? 0.5 : 0.75,
       highMark: report.limit.percent === 0.5 ? 0.75 : 1,
+      ...recallDraft(world, part),
     },
   })
-  const [tool, run] = useWatch({ control: form.control, name: ['tool', 'run'] })
-  const ring =
-    Math.max(...report.sprockets.filter(({ role }) => role === 'ring').map(({ teeth }) => teeth), 0) || 40
-  const { errors } = form.formState
+  useEffect(
+    () =>
+      form.subscribe({
+        formState: { values: true },
+        callback: ({ values }) => keepDraft(world, part, values),
+      }),
+    [form, world, part],
+  )
+  return form
+}
 
-  const save = async (draft: TakeDraft) => {
+function placesToday(chain: ChainReport, now: string): number[] {
+  const today = chain.readings.filter(({ used, entry }) => used && dayOf(entry.at) === dayOf(now))
+  return [...new Set(today.flatMap(({ entry }) => (entry.place === undefined ? [] : [entry.place])))]
+}
+
+/** Picks an instrument, or a tool of one's own, for the form. */
+function pickTool(form: TakeForm, choice: string, tools: ReadonlyMap<string, ToolState>): void {
+  const own = tools.get(choice)?.entry
+  const instrument = own?.instrument ?? (choice as Instrument)
+  form.setValue('instrument', instrument)
+  form.setValue('tool', own?.tool)
+  form.setValue('pitches', usualPitches(instrument))
+}
+
+function ToolChoice({ form }: { readonly form: TakeForm }) {
+  const { garage } = useOpenLog()
+  const [instrument, tool] = useWatch({ control: form.control, name: ['instrument', 'tool'] })
+  const own = [...garage.tools.values()].filter(({ entry }) => !entry.retired)
+  return (
+    <Choice
+      legend="With"
+      value={tool ?? instrument}
+      onPick={(choice) => pickTool(form, choice, garage.tools)}
+      options={[
+        ...own.map(({ entry }) => ({ value: entry.tool, label: entry.name })),
+        ...INSTRUMENT_ORDER.map((value) => ({ value: value, label: SHORT_INSTRUMENT[value] })),
+      ]}
+    />
+  )
+}
+
+/** Two readings that agree to the last figure, with the same tool at the same place, may be one saved twice. */
+function isRepeat(chain: ChainReport, draft: TakeDraft, reading: unknown, now: string): boolean {
+  return chain.readings.some(
+    ({ entry }) =>
+      dayOf(entry.at) === dayOf(now) &&
+      entry.place === draft.place &&
+      entry.tool === draft.tool &&
+      JSON.stringify(entry.reading) === JSON.stringify(reading),
+  )
+}
+
+function useSave(form: TakeForm, { chain }: Props, links: number, places: readonly number[]) {
+  const { record, now, garage, world } = useOpenLog()
+  const units = useUnits()
+  const [asked, setAsked] = useState('')
+  const { part } = chain.part.entry
+  const refuse = (field: keyof TakeDraft, message: string) =>
+    form.setError(field, { message }, { shouldFocus: true })
+  return async (draft: TakeDraft) => {
     const dayFault =
       faultOfDay(draft.day, now) ??
       (draft.day < dayOf(chain.fittedAt)
         ? `The chain was fitted on ${dayOf(chain.fittedAt)}: that day is before it.`
         : undefined)
-    if (dayFault) return form.setError('day', { message: dayFault }, { shouldFocus: true })
-    const result = readingsOf(draft, units, links)
-    if (!result.ok) return form.setError(result.field, { message: result.fault }, { shouldFocus: true })
+    if (dayFault) return refuse('day', dayFault)
+    const barMm = draft.tool === undefined ? undefined : garage.tools.get(draft.tool)?.entry.barMm
+    const result = readingsOf(draft, { units, links, printScale: (barMm && printScale(barMm)) || 1 })
+    if (!result.ok) return refuse(result.field, result.fault)
+    const said = JSON.stringify(result.readings)
+    if (asked !== said && result.readings.some((reading) => isRepeat(chain, draft, reading, now))) {
+      setAsked(said)
+      return refuse(
+        'place',
+        'This very reading is in the log already. Press again to save it as a second one.',
+      )
+    }
     const at = momentOf(draft.day, now)
-    const place = draft.place === undefined ? {} : { place: draft.place }
     const saved = await record(
-      result.readings.map((reading) => ({ kind: 'reading', at, chain: part, reading, ...place })),
+      result.readings.map((reading) => ({
+        kind: 'reading',
+        at,
+        chain: part,
+        reading,
+        ...(draft.place !== undefined && { place: draft.place }),
+        ...(draft.tool !== undefined && { tool: draft.tool }),
+      })),
       result.elongation === undefined
-        ? `${sayCount(result.readings.length, 'side')} read.`
+        ? `${sayCount(result.readings.length, 'answer')} noted.`
         : `Read: ${sayFigure(result.elongation)} %.`,
     )
-    if (!saved) return
-    const read = draft.place === undefined ? places : [...places, draft.place]
-    for (const name of ['length', 'inside', 'outside', 'low', 'high'] as const) form.resetField(name)
-    form.setValue('place', nextPlace(links, read))
+    if (!saved) return undefined
+    setAsked('')
+    for (const name of ['length', 'inside', 'outside', 'percent', 'low', 'high', 'lift', 'play'] as const)
+      form.setValue(name, undefined)
+    form.clearErrors()
+    form.setValue('place', nextPlace(links, draft.place === undefined ? places : [...places, draft.place]))
+    return dropDraft(world, part)
   }
+}
+
+/** Takes a reading: with what, how it came out, where on the chain, how tight. */
+export function TakeReading(props: Props) {
+  const { report, chain, wanted } = props
+  const { now, garage } = useOpenLog()
+  const units = useUnits()
+  const { spec } = chain.part.entry
+  const links = spec.type === 'chain' ? spec.links : 114
+  const places = placesToday(chain, now)
+  const form = useTakeForm(props, links)
+  const save = useSave(form, props, links, places)
+  const [instrument, run, place] = useWatch({ control: form.control, name: ['instrument', 'run', 'place'] })
+  const { errors } = form.formState
+  useEffect(() => {
+    if (wanted) pickTool(form, wanted.tool, garage.tools)
+    // Only a new asking picks: a later change of the tools must not take the instrument out of the hand.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [wanted, form])
+
+  /** A length that came from a caliper by itself: the inside first, then the outside. */
+  const takeLength = (mm: number) => {
+    if (form.getValues('instrument') !== 'caliper-pair') pickTool(form, 'caliper-pair', garage.tools)
+    const value = units === 'metric' ? mm : Number(mmToInches(mm).toFixed(4))
+    const next = form.getValues('inside') === undefined ? 'inside' : 'outside'
+    form.setValue(next, value, { shouldDirty: true })
+  }
+  useTypedLengths((typed) => takeLength(units === 'metric' ? typed : typed * 25.4))
 
   return (
     <WorkSection id="take" title="Take a reading">
+      <Guide report={report} links={links} read={places} place={place} />
       <form
         onSubmit={(event) => void form.handleSubmit(save)(event)}
         noValidate
-        className="mt-3 flex flex-col gap-4"
+        className="flex flex-col gap-4"
       >
-        <Choice
-          legend="With"
-          value={tool}
-          onPick={(value) => {
-            form.setValue('tool', value)
-            form.setValue('pitches', value === 'caliper-pair' ? 8 : 24)
-          }}
-          options={TOOLS.map((value) => ({ value, label: SHORT_INSTRUMENT[value] }))}
-        />
-        <p className="text-sm text-steel">{HOW[tool]}</p>
-        {tool === 'rule' || tool === 'caliper-pair' ? (
-          <Lengths form={form} units={units} />
-        ) : (
-          <GaugeSides form={form} />
-        )}
-        <div className="grid grid-cols-2 gap-3">
-          <TextField
+        <ToolChoice form={form} />
+        <p className="text-sm text-steel">{HOW[instrument]}</p>
+        <TakeInputs form={form} units={units} />
+        <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1 bench:grid-cols-1">
+          <Stepper
             label="Links from the joining link"
-            inputMode="numeric"
-            hint={`once round is ${crankTurnsPerChain(links, ring).toFixed(1)} crank turns`}
             fault={errors.place?.message}
-            {...form.register('place')}
+            value={place === undefined ? NaN : Number(place)}
+            step={1}
+            min={1}
+            max={links}
+            digits={0}
+            onStep={(next) => form.setValue('place', Number.isFinite(next) ? next : undefined)}
           />
           <TextField
             label="Day"
@@ -211,13 +237,12 @@ export function TakeReading({ report, chain }: Props) {
             { value: 'slack', label: 'slack' },
           ]}
         />
-        <p className="text-sm text-steel">
-          Keep fingers and loose sleeves out of a turning cassette. Stay off the joining link.
-        </p>
+        <p className="text-sm text-steel">Keep fingers and loose sleeves out of a turning cassette.</p>
         <Button look="firm" type="submit" className="self-start">
           Save the reading
         </Button>
       </form>
+      <LiveCaliper onLength={takeLength} />
     </WorkSection>
   )
 }

@@ -1,13 +1,37 @@
 import { number, object, string, type InferType } from 'yup'
 import { elongationFromCaliper, elongationFromLength } from '../../core/measure/elongation.ts'
-import type { LimitInstrument, LimitResult, Reading } from '../../core/measure/reading.ts'
+import { STRIP_PITCHES, trueLength } from '../../core/measure/strip-marks.ts'
+import {
+  LIFT_RESULTS,
+  LIMIT_RESULTS,
+  PLAY_RESULTS,
+  type Instrument,
+  type LimitInstrument,
+  type LimitResult,
+  type Reading,
+} from '../../core/measure/reading.ts'
 import { inchesToMm } from '../../core/units/convert.ts'
 import { PITCH_MM } from '../../core/units/pitch.ts'
 import type { Units } from '../../ui/screen-state.ts'
 import { sayFigure } from '../../ui/words/numbers.ts'
 
-/** What can be read with: the first form of the instruments. */
-export const TOOLS = ['rule', 'two-contact-limit', 'three-contact-limit', 'caliper-pair'] as const
+/** What can be read with, the surest first. */
+export const INSTRUMENT_ORDER = [
+  'caliper-pair',
+  'rule',
+  'strip',
+  'two-contact-limit',
+  'three-contact-limit',
+  'two-contact-scale',
+  'three-contact-scale',
+  'ring-lift',
+  'side-play',
+] as const satisfies readonly Instrument[]
+
+/** Pitches usually read with each instrument that counts them. */
+export function usualPitches(instrument: Instrument): number {
+  return instrument === 'caliper-pair' ? 8 : instrument === 'strip' ? STRIP_PITCHES : 24
+}
 
 /** Elongations outside this are slips of the pen, not chains, %. */
 const LEAST = -0.6
@@ -18,13 +42,17 @@ const figure = (what: string) =>
     .transform((value: number, original: unknown) => (original === '' ? undefined : value))
     .typeError(`Give ${what} as a number.`)
 
-const RESULTS = ['clear', 'starts', 'drops', 'not-in'] as const
+const isLength = (instrument: unknown): boolean => instrument === 'rule' || instrument === 'strip'
+const isScale = (instrument: unknown): boolean =>
+  instrument === 'two-contact-scale' || instrument === 'three-contact-scale'
 
 /** The draft of a reading as the form holds it; lengths in the units shown. */
 export const takeSchema = object({
-  tool: string()
-    .oneOf([...TOOLS])
+  instrument: string()
+    .oneOf([...INSTRUMENT_ORDER])
     .required(),
+  /** A tool of one's own; absent: whatever there is of the instrument. */
+  tool: string().optional(),
   day: string().required(),
   pitches: figure('the pitches')
     .integer('Count whole pitches.')
@@ -33,30 +61,37 @@ export const takeSchema = object({
     .required('Count the pitches.'),
   length: figure('the length')
     .positive('A length is more than nothing.')
-    .when('tool', {
-      is: 'rule',
-      then: (schema) => schema.required('Read the length off the rule.'),
-    }),
+    .when('instrument', { is: isLength, then: (schema) => schema.required('Read the length.') }),
   inside: figure('the inside length')
     .positive('A length is more than nothing.')
-    .when('tool', {
+    .when('instrument', {
       is: 'caliper-pair',
       then: (schema) => schema.required('Measure between the rollers.'),
     }),
   outside: figure('the outside length')
     .positive('A length is more than nothing.')
-    .when('tool', {
+    .when('instrument', {
       is: 'caliper-pair',
       then: (schema) => schema.required('Measure over the rollers.'),
     }),
+  percent: figure('the reading')
+    .min(-0.2, 'No chain is so short: read it again.')
+    .max(2, 'That is off the scale: read it again.')
+    .when('instrument', { is: isScale, then: (schema) => schema.required('Read the scale.') }),
   low: string()
-    .oneOf([...RESULTS])
+    .oneOf([...LIMIT_RESULTS])
     .optional(),
   high: string()
-    .oneOf([...RESULTS])
+    .oneOf([...LIMIT_RESULTS])
     .optional(),
   lowMark: number().required(),
   highMark: number().required(),
+  lift: string()
+    .oneOf([...LIFT_RESULTS])
+    .when('instrument', { is: 'ring-lift', then: (schema) => schema.required('Say how far it lifts.') }),
+  play: string()
+    .oneOf([...PLAY_RESULTS])
+    .when('instrument', { is: 'side-play', then: (schema) => schema.required('Say how far it bends.') }),
   place: figure('the links')
     .integer('Count whole links.')
     .min(1, 'The joining link itself is not read: start at link 1.')
@@ -69,84 +104,127 @@ export type TakeResult =
   | { readonly ok: true; readonly readings: readonly Reading[]; readonly elongation?: number }
   | { readonly ok: false; readonly field: keyof TakeDraft; readonly fault: string }
 
+/** What the form must know of the chain and the units. */
+export interface TakeContext {
+  readonly units: Units
+  readonly links: number
+  /** How much larger than drawn a strip was printed; 1 for everything else. */
+  readonly printScale: number
+}
+
 const mmOf = (length: number, units: Units): number => (units === 'metric' ? length : inchesToMm(length))
 
-/** What is wrong with an elongation, with the likeliest slip: the count is off by whole pitches, or the unit. */
-function faultOfElongation(elongation: number, lengthMm: number, pitches: number): string | undefined {
+/** What is wrong with an elongation, with the likeliest slip: the unit, or the count off by whole pitches. */
+function faultOfElongation(
+  elongation: number,
+  lengthMm: number,
+  pitches: number,
+  units: Units,
+): string | undefined {
   if (elongation >= LEAST && elongation <= MOST) return undefined
   const counted = Math.round(lengthMm / PITCH_MM)
   const said = `That would be ${sayFigure(elongation)} %`
-  if (Math.abs(mmOf(lengthMm, 'imperial') / (pitches * PITCH_MM) - 1) < 0.05)
+  const near = (mm: number): boolean => Math.abs(mm / (pitches * PITCH_MM) - 1) < 0.05
+  if (units === 'metric' && near(inchesToMm(lengthMm)))
     return `${said}: was that in inches? Switch the units under More.`
+  if (units === 'imperial' && near(lengthMm / 25.4))
+    return `${said}: was that in mm? Switch the units under More.`
   if (counted !== pitches && counted > 0) return `${said}: did you count ${counted} pitches?`
   return `${said}, more than any chain. Read it again.`
 }
 
+const refuse = (field: keyof TakeDraft, fault: string): TakeResult => ({ ok: false, field, fault })
+
 function limitReadings(draft: TakeDraft, instrument: LimitInstrument, slack: { slack?: true }): TakeResult {
   const { low, high, lowMark, highMark } = draft
-  if (!low && !high) return { ok: false, field: 'low', fault: 'Say what at least one side did.' }
-  if (high === 'drops' && low && low !== 'drops')
-    return {
-      ok: false,
-      field: 'high',
-      fault: `The ${highMark} side drops but the ${lowMark} side does not: read both again.`,
-    }
+  if (!low && !high) return refuse('low', 'Say what at least one side did.')
+  const depth = (result: LimitResult): number => (result === 'drops' ? 2 : result === 'starts' ? 1 : 0)
+  if (high && low && low !== 'not-in' && high !== 'not-in' && depth(high) > depth(low))
+    return refuse(
+      'high',
+      `${highMark.toFixed(highMark === 0.75 ? 2 : 1)} ${high === 'drops' ? 'drops' : 'enters'} but ${lowMark} does not: read both again.`,
+    )
+  if (high === 'drops' && low === 'not-in')
+    return refuse('high', `${highMark} drops but ${lowMark} does not: read both again.`)
   const side = (limit: number, result: LimitResult | undefined): Reading[] =>
     result ? [{ instrument, limit, result, ...slack }] : []
   return { ok: true, readings: [...side(lowMark, low), ...side(highMark, high)] }
 }
 
-/** Makes readings of a draft that passed the schema, or says which field cannot be and why. */
-export function readingsOf(draft: TakeDraft, units: Units, links: number): TakeResult {
-  if (draft.place !== undefined && draft.place >= links)
-    return {
-      ok: false,
-      field: 'place',
-      fault: `The chain has ${links} links: count again from the joining link.`,
-    }
-  const slack = draft.run === 'slack' ? ({ slack: true } as const) : {}
-  switch (draft.tool) {
-    case 'rule': {
-      const lengthMm = mmOf(draft.length ?? 0, units)
-      const elongation = elongationFromLength(draft.pitches, lengthMm)
-      const fault = faultOfElongation(elongation, lengthMm, draft.pitches)
-      if (fault) return { ok: false, field: 'length', fault }
-      return {
-        ok: true,
-        elongation,
-        readings: [{ instrument: 'rule', pitches: draft.pitches, lengthMm, ...slack }],
-      }
-    }
-    case 'caliper-pair': {
-      const [insideMm, outsideMm] = [mmOf(draft.inside ?? 0, units), mmOf(draft.outside ?? 0, units)]
-      if (insideMm >= outsideMm)
-        return {
-          ok: false,
-          field: 'inside',
-          fault: 'The inside is not less than the outside: are the two swapped?',
-        }
-      const { elongation } = elongationFromCaliper(draft.pitches, insideMm, outsideMm)
-      const fault = faultOfElongation(elongation, (insideMm + outsideMm) / 2, draft.pitches)
-      if (fault) return { ok: false, field: 'outside', fault }
-      const reading: Reading = {
-        instrument: 'caliper-pair',
-        pitches: draft.pitches,
-        insideMm,
-        outsideMm,
-        ...slack,
-      }
-      return { ok: true, elongation, readings: [reading] }
-    }
-    case 'two-contact-limit':
-    case 'three-contact-limit':
-      return limitReadings(draft, draft.tool, slack)
+/** Whether the span read from a place, going round, runs over the joining link. */
+function overJoiningLink(draft: TakeDraft, links: number): boolean {
+  const counts =
+    draft.instrument === 'rule' || draft.instrument === 'strip' || draft.instrument === 'caliper-pair'
+  return counts && draft.place !== undefined && draft.place + draft.pitches > links
+}
+
+function lengthReading(
+  draft: TakeDraft,
+  instrument: 'rule' | 'strip',
+  context: TakeContext,
+  slack: { slack?: true },
+): TakeResult {
+  const lengthMm = trueLength(mmOf(draft.length ?? 0, context.units), context.printScale)
+  const elongation = elongationFromLength(draft.pitches, lengthMm)
+  const fault = faultOfElongation(elongation, lengthMm, draft.pitches, context.units)
+  if (fault) return refuse('length', fault)
+  return { ok: true, elongation, readings: [{ instrument, pitches: draft.pitches, lengthMm, ...slack }] }
+}
+
+function caliperReading(draft: TakeDraft, { units }: TakeContext, slack: { slack?: true }): TakeResult {
+  const [insideMm, outsideMm] = [mmOf(draft.inside ?? 0, units), mmOf(draft.outside ?? 0, units)]
+  if (insideMm >= outsideMm)
+    return refuse('inside', 'The inside is not less than the outside: are the two swapped?')
+  const { elongation } = elongationFromCaliper(draft.pitches, insideMm, outsideMm)
+  const fault = faultOfElongation(elongation, (insideMm + outsideMm) / 2, draft.pitches, units)
+  if (fault) return refuse('outside', fault)
+  return {
+    ok: true,
+    elongation,
+    readings: [{ instrument: 'caliper-pair', pitches: draft.pitches, insideMm, outsideMm, ...slack }],
   }
 }
 
-/** The next of three places round the chain, well away from the joining link. */
+/** Makes readings of a draft that passed the schema, or says which field cannot be and why. */
+export function readingsOf(draft: TakeDraft, context: TakeContext): TakeResult {
+  const { links } = context
+  if (draft.place !== undefined && draft.place >= links)
+    return refuse('place', `The chain has ${links} links: count again from the joining link.`)
+  if (overJoiningLink(draft, links))
+    return refuse(
+      'place',
+      `From link ${draft.place} the span runs over the joining link: start at link ${links - draft.pitches - 1} at the latest.`,
+    )
+  const slack = draft.run === 'slack' ? ({ slack: true } as const) : {}
+  const { instrument } = draft
+  switch (instrument) {
+    case 'rule':
+    case 'strip':
+      return lengthReading(draft, instrument, context, slack)
+    case 'caliper-pair':
+      return caliperReading(draft, context, slack)
+    case 'two-contact-limit':
+    case 'three-contact-limit':
+      return limitReadings(draft, instrument, slack)
+    case 'two-contact-scale':
+    case 'three-contact-scale':
+      return {
+        ok: true,
+        elongation: draft.percent ?? 0,
+        readings: [{ instrument, percent: draft.percent ?? 0, ...slack }],
+      }
+    case 'ring-lift':
+      return { ok: true, readings: [{ instrument, result: draft.lift ?? 'none' }] }
+    case 'side-play':
+      return { ok: true, readings: [{ instrument, result: draft.play ?? 'little' }] }
+  }
+}
+
+/** How many places round the chain make a look. */
+export const PLACES = 3
+
+/** The next of three places round the chain, such that no span runs over the joining link. */
 export function nextPlace(links: number, read: readonly number[]): number {
-  const thirds = [1, 3, 5].map((sixth) => Math.round((links * sixth) / 6))
-  return (
-    thirds.find((place) => !read.some((other) => Math.abs(other - place) < links / 12)) ?? thirds[0] ?? 20
-  )
+  const thirds = [1, 3, 5].map((sixth) => Math.round((links * sixth) / 6 - links / 12))
+  return thirds.find((place) => !read.some((other) => Math.abs(other - place) < links / 8)) ?? thirds[0] ?? 10
 }

@@ -10,9 +10,17 @@ interface Props {
   readonly density: Density
   readonly summary: Summary
   readonly limit: Limit
-  /** What the last look alone says. */
-  readonly alone?: Density
+  /** What each tool alone says, where there is more than one. */
+  readonly voices: readonly { readonly name: string; readonly density: Density }[]
 }
+
+/** Dashes that tell one tool's curve from another's. */
+const DASHES = [
+  [5, 4],
+  [2, 3],
+  [9, 4],
+  [9, 3, 2, 3],
+] as const
 
 /** The other schools' limits, drawn faintly beside the one in force. */
 const MARKS = [
@@ -48,7 +56,7 @@ function markLines(summary: Summary, limit: Limit, from: number, to: number, ink
 }
 
 /** Where the chain's elongation probably lies, with the limits. */
-export function DensityChart({ density, summary, limit, alone }: Props) {
+export function DensityChart({ density, summary, limit, voices }: Props) {
   const from = Math.floor(Math.min(summary.p05 - 0.2, limit.percent - 0.15) * 10) / 10
   const to = Math.ceil(Math.max(summary.p95 + 0.2, limit.percent + 0.25) * 10) / 10
   const option = useCallback(
@@ -86,19 +94,16 @@ export function DensityChart({ density, summary, limit, alone }: Props) {
             data: markLines(summary, limit, from, to, ink),
           },
         },
-        ...(alone
-          ? [
-              {
-                type: 'line',
-                data: points(alone, from, to),
-                showSymbol: false,
-                lineStyle: { color: ink.ink, width: 1.5, type: [4, 4] },
-              },
-            ]
-          : []),
+        ...voices.map((voice, i) => ({
+          type: 'line',
+          data: points(voice.density, from, to),
+          showSymbol: false,
+          silent: true,
+          lineStyle: { color: ink.ink, width: 1.4, type: [...(DASHES[i % DASHES.length] ?? [5, 4])] },
+        })),
       ],
     }),
-    [density, alone, limit, summary, from, to],
+    [density, voices, limit, summary, from, to],
   )
   return (
     <Chart
@@ -112,5 +117,19 @@ export function DensityChart({ density, summary, limit, alone }: Props) {
           .map(([mark, p]) => [`${mark} %`, p.toFixed(3)]),
       }}
     />
+  )
+}
+
+/** The dash of a tool's curve, for the line of words that names it. */
+export function DashSample({ index }: { readonly index: number }) {
+  return (
+    <svg viewBox="0 0 28 6" aria-hidden="true" className="h-1.5 w-7 shrink-0">
+      <path
+        d="M0 3H28"
+        className="stroke-ink"
+        strokeWidth={1.6}
+        strokeDasharray={(DASHES[index % DASHES.length] ?? [5, 4]).join(' ')}
+      />
+    </svg>
   )
 }

@@ -1,7 +1,5 @@
 import { useCallback } from 'react'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
-import { evidenceOf } from '../../core/measure/likelihood.ts'
-import { INSTRUMENTS } from '../../core/measure/instruments.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { kmToMiles } from '../../core/units/convert.ts'
 import type { BandPoint, WearAnswer } from '../../core/wear/forecast.ts'
@@ -9,6 +7,7 @@ import { useUnits, type Units } from '../screen-state.ts'
 import { sayAboutKm, sayFigure, sayKm, sayLimit } from '../words/numbers.ts'
 import { Chart, type Ink } from './Chart.tsx'
 import type { ChartOption } from './echarts.ts'
+import { drawPeg, PEG_TOP, pegData, pegsOf } from './pegs.ts'
 
 interface Props {
   readonly chain: ChainReport
@@ -16,39 +15,7 @@ interface Props {
   readonly limit: Limit
 }
 
-/** A reading on the drawing: a value with its spread, or a stretch between two marks. */
-interface Peg {
-  readonly km: number
-  /** Which of several at the same distance it is: they are drawn side by side. */
-  readonly beside: number
-  readonly low: number
-  readonly high: number
-  readonly middle: number | undefined
-}
-
-const TOP = 1.3
-const PEG_GAP_PX = 9
-
-function pegsOf(chain: ChainReport): Peg[] {
-  const at = new Map<number, number>()
-  return chain.readings
-    .filter((state) => state.used)
-    .map(({ entry }) => {
-      const { km } = chain.story.at(entry.at)
-      const beside = at.get(km) ?? 0
-      at.set(km, beside + 1)
-      const evidence = evidenceOf(entry.reading)
-      const { bias } = INSTRUMENTS[entry.reading.instrument]
-      if (evidence.form === 'value') {
-        const middle = evidence.value - bias.b
-        const reach = 1.645 * Math.hypot(evidence.sd, bias.sb)
-        return { km, beside, low: middle - reach, high: middle + reach, middle }
-      }
-      const low = Number.isFinite(evidence.low) ? evidence.low - bias.b : 0
-      const high = Number.isFinite(evidence.high) ? evidence.high - bias.b : TOP
-      return { km, beside, low, high, middle: undefined }
-    })
-}
+const TOP = PEG_TOP
 
 /** A wear-distance of the way here as distance, by the chain's own story. */
 function kmAtWear(chain: ChainReport, wearKm: number): number {
@@ -61,30 +28,6 @@ function kmAtWear(chain: ChainReport, wearKm: number): number {
     sum += ride.wearKm
   }
   return km
-}
-
-/** A ring for a value, a bar with flat ends for its spread; a limit side's answer is a bar alone, open at one end. */
-function drawPeg(ink: Ink) {
-  return (_params: unknown, api: { value: (i: number) => number; coord: (p: number[]) => number[] }) => {
-    const [km, low, high, middle] = [api.value(0), api.value(1), api.value(2), api.value(3)]
-    const [centre = 0, yLow = 0] = api.coord([km, Math.max(0, low)])
-    const x = centre - PEG_GAP_PX * api.value(4)
-    const yHigh = api.coord([km, Math.min(TOP, high)])[1] ?? 0
-    const line = { stroke: ink.ink, lineWidth: 1.4, fill: 'none' }
-    const bar = { type: 'line', shape: { x1: x, y1: yLow, x2: x, y2: yHigh }, style: line }
-    if (Number.isNaN(middle)) {
-      const ends = [low > 0 ? yLow : undefined, high < TOP ? yHigh : undefined].filter((y) => y !== undefined)
-      const caps = ends.map((y) => ({
-        type: 'line',
-        shape: { x1: x - 5, y1: y, x2: x + 5, y2: y },
-        style: line,
-      }))
-      return { type: 'group', children: [{ ...bar, style: { ...line, opacity: 0.35 } }, ...caps] }
-    }
-    const cy = api.coord([km, middle])[1] ?? 0
-    const ring = { type: 'circle', shape: { cx: x, cy, r: 4 }, style: { ...line, fill: ink.paper } }
-    return { type: 'group', children: [bar, ring] }
-  }
 }
 
 function band(name: string, points: readonly BandPoint[], color: string, dashed: boolean, opacity: number) {
@@ -152,13 +95,10 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
         type: 'custom',
         silent: true,
         clip: true,
-        data: pegsOf(chain).map(({ km, beside, low, high, middle }) => [
-          scale(km),
-          low,
-          high,
-          middle ?? NaN,
-          beside,
-        ]),
+        data: pegData(
+          pegsOf(chain.readings, chain.biases, (at) => chain.story.at(at).km),
+          scale,
+        ),
         encode: { x: 0, y: [1, 2] },
         renderItem: drawPeg(ink),
         markLine: {

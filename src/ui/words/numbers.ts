@@ -33,7 +33,8 @@ export const sayFigure = (percent: number): string =>
   (Math.abs(percent) < 0.005 ? 0 : percent).toFixed(2).replace('-', '\u2212')
 
 /** A limit as it is marked on gauges: 0.5, 0.75, 1.0. */
-export const sayLimit = (percent: number): string => (percent === 0.75 ? '0.75' : percent.toFixed(1))
+export const sayLimit = (percent: number): string =>
+  Number.isInteger(Number((percent * 10).toFixed(6))) ? percent.toFixed(1) : percent.toFixed(2)
 
 /** A length with its unit, mm or inches. */
 export const sayLength = (mm: number, units: Units): string =>

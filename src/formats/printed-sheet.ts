@@ -1,0 +1,122 @@
+import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib'
+import { CHECK_BAR_MM, markMm, STRIP_MARKS, STRIP_MM, VERNIER } from '../core/measure/strip-marks.ts'
+import { sprocketGeometry } from '../core/teeth/geometry.ts'
+import { sprocketOutline } from '../core/teeth/outline.ts'
+
+export type Paper = 'a4' | 'letter'
+
+/** Long and short side of a sheet, mm. */
+const PAPERS: Readonly<Record<Paper, readonly [number, number]>> = { a4: [297, 210], letter: [279.4, 215.9] }
+const POINTS_PER_MM = 72 / 25.4
+const INK = rgb(0.08, 0.15, 0.17)
+const RUST = rgb(0.64, 0.23, 0.08)
+
+/** Millimetres as points, which a PDF is measured in. */
+export const toPoints = (mm: number): number => mm * POINTS_PER_MM
+
+interface Pen {
+  readonly line: (
+    x1: number,
+    y1: number,
+    x2: number,
+    y2: number,
+    widthMm?: number,
+    colour?: typeof INK,
+  ) => void
+  readonly text: (words: string, x: number, y: number, sizePt?: number) => void
+}
+
+/** A pen that takes millimetres from the lower left corner. */
+function penFor(page: PDFPage, font: PDFFont): Pen {
+  return {
+    line: (x1, y1, x2, y2, widthMm = 0.2, color = INK) =>
+      page.drawLine({
+        start: { x: toPoints(x1), y: toPoints(y1) },
+        end: { x: toPoints(x2), y: toPoints(y2) },
+        thickness: toPoints(widthMm),
+        color,
+      }),
+    text: (words, x, y, size = 8) =>
+      page.drawText(words, { x: toPoints(x), y: toPoints(y), size, font, color: INK }),
+  }
+}
+
+/** The strip with its zero edge at (x, y): millimetres near the far end, and the marks in per cent. */
+function drawStrip({ line, text }: Pen, x: number, y: number): void {
+  const top = y + 16
+  line(x, y, x, top, 0.3)
+  line(x, top, x + STRIP_MM + 6, top)
+  line(x, y, x + STRIP_MM + 6, y)
+  line(x + STRIP_MM + 6, y, x + STRIP_MM + 6, top)
+  text('lay this edge on the edge of a pin', x + 3, y + 6)
+  text('20 pitches on, read the same edge of the pin', x + 150, y + 6)
+  for (const percent of STRIP_MARKS) line(x + markMm(percent), y + 8, x + markMm(percent), top, 0.15, RUST)
+  text('0', x + markMm(0) - 0.7, y + 5.4, 5)
+  text('1.0 %', x + markMm(1) + 0.5, y + 5.4, 5)
+  for (let mm = 250; mm <= 259; mm++) line(x + mm, y, x + mm, y + (mm % 5 === 0 ? 4 : 2.6), 0.12)
+  text('250', x + 247, y + 4.6, 5)
+}
+
+/** The vernier, to be cut out and slid along the strip's millimetres. */
+function drawVernier({ line, text }: Pen, x: number, y: number): void {
+  line(x - 4, y, x + VERNIER.spanMm + 4, y)
+  for (let i = 0; i <= VERNIER.divisions; i++) {
+    const at = x + (VERNIER.spanMm * i) / VERNIER.divisions
+    line(at, y, at, y - (i % 5 === 0 ? 4 : 2.6), 0.12)
+  }
+  text(
+    'Vernier: cut it out, set its first line to the pin; the line that meets a millimetre tells the tenths.',
+    x + 18,
+    y - 3,
+  )
+}
+
+function drawCheckBar({ line, text }: Pen, x: number, y: number): void {
+  line(x, y, x + CHECK_BAR_MM, y, 0.3)
+  line(x, y - 3, x, y + 3, 0.2)
+  line(x + CHECK_BAR_MM, y - 3, x + CHECK_BAR_MM, y + 3, 0.2)
+  text('This bar should measure 200 mm. Print at 100 %, measure it, and type in what it measures.', x, y - 7)
+}
+
+/** The new outline of a sprocket about its centre; what the sheet cannot hold is left off. */
+function drawCard({ line, text }: Pen, teeth: number, x: number, y: number): void {
+  const outline = sprocketOutline(teeth)
+  outline.forEach((from, i) => {
+    const to = outline[(i + 1) % outline.length] ?? from
+    line(x + from.x, y + from.y, x + to.x, y + to.y, 0.15)
+  })
+  line(x - 4, y, x + 4, y, 0.1)
+  line(x, y - 4, x, y + 4, 0.1)
+  text(`${teeth} teeth, new: lay the part on it, bolt circle to the cross`, x - 38, y - 8)
+}
+
+/**
+ * The printed strip with its vernier and check bar, and a tooth card, at true scale (methods 13).
+ * @param paper A4 or Letter: the strip lies along the long side, the card on a second sheet stands upright
+ * @param cardTeeth 9 to 60
+ * @throws RangeError for other tooth counts
+ */
+export async function printedSheet(paper: Paper, cardTeeth: number): Promise<Uint8Array> {
+  if (!Number.isInteger(cardTeeth) || cardTeeth < 9 || cardTeeth > 60)
+    throw new RangeError('A tooth card is drawn for 9 to 60 teeth.')
+  const [long, short] = PAPERS[paper]
+  const document = await PDFDocument.create()
+  document.setTitle('Jolt Mile: printed strip and tooth card')
+  const font = await document.embedFont(StandardFonts.Helvetica)
+  const strip = document.addPage([toPoints(long), toPoints(short)])
+  const pen = penFor(strip, font)
+  const x = (long - STRIP_MM - 6) / 2
+  drawStrip(pen, x, short - 60)
+  drawVernier(pen, x + 20, short - 85)
+  drawCheckBar(pen, (long - CHECK_BAR_MM) / 2, 40)
+  const card = document.addPage([toPoints(short), toPoints(long)])
+  const cardPen = penFor(card, font)
+  drawCard(
+    cardPen,
+    cardTeeth,
+    short / 2,
+    Math.min(long / 2, long - 12 - sprocketGeometry(cardTeeth).tipMaxMm / 2),
+  )
+  drawCheckBar(cardPen, (short - CHECK_BAR_MM) / 2, 12)
+  return document.save()
+}

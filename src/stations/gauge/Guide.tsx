@@ -1,0 +1,48 @@
+import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { sayCount } from '../../ui/words/numbers.ts'
+import { PLACES } from './take-form.ts'
+
+/** Ring and cog that hold the chain tight while it is measured: the big ones. */
+export function measuringGear(report: BikeReport): { ring: number; cog: number } {
+  const largest = (role: 'ring' | 'cog') =>
+    Math.max(0, ...report.sprockets.filter((one) => one.role === role).map(({ teeth }) => teeth))
+  return { ring: largest('ring') || 40, cog: largest('cog') || 18 }
+}
+
+interface Props {
+  readonly report: BikeReport
+  readonly links: number
+  /** Places read so far in this look, in order. */
+  readonly read: readonly number[]
+  /** Where to read now, links from the joining link. */
+  readonly place: number | undefined
+}
+
+/** How to take the next reading so that the usual mistakes do not happen. */
+export function Guide({ report, links, read, place }: Props) {
+  const { ring, cog } = measuringGear(report)
+  const from = read.at(-1) ?? 0
+  const ahead = place === undefined ? 0 : (place - from + links) % links
+  const turns = ((ahead / links) * crankTurnsPerChain(links, ring)).toFixed(1)
+  return (
+    <div className="border-l-4 border-petrol pl-4">
+      <p className="font-semibold">
+        {read.length < PLACES
+          ? `Place ${read.length + 1} of ${PLACES}`
+          : `${sayCount(read.length, 'place')} read: that is enough, more does no harm`}
+      </p>
+      <ol className="mt-1 list-decimal pl-5 text-[0.95rem] text-steel">
+        <li>
+          Big ring and big cog: {ring} and {cog}. On the small ones the chain hangs slack and reads short.
+        </li>
+        <li>
+          {read.length === 0
+            ? `From the joining link at the ring’s lower edge, turn the cranks ${turns} turns: link ${place ?? '…'}.`
+            : `From link ${from}, turn the cranks ${turns} turns on: link ${place ?? '…'}.`}
+        </li>
+        <li>Hold the cranks back against the brake, so that the run is tight. Stay off the joining link.</li>
+      </ol>
+    </div>
+  )
+}

@@ -1,0 +1,89 @@
+import { useMemo, useState } from 'react'
+import { chainStory } from '../../core/exposure/chain-story.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { HistoryChart, type ChainPegs } from '../../ui/charts/HistoryChart.tsx'
+import { pegsOf } from '../../ui/charts/pegs.ts'
+import { Choice } from '../../ui/parts/fields.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+
+type Axis = 'km' | 'wear-km'
+
+interface Props {
+  readonly report: BikeReport
+  readonly chain: ChainReport
+}
+
+/** All readings of this chain against its distance, and those of the bike's other chains laid over them from zero. */
+export function History({ report, chain }: Props) {
+  const { garage } = useOpenLog()
+  const [axis, setAxis] = useState<Axis>('km')
+  const [compared, setCompared] = useState<ReadonlySet<string>>(new Set())
+  const { bike } = report.bike.entry
+  const current = chain.part.entry.part
+  const others = useMemo(
+    () =>
+      [...garage.parts.values()].filter(
+        (part) =>
+          part.entry.spec.type === 'chain' &&
+          part.entry.part !== current &&
+          (garage.readings.get(part.entry.part)?.length ?? 0) > 0 &&
+          part.fittings.some((fitting) => fitting.bike === bike),
+      ),
+    [garage, current, bike],
+  )
+  const chains = useMemo((): ChainPegs[] => {
+    const shown = [chain.part, ...others.filter((part) => compared.has(part.entry.part))]
+    return shown.map((part) => {
+      const story = part.entry.part === current ? chain.story : chainStory(garage, part.entry.part)
+      const readings = garage.readings.get(part.entry.part) ?? []
+      return {
+        name: part.entry.name,
+        current: part.entry.part === current,
+        pegs: pegsOf(readings, chain.biases, (at) => (axis === 'km' ? story.at(at).km : story.at(at).wearKm)),
+      }
+    })
+  }, [chain, others, compared, garage, current, axis])
+  const toggle = (part: string) => {
+    const next = new Set(compared)
+    if (!next.delete(part)) next.add(part)
+    setCompared(next)
+  }
+  if (chain.readings.length === 0 && others.length === 0) return null
+  return (
+    <Section
+      title="Every reading so far"
+      note="With what each alone would say, 9 times in 10, rather than as a dot."
+    >
+      <HistoryChart chains={chains} limit={report.limit} axis={axis} />
+      <div className="mt-3 flex flex-wrap items-center gap-x-6 gap-y-2">
+        <Choice<Axis>
+          legend="Against"
+          hideLegend
+          value={axis}
+          onPick={setAxis}
+          options={[
+            { value: 'km', label: 'distance' },
+            { value: 'wear-km', label: 'wear-distance' },
+          ]}
+        />
+        {others.map((part) => (
+          <label key={part.entry.part} className="flex min-h-11 items-center gap-2 text-[0.95rem]">
+            <input
+              type="checkbox"
+              className="size-5 accent-petrol"
+              checked={compared.has(part.entry.part)}
+              onChange={() => toggle(part.entry.part)}
+            />
+            lay {part.entry.name} over it
+          </label>
+        ))}
+      </div>
+      <p className="mt-1 text-sm text-steel">
+        {chains.length > 1 &&
+          `In this order: ${chains.map(({ name }, i) => `${name} ${['rings', 'squares', 'diamonds'][i % 3]}`).join(', ')}. `}
+        A faint bar is a gauge’s yes or no, open on the side it says nothing of.
+      </p>
+    </Section>
+  )
+}

@@ -1,0 +1,161 @@
+import { useEffect, useEffectEvent, useState } from 'react'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Stepper } from '../../ui/parts/Stepper.tsx'
+
+type Link = 'off' | 'connecting' | 'on' | 'lost'
+
+const SAID: Readonly<Record<Link, string>> = {
+  off: 'Not connected.',
+  connecting: 'Connecting…',
+  on: 'Connected: press the button on the caliper, inside first, then outside.',
+  lost: 'Connection lost. What came is kept; trying again…',
+}
+
+interface Sent {
+  readonly mm: number
+  readonly battery: 'good' | 'low'
+}
+
+function parseSent(data: unknown): Sent | undefined {
+  try {
+    const { mm, battery } = JSON.parse(String(data)) as Partial<Sent>
+    return typeof mm === 'number' && mm > 0 && mm < 3000
+      ? { mm, battery: battery === 'low' ? 'low' : 'good' }
+      : undefined
+  } catch {
+    return undefined
+  }
+}
+
+function useStream(wanted: boolean, onLength: (mm: number) => void) {
+  const [link, setLink] = useState<Link>('off')
+  const [sent, setSent] = useState<Sent>()
+  const take = useEffectEvent(onLength)
+  useEffect(() => {
+    if (!wanted) return undefined
+    const stream = new EventSource('/api/caliper/stream')
+    stream.onopen = () => setLink('on')
+    stream.onerror = () => setLink('lost')
+    stream.onmessage = ({ data }) => {
+      const reading = parseSent(data)
+      if (!reading) return
+      setSent(reading)
+      take(reading.mm)
+    }
+    return () => {
+      stream.close()
+      setLink('off')
+    }
+  }, [wanted])
+  return { link: wanted && link === 'off' ? 'connecting' : link, sent } as const
+}
+
+const post = (path: string, body?: unknown): Promise<boolean> =>
+  fetch(`/api/caliper/${path}`, {
+    method: 'POST',
+    ...(body !== undefined && {
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    }),
+  }).then(
+    ({ ok }) => ok,
+    () => false,
+  )
+
+/** The caliper that ships with the server in place of a real one: its jaws, its faults, and its button. */
+function StandIn() {
+  const [elongation, setElongation] = useState(0.6)
+  const [noiseMm, setNoise] = useState(0.02)
+  const [dropAfter, setDropAfter] = useState(0)
+  const [batteryLow, setBatteryLow] = useState(false)
+  const [fault, setFault] = useState('')
+  const settle = async (change: Record<string, number | boolean>) =>
+    setFault((await post('settings', change)) ? '' : 'The stand-in does not answer. Is the server running?')
+  const number = (
+    label: string,
+    name: string,
+    value: number,
+    set: (next: number) => void,
+    step: number,
+    max: number,
+    digits: number,
+  ) => (
+    <Stepper
+      label={label}
+      value={value}
+      step={step}
+      min={0}
+      max={max}
+      digits={digits}
+      onStep={(next) => {
+        set(next)
+        if (Number.isFinite(next)) void settle({ [name]: next })
+      }}
+    />
+  )
+  return (
+    <details className="mt-3 text-sm">
+      <summary className="inline-block min-h-6 cursor-pointer underline underline-offset-4">
+        the stand-in for a caliper
+      </summary>
+      <p className="mt-2 text-steel">
+        No caliper at hand? This one ships with the server. It holds a chain of your making.
+      </p>
+      <div className="mt-3 grid grid-cols-3 gap-3 max-sm:grid-cols-1">
+        {number('Chain in its jaws, %', 'elongation', elongation, setElongation, 0.05, 2, 2)}
+        {number('Noise, mm', 'noiseMm', noiseMm, setNoise, 0.01, 1, 2)}
+        {number('Drops out after', 'dropAfter', dropAfter, setDropAfter, 1, 100, 0)}
+      </div>
+      <div className="mt-3 flex flex-wrap items-center gap-4">
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-petrol"
+            checked={batteryLow}
+            onChange={(event) => {
+              setBatteryLow(event.target.checked)
+              void settle({ batteryLow: event.target.checked })
+            }}
+          />
+          Battery low
+        </label>
+        <Button
+          onClick={() =>
+            void post('press').then((ok) =>
+              setFault(ok ? '' : 'The stand-in does not answer. Is the server running?'),
+            )
+          }
+        >
+          Press its button
+        </Button>
+      </div>
+      <p role="alert" className="text-rust empty:hidden">
+        {fault}
+      </p>
+    </details>
+  )
+}
+
+/** A caliper with a data button: what it sends goes into the reading in hand. */
+export function LiveCaliper({ onLength }: { readonly onLength: (mm: number) => void }) {
+  const [wanted, setWanted] = useState(false)
+  const { link, sent } = useStream(wanted, onLength)
+  return (
+    <section aria-labelledby="live-caliper" className="border-t border-hairline pt-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h3 id="live-caliper" className="text-[0.95rem] font-semibold">
+          Caliper with a data button
+        </h3>
+        <Button onClick={() => setWanted(!wanted)}>{wanted ? 'Disconnect' : 'Connect'}</Button>
+      </div>
+      <p role="status" className={`mt-2 text-sm ${link === 'lost' ? 'font-medium text-rust' : 'text-steel'}`}>
+        {SAID[link]} {sent && `Last: ${sent.mm.toFixed(2)} mm.`}{' '}
+        {sent?.battery === 'low' && 'Its battery is low: change it soon.'}
+      </p>
+      <p className="mt-1 text-sm text-steel">
+        A caliper that types works too: its digits and Enter are taken from anywhere on this page.
+      </p>
+      <StandIn />
+    </section>
+  )
+}

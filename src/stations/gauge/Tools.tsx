@@ -1,0 +1,232 @@
+import { useMemo, useState } from 'react'
+import type { Instrument, Reading } from '../../core/measure/reading.ts'
+import type { ToolState } from '../../core/log/garage.ts'
+import { lengthAtElongation } from '../../core/measure/elongation.ts'
+import { printScale } from '../../core/measure/strip-marks.ts'
+import { toolBiases } from '../../core/strategy/chain-evidence.ts'
+import type { LearnedBias } from '../../core/measure/tool-bias.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { SelectField, TextField } from '../../ui/parts/fields.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { Sheet } from '../../ui/parts/Sheet.tsx'
+import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
+import { sayCount, sayFigure } from '../../ui/words/numbers.ts'
+
+const KINDS = {
+  rule: SHORT_INSTRUMENT.rule,
+  strip: SHORT_INSTRUMENT.strip,
+  'caliper-pair': SHORT_INSTRUMENT['caliper-pair'],
+  'two-contact-limit': SHORT_INSTRUMENT['two-contact-limit'],
+  'three-contact-limit': SHORT_INSTRUMENT['three-contact-limit'],
+  'two-contact-scale': SHORT_INSTRUMENT['two-contact-scale'],
+  'three-contact-scale': SHORT_INSTRUMENT['three-contact-scale'],
+} as const satisfies Partial<Record<Instrument, string>>
+type Kind = keyof typeof KINDS
+
+/** What is known of a tool, and where it comes from. */
+function sayBias({ b, sb, zeroings, meetings }: LearnedBias): string {
+  const reads =
+    Math.abs(b) < 0.005 ? 'reads true' : `reads ${sayFigure(Math.abs(b))} ${b > 0 ? 'high' : 'low'}`
+  const learned = [
+    ...(zeroings > 0 ? [sayCount(zeroings, 'zeroing')] : []),
+    ...(meetings > 0 ? [`${sayCount(meetings, 'meeting')} with other tools`] : []),
+  ]
+  return `${reads} ±${sayFigure(1.645 * sb)}, ${learned.length > 0 ? `learned from ${learned.join(' and ')}` : 'a guess from its kind'}`
+}
+
+/** A reading of a new chain as the instrument showed it: the elongation it claimed. */
+function zeroReading(instrument: Kind, shown: number): Reading | undefined {
+  switch (instrument) {
+    case 'rule':
+      return { instrument, pitches: 24, lengthMm: lengthAtElongation(24, shown) }
+    case 'strip':
+      return { instrument, pitches: 20, lengthMm: lengthAtElongation(20, shown) }
+    case 'caliper-pair': {
+      const length = lengthAtElongation(8, shown)
+      return { instrument, pitches: 8, insideMm: length - 7.6, outsideMm: length + 7.6 }
+    }
+    case 'two-contact-scale':
+    case 'three-contact-scale':
+      return { instrument, percent: shown }
+    case 'two-contact-limit':
+    case 'three-contact-limit':
+      return undefined
+  }
+}
+
+function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClose: () => void }) {
+  const { record, now } = useOpenLog()
+  const [shown, setShown] = useState(0)
+  const { entry } = tool
+  const save = async () => {
+    const reading = zeroReading(entry.instrument as Kind, shown)
+    if (!reading || !Number.isFinite(shown)) return
+    if (
+      await record(
+        [{ kind: 'zeroing', at: now, tool: entry.tool, reading }],
+        `${entry.name} zeroed: it showed ${sayFigure(shown)} on a new chain.`,
+      )
+    )
+      onClose()
+  }
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title={`Zero ${entry.name}`}
+      note="Read a chain that is new, out of its box, just as you would a worn one. What it shows is what it adds by itself. Three readings are better than one."
+    >
+      <div className="flex flex-col gap-4">
+        <Stepper
+          label="It showed, %"
+          value={shown}
+          step={0.01}
+          min={-0.5}
+          max={0.5}
+          digits={2}
+          onStep={setShown}
+        />
+        <Button look="firm" className="self-start" onClick={() => void save()}>
+          Save the zeroing
+        </Button>
+      </div>
+    </Sheet>
+  )
+}
+
+function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
+  const { record, now } = useOpenLog()
+  const [name, setName] = useState('')
+  const [kind, setKind] = useState<Kind>('two-contact-limit')
+  const [bar, setBar] = useState('200')
+  const [fault, setFault] = useState<{ readonly name?: string; readonly bar?: string }>({})
+  const save = async () => {
+    const barMm = Number(bar.replace(',', '.'))
+    const wrong = {
+      ...(name.trim() === '' && { name: 'Give it a name you will know it by.' }),
+      ...(kind === 'strip' &&
+        printScale(barMm) === undefined && {
+          bar: 'That is more than 2 % off: print the sheet again at 100 %, without fitting it to the page.',
+        }),
+    }
+    setFault(wrong)
+    if (Object.keys(wrong).length > 0) return
+    const tool = crypto.randomUUID()
+    const said = await record(
+      [
+        {
+          kind: 'tool',
+          at: now,
+          tool,
+          instrument: kind,
+          name: name.trim(),
+          retired: false,
+          ...(kind === 'strip' && { barMm }),
+        },
+      ],
+      `${name.trim()} is among your tools.`,
+    )
+    if (said) onClose()
+  }
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title="A tool of your own"
+      note="Readings remember which tool took them, so that its own error is learned and taken off."
+    >
+      <div className="flex flex-col gap-4">
+        <TextField
+          label="Name"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          fault={fault.name}
+        />
+        <SelectField label="What it is" options={KINDS} value={kind} onPick={setKind} />
+        {kind === 'strip' && (
+          <TextField
+            label="Its check bar measures, mm"
+            inputMode="decimal"
+            hint="Printed true, the bar is 200 mm. What the printer made of it is taken off every reading."
+            value={bar}
+            onChange={(event) => setBar(event.target.value)}
+            fault={fault.bar}
+          />
+        )}
+        <Button look="firm" className="self-start" onClick={() => void save()}>
+          Add the tool
+        </Button>
+      </div>
+    </Sheet>
+  )
+}
+
+/** One's own measuring tools: what is known of each, zeroing, and whether it is still in use. */
+export function Tools() {
+  const { garage, record } = useOpenLog()
+  const biases = useMemo(() => toolBiases(garage), [garage])
+  const [open, setOpen] = useState<'none' | 'new' | { readonly zero: string }>('none')
+  const tools = [...garage.tools.values()]
+  const zeroing = typeof open === 'object' ? garage.tools.get(open.zero) : undefined
+  const retire = ({ entry }: ToolState) => {
+    const { id: _id, act: _act, ...rest } = entry
+    void record(
+      [{ ...rest, retired: !entry.retired, supersedes: entry.id }],
+      `${entry.name} is ${entry.retired ? 'in use again' : 'retired'}.`,
+    )
+  }
+  return (
+    <Section
+      title="Your tools"
+      note={
+        tools.length === 0
+          ? 'None named yet. A tool with a name is known by its own error, not by that of its kind.'
+          : undefined
+      }
+    >
+      {tools.length > 0 && (
+        <ul className="mb-3 divide-y divide-hairline border-y border-hairline">
+          {tools.map((tool) => {
+            const bias = biases.get(tool.entry.tool)
+            const canZero = !tool.entry.instrument.endsWith('-limit')
+            return (
+              <li
+                key={tool.entry.tool}
+                className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2 text-[0.95rem]"
+              >
+                <span className="min-w-48 flex-1">
+                  <strong className="font-semibold">{tool.entry.name}</strong>,{' '}
+                  {SHORT_INSTRUMENT[tool.entry.instrument]}
+                  {tool.entry.barMm !== undefined && `, bar ${tool.entry.barMm} mm`}
+                  {tool.entry.retired && ', retired'}
+                  <span className="block text-sm text-steel">{bias && sayBias(bias)}</span>
+                </span>
+                {canZero && !tool.entry.retired && (
+                  <Button
+                    look="link"
+                    aria-label={`Zero ${tool.entry.name}`}
+                    onClick={() => setOpen({ zero: tool.entry.tool })}
+                  >
+                    zero it
+                  </Button>
+                )}
+                <Button
+                  look="link"
+                  aria-label={`${tool.entry.retired ? 'Use again' : 'Retire'} ${tool.entry.name}`}
+                  onClick={() => retire(tool)}
+                >
+                  {tool.entry.retired ? 'use again' : 'retire'}
+                </Button>
+              </li>
+            )
+          })}
+        </ul>
+      )}
+      <Button onClick={() => setOpen('new')}>Name a tool</Button>
+      {open === 'new' && <NewToolSheet onClose={() => setOpen('none')} />}
+      {zeroing && <ZeroSheet tool={zeroing} onClose={() => setOpen('none')} />}
+    </Section>
+  )
+}

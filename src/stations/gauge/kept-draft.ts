@@ -1,0 +1,24 @@
+import { object } from 'yup'
+import type { World } from '../../store/database.ts'
+import { takeSchema, type TakeDraft } from './take-form.ts'
+
+const keyOf = (world: World, chain: string): string => `jolt-mile draft ${world} ${chain}`
+
+/** The draft of a reading kept from before a reload, as far as it is sound; anything else is left behind. */
+export function recallDraft(world: World, chain: string): Partial<TakeDraft> {
+  try {
+    const held: unknown = JSON.parse(localStorage.getItem(keyOf(world, chain)) ?? '{}')
+    const partial = object(takeSchema.fields).partial()
+    return partial.cast(held, { stripUnknown: true, assert: false }) as Partial<TakeDraft>
+  } catch {
+    return {}
+  }
+}
+
+/** Keeps a draft, so that a reload or a flat battery loses nothing. */
+export function keepDraft(world: World, chain: string, draft: Partial<TakeDraft>): void {
+  localStorage.setItem(keyOf(world, chain), JSON.stringify(draft))
+}
+
+/** Forgets the draft of a reading that was saved. */
+export const dropDraft = (world: World, chain: string): void => localStorage.removeItem(keyOf(world, chain))

@@ -1,0 +1,115 @@
+import { useCallback } from 'react'
+import type { Limit } from '../../core/measure/limits.ts'
+import { kmToMiles } from '../../core/units/convert.ts'
+import { useUnits } from '../screen-state.ts'
+import { sayFigure, sayKm, sayLimit } from '../words/numbers.ts'
+import { Chart, type Ink } from './Chart.tsx'
+import type { ChartOption } from './echarts.ts'
+import { drawPeg, PEG_TOP, pegData, type Peg, type PegShape } from './pegs.ts'
+
+/** A chain's readings, from zero. */
+export interface ChainPegs {
+  readonly name: string
+  readonly pegs: readonly Peg[]
+  readonly current: boolean
+}
+
+const SHAPES: readonly PegShape[] = ['ring', 'square', 'diamond']
+
+/** Marks of the chains: the current one a ring in ink, the others by turns. */
+export const shapeOf = (index: number): PegShape => SHAPES[index % SHAPES.length] ?? 'ring'
+
+function colourOf({ current }: ChainPegs, index: number, ink: Ink): string {
+  return current ? ink.ink : index % 2 === 0 ? ink.steel : ink.petrol
+}
+
+interface Props {
+  readonly chains: readonly ChainPegs[]
+  readonly limit: Limit
+  /** What the distances are: ridden, or wear-km. */
+  readonly axis: 'km' | 'wear-km'
+}
+
+/** All readings of chains laid over one another from zero, with their intervals. */
+export function HistoryChart({ chains, limit, axis }: Props) {
+  const units = useUnits()
+  const option = useCallback(
+    (ink: Ink): ChartOption => {
+      const scale = (km: number) => (units === 'metric' ? km : kmToMiles(km))
+      const most = Math.max(200, ...chains.flatMap(({ pegs }) => pegs.map(({ x }) => scale(x))))
+      const unit = units === 'metric' ? 'km' : 'miles'
+      const text = { color: ink.ink, fontSize: 12 }
+      return {
+        textStyle: { fontFamily: ink.sans },
+        grid: { left: 44, right: 16, top: 16, bottom: 46 },
+        xAxis: {
+          type: 'value',
+          min: 0,
+          max: Math.ceil((most * 1.06) / 100) * 100,
+          name: axis === 'km' ? `${unit} since each was fitted` : `wear-${unit} since each was fitted`,
+          nameLocation: 'middle',
+          nameGap: 28,
+          nameTextStyle: { color: ink.steel, fontSize: 12 },
+          axisLine: { lineStyle: { color: ink.ink, width: 1.5 } },
+          axisLabel: { ...text, hideOverlap: true, showMaxLabel: false },
+          splitLine: { show: false },
+        },
+        yAxis: {
+          type: 'value',
+          min: 0,
+          max: Math.min(PEG_TOP, Math.max(limit.percent + 0.25, 0.75)),
+          interval: 0.25,
+          axisLabel: { ...text, formatter: (y: number) => y.toFixed(2) },
+          splitLine: { lineStyle: { color: ink.hairline, type: [1, 4] } },
+        },
+        series: chains.map((chain, i) => ({
+          type: 'custom',
+          silent: true,
+          clip: true,
+          data: pegData(chain.pegs, scale),
+          encode: { x: 0, y: [1, 2] },
+          renderItem: drawPeg(ink, colourOf(chain, i, ink), shapeOf(i)),
+          ...(i === 0 && {
+            markLine: {
+              symbol: 'none',
+              silent: true,
+              data: [
+                {
+                  yAxis: limit.percent,
+                  lineStyle: { color: ink.rust, width: 2, type: 'solid' },
+                  label: {
+                    position: 'insideStartTop',
+                    formatter: `limit ${sayLimit(limit.percent)}`,
+                    color: ink.rust,
+                    fontWeight: 700,
+                    fontSize: 12,
+                  },
+                },
+              ],
+            },
+          }),
+        })),
+      }
+    },
+    [chains, limit, axis, units],
+  )
+  const count = chains.reduce((sum, { pegs }) => sum + pegs.length, 0)
+  return (
+    <Chart
+      option={option}
+      className="h-64"
+      sentence={`${count} readings of ${chains.map(({ name }) => name).join(', ')}, each with its interval, against distance from zero.`}
+      table={{
+        heads: ['Chain', axis === 'km' ? 'Distance' : 'Wear-distance', 'Lowest', 'Highest'],
+        rows: chains.flatMap(({ name, pegs }) =>
+          pegs.map(({ x, low, high }) => [
+            name,
+            sayKm(x, units),
+            low <= 0 ? 'open' : sayFigure(low),
+            high >= PEG_TOP ? 'open' : sayFigure(high),
+          ]),
+        ),
+      }}
+    />
+  )
+}

@@ -1,0 +1,101 @@
+import { evidenceOf } from '../../core/measure/likelihood.ts'
+import { biasOf } from '../../core/measure/instrument-likelihood.ts'
+import type { IsoTime } from '../../core/log/entries.ts'
+import type { ReadingState } from '../../core/log/garage.ts'
+import type { LearnedBias } from '../../core/measure/tool-bias.ts'
+import { placedReading } from '../../core/strategy/chain-evidence.ts'
+import type { Ink } from './Chart.tsx'
+
+/** A reading on a drawing: a value with its spread, or a stretch between two marks. */
+export interface Peg {
+  readonly x: number
+  /** Which of several at the same distance it is: they are drawn side by side. */
+  readonly beside: number
+  readonly low: number
+  readonly high: number
+  readonly middle: number | undefined
+}
+
+/** The top of the drawings, %: what lies above is cut there. */
+export const PEG_TOP = 1.3
+const PEG_GAP_PX = 9
+
+/** The readings that count, as pegs: 90 % of what each alone would say, its tool's bias taken off. */
+export function pegsOf(
+  readings: readonly ReadingState[],
+  biases: ReadonlyMap<string, LearnedBias>,
+  xAt: (at: IsoTime) => number,
+): Peg[] {
+  const seen = new Map<number, number>()
+  return readings
+    .filter((state) => state.used)
+    .map((state) => {
+      const x = xAt(state.entry.at)
+      const beside = seen.get(x) ?? 0
+      seen.set(x, beside + 1)
+      const taken = placedReading(state, biases)
+      const evidence = evidenceOf(taken.reading)
+      const bias = biasOf(taken)
+      if (evidence.form === 'value') {
+        const middle = evidence.value - bias.b
+        const reach = 1.645 * Math.hypot(evidence.sd, bias.sb)
+        return { x, beside, low: middle - reach, high: middle + reach, middle }
+      }
+      const low = Number.isFinite(evidence.low) ? evidence.low - bias.b : 0
+      const high = Number.isFinite(evidence.high) ? evidence.high - bias.b : PEG_TOP
+      return { x, beside, low, high, middle: undefined }
+    })
+}
+
+/** A peg as the numbers that {@link drawPeg} reads. */
+export const pegData = (pegs: readonly Peg[], scale: (x: number) => number): number[][] =>
+  pegs.map(({ x, beside, low, high, middle }) => [scale(x), low, high, middle ?? NaN, beside])
+
+/** The marks that tell the pegs of one chain from another's. */
+export type PegShape = 'ring' | 'square' | 'diamond'
+
+function markOf(shape: PegShape, x: number, y: number) {
+  switch (shape) {
+    case 'ring':
+      return { type: 'circle', shape: { cx: x, cy: y, r: 4 } }
+    case 'square':
+      return { type: 'rect', shape: { x: x - 4, y: y - 4, width: 8, height: 8 } }
+    case 'diamond':
+      return {
+        type: 'polygon',
+        shape: {
+          points: [
+            [x, y - 5.5],
+            [x + 5.5, y],
+            [x, y + 5.5],
+            [x - 5.5, y],
+          ],
+        },
+      }
+  }
+}
+
+/** A mark for a value, a bar for its spread; a limit side's answer is a faint bar with an end where it is bounded. */
+export function drawPeg(ink: Ink, colour: string = ink.ink, shape: PegShape = 'ring') {
+  return (_params: unknown, api: { value: (i: number) => number; coord: (p: number[]) => number[] }) => {
+    const [at, low, high, middle] = [api.value(0), api.value(1), api.value(2), api.value(3)]
+    const [centre = 0, yLow = 0] = api.coord([at, Math.max(0, low)])
+    const x = centre - PEG_GAP_PX * api.value(4)
+    const yHigh = api.coord([at, Math.min(PEG_TOP, high)])[1] ?? 0
+    const line = { stroke: colour, lineWidth: 1.4, fill: 'none' }
+    const bar = { type: 'line', shape: { x1: x, y1: yLow, x2: x, y2: yHigh }, style: line }
+    if (Number.isNaN(middle)) {
+      const ends = [low > 0 ? yLow : undefined, high < PEG_TOP ? yHigh : undefined].filter(
+        (y) => y !== undefined,
+      )
+      const caps = ends.map((y) => ({
+        type: 'line',
+        shape: { x1: x - 5, y1: y, x2: x + 5, y2: y },
+        style: line,
+      }))
+      return { type: 'group', children: [{ ...bar, style: { ...line, opacity: 0.35 } }, ...caps] }
+    }
+    const y = api.coord([at, middle])[1] ?? 0
+    return { type: 'group', children: [bar, { ...markOf(shape, x, y), style: { ...line, fill: ink.paper } }] }
+  }
+}
