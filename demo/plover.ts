@@ -1,5 +1,6 @@
 import { deliver, look, ride, STORY_DAYS } from './bikes.ts'
 import type { Diary } from './diary.ts'
+import type { Reading } from '../src/core/measure/reading.ts'
 import type { Random } from './random.ts'
 
 const COGS = [11, 12, 13, 14, 15, 17, 19, 21, 23, 25]
@@ -35,13 +36,23 @@ export function plover(diary: Diary, random: Random): void {
     past: 'unknown',
   })
   ride(diary, random, came + 1, 'plover', 6.4, 'dry-road')
-  const found = { rate: 0.17, start: 0.66 }
-  diary.measure(came + 1, 'plover-chain-1', found, [
-    { with: 'two-contact-limit', side: 0.75, place: 24 },
-    { with: 'two-contact-limit', side: 1, place: 24 },
-    { with: 'rule', place: 24 },
-    { with: 'rule', place: 70 },
-  ])
+  // Worn rollers: a gauge that spreads them reads far more than a rule does.
+  const readings: readonly (readonly [number, Reading])[] = [
+    [24, { instrument: 'two-contact-scale', percent: 1 }],
+    [70, { instrument: 'two-contact-scale', percent: 0.95 }],
+    [24, { instrument: 'rule', pitches: 24, lengthMm: 306.5 }],
+    [70, { instrument: 'rule', pitches: 24, lengthMm: 306 }],
+    [50, { instrument: 'rule', pitches: 24, lengthMm: 306.5 }],
+  ]
+  readings.forEach(([place, reading], i) =>
+    diary.write({
+      kind: 'reading',
+      at: diary.at(came + 1, 20 + i / 60),
+      chain: 'plover-chain-1',
+      place,
+      reading,
+    }),
+  )
   look(diary, came + 2, 'plover-cassette', { 13: 'watch', 14: 'swap', 15: 'swap', 17: 'watch' })
   look(diary, came + 2, 'plover-ring-large', 'watch')
 }

@@ -49,9 +49,9 @@ export async function goTo(page: Page, station: string): Promise<void> {
 /** Takes a reading with a rule over 24 pitches. */
 export async function readWithRule(page: Page, lengthMm: string): Promise<void> {
   await page.getByRole('radio', { name: 'rule', exact: true }).check()
-  await page.getByLabel('Length, mm').fill(lengthMm)
+  await page.getByLabel('Length, mm', { exact: true }).fill(lengthMm)
   await page.getByRole('button', { name: 'Save the reading' }).click()
-  await expect(page.getByLabel('Length, mm')).toHaveValue('')
+  await expect(page.getByLabel('Length, mm', { exact: true })).toHaveValue('')
 }
 
 /** The sentence the station opens with. */

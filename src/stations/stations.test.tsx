@@ -2,16 +2,21 @@ import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { commuter, noon, ride, ruleReading } from '../../test/log.ts'
+import type { EntryDraft } from '../core/log/entries.ts'
 import { openLog, TODAY } from '../../test/open-log.tsx'
 import { LimitChoice } from './gauge/LimitChoice.tsx'
 import { ReadingList } from './gauge/ReadingList.tsx'
 import { TakeReading } from './gauge/TakeReading.tsx'
+import { Tools } from './gauge/Tools.tsx'
 import { RideByHand } from './miles/RideByHand.tsx'
 import { RoadStrip } from './miles/RoadStrip.tsx'
 import { LifeStrip } from './wash/LifeStrip.tsx'
 import { LogWash } from './wash/LogWash.tsx'
 
-afterEach(cleanup)
+afterEach(() => {
+  cleanup()
+  localStorage.clear()
+})
 const plain = (text: string | null): string => (text ?? '').replaceAll('\u00a0', ' ')
 
 describe('Gauge', () => {
@@ -55,8 +60,8 @@ describe('Gauge', () => {
     await userEvent.click(screen.getByRole('radio', { name: 'slack' }))
     await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
     expect(recorded.map((draft) => draft.kind === 'reading' && [draft.place, draft.reading])).toEqual([
-      [19, { instrument: 'three-contact-limit', limit: 0.5, result: 'drops', slack: true }],
-      [19, { instrument: 'three-contact-limit', limit: 0.75, result: 'clear', slack: true }],
+      [10, { instrument: 'three-contact-limit', limit: 0.5, result: 'drops', slack: true }],
+      [10, { instrument: 'three-contact-limit', limit: 0.75, result: 'clear', slack: true }],
     ])
   })
 
@@ -81,6 +86,104 @@ describe('Gauge', () => {
     expect(screen.getByText(/narrow 11-speed chains/)).not.toBeNull()
     await userEvent.click(screen.getByRole('radio', { name: /late 1\.0 %/ }))
     expect(recorded).toEqual([{ kind: 'limit', at: TODAY, bike: 'heron', school: 'late' }])
+  })
+})
+
+describe('Gauge, with tools of one’s own', () => {
+  const gauge: EntryDraft = {
+    kind: 'tool',
+    at: noon(1, 2),
+    tool: 'mine',
+    instrument: 'two-contact-scale',
+    name: 'Bench gauge',
+    retired: false,
+  }
+
+  test('a tool is named, and a printed strip with what its check bar measures', async () => {
+    const { show, recorded } = openLog(commuter)
+    show(<Tools />)
+    await userEvent.click(screen.getByRole('button', { name: 'Name a tool' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }))
+    expect(screen.getByRole('alert').textContent).toMatch(/Give it a name/)
+    await userEvent.type(screen.getByLabelText('Name'), 'Paper strip')
+    await userEvent.selectOptions(screen.getByLabelText('What it is'), 'strip')
+    await userEvent.clear(screen.getByLabelText('Its check bar measures, mm'))
+    await userEvent.type(screen.getByLabelText('Its check bar measures, mm'), '190')
+    await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }))
+    expect(screen.getByRole('alert').textContent).toMatch(/more than 2 % off/)
+    await userEvent.clear(screen.getByLabelText('Its check bar measures, mm'))
+    await userEvent.type(screen.getByLabelText('Its check bar measures, mm'), '201.5')
+    await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }))
+    expect(recorded).toMatchObject([
+      { kind: 'tool', instrument: 'strip', name: 'Paper strip', barMm: 201.5, retired: false },
+    ])
+  })
+
+  test('zeroed on a new chain, it says what it learned and from what', async () => {
+    const zeroing = {
+      kind: 'zeroing',
+      at: noon(1, 3),
+      tool: 'mine',
+      reading: { instrument: 'two-contact-scale', percent: 0.2 },
+    } as const
+    const { show, recorded } = openLog([...commuter, gauge, zeroing, zeroing])
+    show(<Tools />)
+    expect(plain(screen.getByRole('listitem').textContent)).toMatch(
+      /reads 0\.1\d high ±0\.0\d, learned from 2 zeroings/,
+    )
+    await userEvent.click(screen.getByRole('button', { name: 'Zero Bench gauge' }))
+    await userEvent.click(screen.getByRole('button', { name: 'It showed, %: more' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Save the zeroing' }))
+    expect(recorded).toMatchObject([
+      { kind: 'zeroing', tool: 'mine', reading: { instrument: 'two-contact-scale', percent: 0.01 } },
+    ])
+  })
+
+  test('is offered first, and its readings remember it', async () => {
+    const { show, chain, report, recorded } = openLog([...commuter, gauge])
+    show(<TakeReading report={report} chain={chain} />)
+    await userEvent.click(screen.getByRole('radio', { name: 'Bench gauge' }))
+    await userEvent.type(screen.getByLabelText('On the scale, %'), '0.7')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect(recorded).toMatchObject([
+      { kind: 'reading', tool: 'mine', reading: { instrument: 'two-contact-scale', percent: 0.7 } },
+    ])
+  })
+
+  test('retired, it is offered no more', () => {
+    const { show, chain, report } = openLog([...commuter, { ...gauge, retired: true }])
+    show(<TakeReading report={report} chain={chain} />)
+    expect(screen.queryByRole('radio', { name: 'Bench gauge' })).toBeNull()
+  })
+
+  test('a draft is kept through a reload', async () => {
+    const first = openLog(commuter)
+    const { unmount } = first.show(<TakeReading report={first.report} chain={first.chain} />)
+    await userEvent.type(screen.getByLabelText('Length, mm'), '306.2')
+    unmount()
+    const second = openLog(commuter)
+    second.show(<TakeReading report={second.report} chain={second.chain} />)
+    expect(screen.getByLabelText<HTMLInputElement>('Length, mm').value).toBe('306.2')
+  })
+
+  test('a length typed by a caliper from anywhere goes in, the inside first', async () => {
+    const { show, chain, report } = openLog(commuter)
+    show(<TakeReading report={report} chain={chain} />)
+    await userEvent.keyboard('94.41{Enter}109.49{Enter}')
+    expect(screen.getByLabelText<HTMLInputElement>('Inside, mm').value).toBe('94.41')
+    expect(screen.getByLabelText<HTMLInputElement>('Outside, mm').value).toBe('109.49')
+  })
+
+  test('a limit of one’s own wants a reason', async () => {
+    const { show, report, recorded } = openLog(commuter)
+    show(<LimitChoice report={report} />)
+    await userEvent.click(screen.getByRole('radio', { name: 'my own' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Set it' }))
+    expect(screen.getByRole('alert').textContent).toMatch(/Say why/)
+    await userEvent.type(screen.getByLabelText('Because'), 'dear cogs')
+    await userEvent.click(screen.getByRole('button', { name: 'Limit, %: less' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Set it' }))
+    expect(recorded).toMatchObject([{ kind: 'limit', bike: 'heron', percent: 0.45, reason: 'dear cogs' }])
   })
 })
 

@@ -30,8 +30,12 @@ export interface Disagreement {
   readonly cause: Cause
   /** The instrument whose reading would settle it. */
   readonly settle: Instrument
+  /** A third tool that sides with one of the two against the other, and with which. */
+  readonly settled?: { readonly by: ToolVoice; readonly with: ToolVoice; readonly against: ToolVoice }
 }
 
+/** A third tool sides with another within this many combined standard deviations. */
+const TOGETHER = 1.5
 /** Two tools are said to disagree from this many combined standard deviations (methods 2). */
 const APART = 2.5
 
@@ -88,6 +92,22 @@ function causeOf(high: ToolVoice, low: ToolVoice, readings: readonly PlacedReadi
   return 'not-zeroed'
 }
 
+const distance = (a: ToolVoice, b: ToolVoice): number => Math.abs(a.mean - b.mean) / Math.hypot(a.sd, b.sd)
+
+/** Whether a third voice has spoken for one of two that disagree: near the one, and far from the other. */
+function verdictOfThird(
+  high: ToolVoice,
+  low: ToolVoice,
+  voices: readonly ToolVoice[],
+): Disagreement['settled'] {
+  for (const by of voices) {
+    if (by.tool === high.tool || by.tool === low.tool) continue
+    if (distance(by, low) < TOGETHER && distance(by, high) > APART) return { by, with: low, against: high }
+    if (distance(by, high) < TOGETHER && distance(by, low) > APART) return { by, with: high, against: low }
+  }
+  return undefined
+}
+
 /** The most telling instrument that has not spoken yet. */
 function settlerFor(voices: readonly ToolVoice[]): Instrument {
   const spoken = new Set(voices.map(({ instrument }) => instrument))
@@ -103,7 +123,7 @@ function settlerFor(voices: readonly ToolVoice[]): Instrument {
 
 /**
  * Pairs of tools whose own answers differ by more than 2.5 combined standard deviations, the furthest apart first,
- * with the likeliest cause and the reading that would settle it (methods 2).
+ * open ones before those that a third tool has settled, with the likeliest cause and the reading that would settle it (methods 2).
  * @param links in the chain
  */
 export function disagreements(readings: readonly PlacedReading[], links: number): Disagreement[] {
@@ -111,10 +131,22 @@ export function disagreements(readings: readonly PlacedReading[], links: number)
   const found = voices.flatMap((one, i) =>
     voices.slice(i + 1).flatMap((other): Disagreement[] => {
       const [high, low] = one.mean >= other.mean ? [one, other] : [other, one]
-      const apart = (high.mean - low.mean) / Math.hypot(high.sd, low.sd)
+      const apart = distance(high, low)
       if (!(apart > APART)) return []
-      return [{ high, low, apart, cause: causeOf(high, low, readings, links), settle: settlerFor(voices) }]
+      const settled = verdictOfThird(high, low, voices)
+      return [
+        {
+          high,
+          low,
+          apart,
+          cause: causeOf(high, low, readings, links),
+          settle: settlerFor(voices),
+          ...(settled && { settled }),
+        },
+      ]
     }),
   )
-  return found.sort((a, b) => b.apart - a.apart)
+  // What is open comes before what is settled; of the settled, the word of the surest third counts most.
+  const rank = ({ settled, apart }: Disagreement): number => (settled ? settled.by.sd : -apart)
+  return found.sort((a, b) => rank(a) - rank(b))
 }

@@ -11,7 +11,7 @@ import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
-import { CAUSE_WORDS, sayDisagreement, saySettle } from '../../ui/words/disagreement.ts'
+import { CAUSE_WORDS, sayDisagreement, saySettle, saySettled } from '../../ui/words/disagreement.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayFigure, sayPercent } from '../../ui/words/numbers.ts'
 import { sayNextLook, verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
@@ -46,7 +46,7 @@ function Head({ report, chain, answer, fault, conflict, onTake }: HeadProps) {
   const units = useUnits()
   const nameOf = useToolNames()
   const measured = chain.lastReadingAt !== undefined
-  if (conflict && answer) {
+  if (conflict && !conflict.settled && answer) {
     const { settle } = conflict
     return (
       <Answer
@@ -68,7 +68,8 @@ function Head({ report, chain, answer, fault, conflict, onTake }: HeadProps) {
       detail={
         fault ?? (
           <>
-            {verdictGrounds(report, chain, answer)} {measured && answer && sayNextLook(answer, units, now)}
+            {conflict && saySettled(conflict, nameOf)} {verdictGrounds(report, chain, answer)}{' '}
+            {measured && answer && sayNextLook(answer, units, now)}
           </>
         )
       }
@@ -119,20 +120,18 @@ export default function Gauge() {
         <div className="flex flex-col gap-8">
           <ReadingList chain={chain} />
           {worth && <NextWorth answer={worth} onPick={take} />}
+          <History report={report} chain={chain} />
         </div>
         <div className="max-lg:order-first bench:order-first">
           <TakeReading key={chain.part.entry.part} report={report} chain={chain} wanted={wanted} />
         </div>
       </div>
+      <Section title="The limit" className="border-t border-hairline pt-6">
+        <LimitChoice report={report} />
+      </Section>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <History report={report} chain={chain} />
-        <div className="flex flex-col gap-8">
-          <Section title="The limit">
-            <LimitChoice report={report} />
-          </Section>
-          <Tools />
-          <PrintStrip />
-        </div>
+        <Tools />
+        <PrintStrip />
       </div>
     </div>
   )

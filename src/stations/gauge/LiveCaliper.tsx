@@ -129,9 +129,11 @@ function StandIn() {
           Press its button
         </Button>
       </div>
-      <p role="alert" className="text-rust empty:hidden">
-        {fault}
-      </p>
+      {fault && (
+        <p role="alert" className="text-rust">
+          {fault}
+        </p>
+      )}
     </details>
   )
 }

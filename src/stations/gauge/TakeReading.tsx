@@ -82,7 +82,7 @@ function useTakeForm({ report, chain }: Props, links: number): TakeForm {
 
 function placesToday(chain: ChainReport, now: string): number[] {
   const today = chain.readings.filter(({ used, entry }) => used && dayOf(entry.at) === dayOf(now))
-  return [...new Set(today.flatMap(({ entry }) => (entry.place === undefined ? [] : [entry.place])))]
+  return today.flatMap(({ entry }) => (entry.place === undefined ? [] : [entry.place]))
 }
 
 /** Picks an instrument, or a tool of one's own, for the form. */
@@ -200,7 +200,7 @@ export function TakeReading(props: Props) {
 
   return (
     <WorkSection id="take" title="Take a reading">
-      <Guide report={report} links={links} read={places} place={place} />
+      <Guide report={report} links={links} read={[...new Set(places)]} place={place} />
       <form
         onSubmit={(event) => void form.handleSubmit(save)(event)}
         noValidate

@@ -9,15 +9,22 @@ export function recallDraft(world: World, chain: string): Partial<TakeDraft> {
   try {
     const held: unknown = JSON.parse(localStorage.getItem(keyOf(world, chain)) ?? '{}')
     const partial = object(takeSchema.fields).partial()
-    return partial.cast(held, { stripUnknown: true, assert: false }) as Partial<TakeDraft>
+    const cast = partial.cast(held, { stripUnknown: true, assert: false }) as Record<string, unknown>
+    const sound = ([, value]: [string, unknown]) =>
+      value !== null && value !== undefined && !Number.isNaN(value)
+    return Object.fromEntries(Object.entries(cast).filter(sound)) as Partial<TakeDraft>
   } catch {
     return {}
   }
 }
 
-/** Keeps a draft, so that a reload or a flat battery loses nothing. */
+/**
+ * Keeps a draft, so that a reload or a flat battery loses nothing. The day is not kept: taken up again tomorrow, a
+ * draft of today would be logged a day early.
+ */
 export function keepDraft(world: World, chain: string, draft: Partial<TakeDraft>): void {
-  localStorage.setItem(keyOf(world, chain), JSON.stringify(draft))
+  const { day, ...kept } = draft
+  localStorage.setItem(keyOf(world, chain), JSON.stringify(kept))
 }
 
 /** Forgets the draft of a reading that was saved. */

@@ -2,8 +2,13 @@ import { describe, expect, test } from '@jest/globals'
 import { nextPlace, readingsOf, takeSchema, type TakeDraft } from './take-form.ts'
 import { sayAsRead, sayMeaning, sayResultShort } from './say-reading.ts'
 
+const context = (units: 'metric' | 'imperial' = 'metric', printScale = 1) => ({
+  units,
+  links: 116,
+  printScale,
+})
 const draft = (changes: Partial<TakeDraft>): TakeDraft => ({
-  tool: 'rule',
+  instrument: 'rule',
   day: '2026-03-01',
   pitches: 24,
   lowMark: 0.5,
@@ -12,14 +17,14 @@ const draft = (changes: Partial<TakeDraft>): TakeDraft => ({
   ...changes,
 })
 const faultOf = (changes: Partial<TakeDraft>, units: 'metric' | 'imperial' = 'metric'): string => {
-  const result = readingsOf(draft(changes), units, 116)
+  const result = readingsOf(draft(changes), context(units))
   return result.ok ? 'taken' : `${result.field}: ${result.fault}`
 }
 
 describe('a reading as taken', () => {
   test('with a rule in mm or in inches is the same reading', () => {
-    const mm = readingsOf(draft({ length: 306.324 }), 'metric', 116)
-    const inches = readingsOf(draft({ length: 12.06 }), 'imperial', 116)
+    const mm = readingsOf(draft({ length: 306.324 }), context())
+    const inches = readingsOf(draft({ length: 12.06 }), context('imperial'))
     if (!mm.ok || !inches.ok) throw new Error('both are sound')
     expect(mm.elongation).toBeCloseTo(inches.elongation ?? NaN, 9)
     expect(mm.readings).toEqual([{ instrument: 'rule', pitches: 24, lengthMm: 306.324 }])
@@ -27,9 +32,8 @@ describe('a reading as taken', () => {
 
   test('with a two-sided gauge is a reading of each side that was tried', () => {
     const both = readingsOf(
-      draft({ tool: 'two-contact-limit', low: 'drops', high: 'starts', run: 'slack' }),
-      'metric',
-      116,
+      draft({ instrument: 'two-contact-limit', low: 'drops', high: 'starts', run: 'slack' }),
+      context(),
     )
     expect(both).toEqual({
       ok: true,
@@ -38,15 +42,29 @@ describe('a reading as taken', () => {
         { instrument: 'two-contact-limit', limit: 0.75, result: 'starts', slack: true },
       ],
     })
-    const one = readingsOf(draft({ tool: 'three-contact-limit', high: 'clear' }), 'metric', 116)
+    const one = readingsOf(draft({ instrument: 'three-contact-limit', high: 'clear' }), context())
     expect(one.ok && one.readings).toHaveLength(1)
+  })
+
+  test('with a strip printed too large is shortened by what its check bar told', () => {
+    const strip = draft({ instrument: 'strip', pitches: 20, length: 254 })
+    const result = readingsOf(strip, context('metric', 201 / 200))
+    expect(result.ok && result.elongation).toBeCloseTo(0.5, 9)
+  })
+
+  test('with a scale or as a hint is what was seen', () => {
+    const scale = readingsOf(draft({ instrument: 'two-contact-scale', percent: 0.7 }), context())
+    expect(scale.ok && scale.readings).toEqual([{ instrument: 'two-contact-scale', percent: 0.7 }])
+    const lift = readingsOf(draft({ instrument: 'ring-lift', lift: 'light' }), context())
+    expect(lift.ok && lift.readings).toEqual([{ instrument: 'ring-lift', result: 'light' }])
+    const play = readingsOf(draft({ instrument: 'side-play', play: 'much' }), context())
+    expect(play.ok && play.readings).toEqual([{ instrument: 'side-play', result: 'much' }])
   })
 
   test('with a caliper gives elongation free of rollers and play', () => {
     const result = readingsOf(
-      draft({ tool: 'caliper-pair', pitches: 8, inside: 94.4, outside: 109.5 }),
-      'metric',
-      116,
+      draft({ instrument: 'caliper-pair', pitches: 8, inside: 94.4, outside: 109.5 }),
+      context(),
     )
     expect(result.ok && result.elongation).toBeCloseTo(100 * (101.95 / 101.6 - 1), 9)
   })
@@ -58,16 +76,28 @@ describe('a reading that cannot be asks a clear question', () => {
     [{ length: 330.2 }, /did you count 26 pitches/],
     [{ length: 12.06 }, /was that in inches/],
     [{ length: 290 }, /did you count 23 pitches/],
-    [{ tool: 'caliper-pair', pitches: 8, inside: 109, outside: 94 }, /inside: .*swapped/],
-    [{ tool: 'caliper-pair', pitches: 8, inside: 100, outside: 120 }, /outside: That would be/],
-    [{ tool: 'two-contact-limit' }, /low: Say what/],
+    [{ instrument: 'caliper-pair', pitches: 8, inside: 109, outside: 94 }, /inside: .*swapped/],
+    [{ instrument: 'caliper-pair', pitches: 8, inside: 100, outside: 120 }, /outside: That would be/],
+    [{ instrument: 'two-contact-limit' }, /low: Say what/],
     [
-      { tool: 'two-contact-limit', low: 'starts', high: 'drops' },
-      /high: The 0\.75 side drops but the 0\.5 side does not/,
+      { instrument: 'two-contact-limit', low: 'starts', high: 'drops' },
+      /high: 0\.75 drops but 0\.5 does not: read both again/,
     ],
     [{ length: 306, place: 116 }, /place: The chain has 116 links/],
+    [
+      { length: 306, place: 100 },
+      /place: From link 100 the span runs over the joining link: start at link 91/,
+    ],
+    [
+      { instrument: 'three-contact-limit', low: 'clear', high: 'starts' },
+      /high: 0\.75 enters but 0\.5 does not/,
+    ],
   ])('%.60p', (changes, said) => {
     expect(faultOf(changes)).toMatch(said)
+  })
+
+  test('a length in mm where inches are shown is asked about', () => {
+    expect(faultOf({ length: 306 }, 'imperial')).toMatch(/was that in mm/)
   })
 
   test('the form itself catches what is missing or no number', async () => {
@@ -92,11 +122,12 @@ describe('where to read next', () => {
     const first = nextPlace(116, [])
     const second = nextPlace(116, [first])
     const third = nextPlace(116, [first, second])
-    expect([first, second, third]).toEqual([19, 58, 97])
+    expect([first, second, third]).toEqual([10, 48, 87])
+    expect(third + 24).toBeLessThan(116)
   })
 
   test('a place read by hand nearby counts as read', () => {
-    expect(nextPlace(116, [22])).toBe(58)
+    expect(nextPlace(116, [12])).toBe(48)
   })
 })
 

@@ -223,8 +223,12 @@ export function readingsOf(draft: TakeDraft, context: TakeContext): TakeResult {
 /** How many places round the chain make a look. */
 export const PLACES = 3
 
-/** The next of three places round the chain, such that no span runs over the joining link. */
+/**
+ * The next of three places round the chain, such that no span runs over the joining link: the one least read so far.
+ * @param read places of the readings of this look, a place as often as it was read
+ */
 export function nextPlace(links: number, read: readonly number[]): number {
   const thirds = [1, 3, 5].map((sixth) => Math.round((links * sixth) / 6 - links / 12))
-  return thirds.find((place) => !read.some((other) => Math.abs(other - place) < links / 8)) ?? thirds[0] ?? 10
+  const timesRead = (place: number) => read.filter((other) => Math.abs(other - place) < links / 8).length
+  return thirds.reduce((best, place) => (timesRead(place) < timesRead(best) ? place : best))
 }

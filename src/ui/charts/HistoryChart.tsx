@@ -44,14 +44,15 @@ export function HistoryChart({ chains, limit, axis }: Props) {
         grid: { left: 44, right: 16, top: 16, bottom: 46 },
         xAxis: {
           type: 'value',
-          min: 0,
+          // A little room on the left, so that readings of a chain just fitted are not cut off.
+          min: -0.03 * most,
           max: Math.ceil((most * 1.06) / 100) * 100,
           name: axis === 'km' ? `${unit} since each was fitted` : `wear-${unit} since each was fitted`,
           nameLocation: 'middle',
           nameGap: 28,
           nameTextStyle: { color: ink.steel, fontSize: 12 },
           axisLine: { lineStyle: { color: ink.ink, width: 1.5 } },
-          axisLabel: { ...text, hideOverlap: true, showMaxLabel: false },
+          axisLabel: { ...text, hideOverlap: true, showMaxLabel: false, showMinLabel: false },
           splitLine: { show: false },
         },
         yAxis: {

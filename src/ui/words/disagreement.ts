@@ -16,6 +16,13 @@ export function sayDisagreement({ high, low }: Disagreement, nameOf: (tool: stri
   return `Two instruments disagree: the ${nameOf(high.tool)} says ${sayFigure(high.mean)}, the ${nameOf(low.tool)} says ${sayFigure(low.mean)}.`
 }
 
+/** Who settled it, and what it says of the one that was wrong. */
+export function saySettled({ settled }: Disagreement, nameOf: (tool: string) => string): string {
+  if (!settled) return ''
+  const off = settled.against.mean - settled.by.mean
+  return `The ${nameOf(settled.by.tool)} sides with the ${nameOf(settled.with.tool)}: the ${nameOf(settled.against.tool)} reads about ${sayFigure(Math.abs(off))} ${off > 0 ? 'high' : 'low'} here. Leave its readings out, or zero it.`
+}
+
 /** What would settle it. */
 export const saySettle = ({ settle }: Disagreement): string =>
   settle === 'caliper-pair'
