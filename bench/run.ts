@@ -7,10 +7,12 @@ import type { Entry } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
+import { usualCandidates } from '../src/core/measure/next-reading.ts'
 import { posterior } from '../src/core/measure/posterior.ts'
 import type { Reading } from '../src/core/measure/reading.ts'
 import { bikeReport } from '../src/core/strategy/bike-report.ts'
 import { forecastWear } from '../src/core/wear/forecast.ts'
+import { valueNextLook, type NextLookQuestion } from '../src/core/wear/next-look-value.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { readGpx } from '../src/formats/gpx.ts'
 
@@ -122,6 +124,22 @@ function firstLoadKb(): { readonly entry: number; readonly all: number } {
   return { entry, all: size() }
 }
 
+/** A hundred readings by six instruments. */
+function hundredReadings(): Reading[] {
+  const random = seededRandom(4)
+  const extra = Array.from({ length: 40 }, (_, i): Reading => {
+    const e = random.normal(0.6, 0.06)
+    return i % 2 === 0
+      ? { instrument: 'three-contact-scale', percent: e }
+      : { instrument: 'strip', pitches: 20, lengthMm: lengthAtElongation(20, e) }
+  })
+  return [
+    ...sixtyReadings().filter(({ instrument }) => instrument !== 'three-contact-limit'),
+    ...extra,
+    ...extra,
+  ].slice(0, 100)
+}
+
 const readings = sixtyReadings()
 const log = largeLog()
 const gpx = twoMegabytesOfGpx()
@@ -131,10 +149,31 @@ const heron = garage.bikes.get('heron')
 const question = heron && bikeReport(garage, heron, '2026-11-23T12:00:00.000Z').chain?.question
 if (!question) throw new Error('the demo has lost its question')
 const load = firstLoadKb()
+const hundred = hundredReadings()
+const eight = usualCandidates(0.75)
+const ownTool = { tool: 'own', instrument: 'two-contact-scale', bias: { b: 0.12, sb: 0.03 } } as const
+const nextLook: NextLookQuestion = {
+  past: 'new',
+  earlier: question.observations.slice(0, 8),
+  look: question.observations.slice(8),
+  nowWearKm: question.nowWearKm,
+  limit: 0.5,
+  candidates: [ownTool, ...eight],
+}
 
 const figures: Figure[] = [
   figure('posterior of 60 readings by five instruments', 'under 20 ms', () =>
     posterior(readings, [0.5, 0.75, 1]),
+  ),
+  figure(
+    `posterior of ${hundred.length} readings by ${new Set(hundred.map(({ instrument }) => instrument)).size} instruments`,
+    'under 50 ms',
+    () => posterior(hundred, [0.5, 0.75, 1]),
+  ),
+  figure(
+    `what one more reading would be worth, ${nextLook.candidates.length} candidates (in a worker)`,
+    'under 400 ms',
+    () => valueNextLook(nextLook),
   ),
   figure('replay of 20 000 rides and 500 readings', 'under 150 ms', () => replay(log)),
   figure(`a GPX of ${(gpx.length / 1e6).toFixed(1)} MB read`, 'under 250 ms', () => readGpx(gpx)),

@@ -14,6 +14,26 @@ const TRUTH: readonly TrueWear[] = [
   { rate: 0.15, start: 0.01 },
 ]
 
+/** The library's own gauge, named and zeroed on a chain out of its box. */
+function nameBenchGauge(diary: Diary): void {
+  diary.write(
+    {
+      kind: 'tool',
+      at: diary.at(STORY_DAYS - 60),
+      tool: 'bench-gauge',
+      instrument: 'two-contact-scale',
+      name: 'Bench gauge',
+      retired: false,
+    },
+    ...[0.12, 0.15, 0.1].map((percent) => ({
+      kind: 'zeroing' as const,
+      at: diary.at(STORY_DAYS - 59),
+      tool: 'bench-gauge',
+      reading: { instrument: 'two-contact-scale' as const, percent },
+    })),
+  )
+}
+
 /** Heron, a steel all-weather commuter: two winters of salt, drip-lubed, four chains, 13 and 15 doing the work. */
 export function heron(diary: Diary, random: Random): void {
   deliver(
@@ -73,22 +93,7 @@ export function heron(diary: Diary, random: Random): void {
         { with: 'two-contact-limit', side: 0.5, place: 60 },
       ])
   }
-  diary.write(
-    {
-      kind: 'tool',
-      at: diary.at(STORY_DAYS - 60),
-      tool: 'bench-gauge',
-      instrument: 'two-contact-scale',
-      name: 'Bench gauge',
-      retired: false,
-    },
-    ...[0.12, 0.15, 0.1].map((percent) => ({
-      kind: 'zeroing' as const,
-      at: diary.at(STORY_DAYS - 59),
-      tool: 'bench-gauge',
-      reading: { instrument: 'two-contact-scale' as const, percent },
-    })),
-  )
+  nameBenchGauge(diary)
   look(diary, 362, 'heron-cassette', { 13: 'good', 15: 'good', 17: 'fresh' })
   look(diary, STORY_DAYS - 40, 'heron-cassette', {
     11: 'good',

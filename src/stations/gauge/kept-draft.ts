@@ -12,7 +12,7 @@ export function recallDraft(world: World, chain: string): Partial<TakeDraft> {
     const cast = partial.cast(held, { stripUnknown: true, assert: false }) as Record<string, unknown>
     const sound = ([, value]: [string, unknown]) =>
       value !== null && value !== undefined && !Number.isNaN(value)
-    return Object.fromEntries(Object.entries(cast).filter(sound)) as Partial<TakeDraft>
+    return Object.fromEntries(Object.entries(cast).filter(sound))
   } catch {
     return {}
   }

@@ -10,7 +10,7 @@ import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
 import { sayAction, sayReason } from '../../ui/words/advice.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
-import { sayChance, sayCount, sayFigure, sayKm } from '../../ui/words/numbers.ts'
+import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/numbers.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import type { WearAnswer } from '../../core/wear/forecast.ts'
 import { useForecasts } from '../../workers/use-forecasts.ts'
@@ -40,10 +40,10 @@ function useLines(): { readonly lines: readonly Line[]; readonly fault?: string 
 
 function sayHowSure({ report, answer, advice }: Line): string {
   if (!answer || report.chain?.lastReadingAt === undefined) return 'no reading to go by'
-  const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %`
+  const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %, limit ${sayLimit(report.limit.percent)}`
   return advice?.confidence === undefined
     ? `probably ${band}`
-    : `sure: ${sayChance(advice.confidence)}; ${band}`
+    : `sure: ${sayChance(advice.confidence)}; probably ${band}`
 }
 
 function BikeLine({ line, first }: { readonly line: Line; readonly first: boolean }) {

@@ -26,6 +26,13 @@ const WORDS = {
 } as const
 type Words = (typeof WORDS)[keyof typeof WORDS]
 
+/** A point on the loop moved inwards: towards the line between the two centres. */
+function towardsInside(x: number, y: number, centres: number, by: number): { x: number; y: number } {
+  const nearest = Math.min(centres, Math.max(0, x))
+  const distance = Math.hypot(x - nearest, y) || 1
+  return { x: x + ((nearest - x) / distance) * by, y: y - (y / distance) * by }
+}
+
 interface Placed {
   readonly x: number
   readonly y: number
@@ -81,8 +88,8 @@ export function ChainLoopDrawing({ links, ring, cog, places }: Props) {
       className="w-full"
     >
       <g fill="none" className="stroke-hairline" strokeWidth={2}>
-        <circle cx={0} cy={0} r={r1 - 10} />
-        <circle cx={centresMm} cy={0} r={r2 - 10} />
+        <circle cx={0} cy={0} r={r1 * 0.55} />
+        <circle cx={centresMm} cy={0} r={r2 * 0.55} />
       </g>
       {pins.map((pin, i) => {
         const next = pins[(i + 1) % links] ?? pin
@@ -103,6 +110,24 @@ export function ChainLoopDrawing({ links, ring, cog, places }: Props) {
       {pins.map((pin, i) => (
         <circle key={i} cx={pin.x} cy={-pin.y} r={1.6} className="fill-paper" />
       ))}
+      {Array.from({ length: Math.floor((links - 6) / 10) }, (_, i) => {
+        // Link numbers stand inside the loop, where no label of a reading goes.
+        const link = 10 * (i + 1)
+        const { x, y } = loop.at(link)
+        const inward = towardsInside(x, y, centresMm, 13 + words.text / 3)
+        return (
+          <text
+            key={link}
+            x={inward.x}
+            y={-inward.y + words.text / 4}
+            fontSize={words.text * 0.68}
+            textAnchor="middle"
+            className="fill-steel"
+          >
+            {link}
+          </text>
+        )
+      })}
       <g className="fill-steel" fontSize={words.text} textAnchor="middle">
         <text y={5}>{cog}</text>
         <text x={centresMm} y={5}>
