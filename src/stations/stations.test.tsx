@@ -4,7 +4,11 @@ import userEvent from '@testing-library/user-event'
 import { commuter, noon, ride, ruleReading } from '../../test/log.ts'
 import type { EntryDraft } from '../core/log/entries.ts'
 import { openLog, TODAY } from '../../test/open-log.tsx'
+import { valueNextLook } from '../core/wear/next-look-value.ts'
+import { SHORT_INSTRUMENT } from '../ui/words/names.ts'
+import { Guide } from './gauge/Guide.tsx'
 import { LimitChoice } from './gauge/LimitChoice.tsx'
+import { NextWorth } from './gauge/NextWorth.tsx'
 import { ReadingList } from './gauge/ReadingList.tsx'
 import { TakeReading } from './gauge/TakeReading.tsx'
 import { Tools } from './gauge/Tools.tsx'
@@ -184,6 +188,42 @@ describe('Gauge, with tools of one’s own', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Limit, %: less' }))
     await userEvent.click(screen.getByRole('button', { name: 'Set it' }))
     expect(recorded).toMatchObject([{ kind: 'limit', bike: 'heron', percent: 0.45, reason: 'dear cogs' }])
+  })
+})
+
+describe('Gauge, guiding the hand', () => {
+  test('says which gear, how far to turn, and how many places are still to read', () => {
+    const { show, report } = openLog(commuter)
+    const { rerender } = show(<Guide report={report} links={116} read={[]} place={10} />)
+    expect(plain(document.body.textContent)).toMatch(
+      /Place 1 of 3.*40 and 42.*turn the cranks 0\.3 turns: link 10/,
+    )
+    rerender(<Guide report={report} links={116} read={[10]} place={48} />)
+    expect(plain(document.body.textContent)).toMatch(
+      /Place 2 of 3.*From link 10, turn the cranks 0\.9 turns on: link 48/,
+    )
+    rerender(<Guide report={report} links={116} read={[10, 48, 87]} place={10} />)
+    expect(plain(document.body.textContent)).toMatch(/3 places read: that is enough/)
+  })
+
+  test('tells what each next reading would be worth, and hands it over on a tap', async () => {
+    const { show, chain } = openLog([
+      ...commuter,
+      ride(1, 2, 1500),
+      ruleReading(3, 1, 306.2),
+      ruleReading(3, 1, 306.4),
+    ])
+    const picked: string[] = []
+    show(<NextWorth answer={valueNextLook(chain.nextLook)} onPick={({ tool }) => picked.push(tool)} />)
+    expect(screen.getByText(/The chance that the verdict is wrong is 1 in/)).not.toBeNull()
+    const rows = screen.getAllByRole('button')
+    expect(rows).toHaveLength(7)
+    if (rows[0]) await userEvent.click(rows[0])
+    expect(picked).toEqual([
+      chain.nextLook.candidates.find(({ tool }) =>
+        plain(rows[0]?.textContent ?? '').startsWith(SHORT_INSTRUMENT[tool as 'rule']),
+      )?.tool,
+    ])
   })
 })
 

@@ -5,8 +5,7 @@ import { disagreements, toolVoices, type PlacedReading } from './disagreement.ts
 import { lengthAtElongation } from './elongation.ts'
 import { evidenceOf } from './likelihood.ts'
 import { invertPositive } from './linear.ts'
-import { nextReadingValues, usualCandidates, type Candidate } from './next-reading.ts'
-import { densityOf, posterior, posteriorDensity } from './posterior.ts'
+import { posterior } from './posterior.ts'
 import type { Reading } from './reading.ts'
 import { CHECK_BAR_MM, markMm, printScale, STRIP_MM, trueLength, VERNIER } from './strip-marks.ts'
 import { learnBiases, type Meeting } from './tool-bias.ts'
@@ -200,72 +199,6 @@ describe('what each tool alone says', () => {
     expect(
       disagreements([{ reading: scale(0.65) }, { reading: rule(0.5) }, { reading: rule(0.55) }], 116),
     ).toEqual([])
-  })
-})
-
-describe('what one more reading would be worth', () => {
-  const before = posteriorDensity([])
-  const candidates = usualCandidates(0.75)
-  const answer = nextReadingValues({
-    before,
-    readings: [{ reading: rule(0.7) }, { reading: rule(0.72) }],
-    limit: 0.75,
-    candidates,
-  })
-
-  test('never expects to know less than now, and names the best first', () => {
-    expect(answer.wrongNow).toBeGreaterThan(0.1)
-    for (const { wrong, half } of answer.values) {
-      expect(wrong).toBeLessThanOrEqual(answer.wrongNow + 1e-6)
-      expect(half).toBeLessThanOrEqual(answer.halfNow * 1.01)
-    }
-    const order = answer.values.map(({ wrong }) => wrong)
-    expect([...order].sort((a, b) => a - b)).toEqual(order)
-  })
-
-  test('the rule again is worth less than a finer instrument', () => {
-    const worth = (tool: string) =>
-      answer.values.find(({ candidate }) => candidate.tool === tool)?.wrong ?? NaN
-    expect(worth('strip')).toBeLessThan(worth('rule'))
-    expect(worth('three-contact-scale')).toBeLessThan(worth('rule'))
-  })
-
-  test('a tool used often is worth less than another of its kind: it brings its bias along', () => {
-    const readings = Array.from({ length: 12 }, () => ({ tool: 'old', reading: scale(0.85) }))
-    const kind = { instrument: 'two-contact-scale', bias: { b: 0.1, sb: 0.06 } } as const
-    const both: Candidate[] = [
-      { tool: 'old', ...kind },
-      { tool: 'new', ...kind },
-    ]
-    const { values } = nextReadingValues({ before, readings, limit: 0.75, candidates: both })
-    expect(values[0]?.candidate.tool).toBe('new')
-  })
-
-  test('agrees with drawing the next reading many times over', () => {
-    const readings = [{ reading: rule(0.7) }, { reading: rule(0.72) }]
-    const random = seededRandom(3)
-    const now = densityOf(readings)
-    const cumulative = now.density.map(
-      (
-        (sum) => (d: number) =>
-          (sum += d * 0.0025)
-      )(0),
-    )
-    const draws = Array.from({ length: 1500 }, () => {
-      const u = random.unit()
-      const e = now.e[cumulative.findIndex((value) => value >= u)] ?? 0
-      const shown = random.normal(e + random.normal(0, 0.02), Math.hypot(0.05, 0.03))
-      const p =
-        posterior([...readings.map(({ reading }) => reading), scale(shown, 'three')], [0.75]).pAbove[
-          '0.75'
-        ] ?? 0
-      return Math.min(p, 1 - p)
-    })
-    const mean = draws.reduce((a, b) => a + b, 0) / draws.length
-    const expected =
-      answer.values.find(({ candidate }) => candidate.tool === 'three-contact-scale')?.wrong ?? NaN
-    // Four standard errors of 1500 draws of something between 0 and a half.
-    expect(Math.abs(mean - expected)).toBeLessThan(4 * (0.16 / Math.sqrt(1500)))
   })
 })
 

@@ -141,6 +141,8 @@ function questionFor(
       const { place: _place, ...taken } = placedReading(state, biases)
       return { wearKm: story.at(state.entry.at).wearKm, ...taken }
     }),
+    lookSize: looksOf(readings).at(-1)?.length ?? 0,
+    links: spec.type === 'chain' ? spec.links : 0,
     nowWearKm: story.wearKm,
     limit: limit.percent,
     plan,

@@ -2,7 +2,7 @@ import type { LookEntry } from '../log/entries.ts'
 import type { LubeClock } from '../lube/clock.ts'
 import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'
-import type { Interval, WearAnswer } from '../wear/forecast.ts'
+import type { Interval, OpenConflict, WearAnswer } from '../wear/forecast.ts'
 import type { BikeReport, ChainReport, Sprocket } from './bike-report.ts'
 import { chainWord, type Verdict } from './wear-word.ts'
 
@@ -28,6 +28,7 @@ export type Reason =
   | { readonly kind: 'lube'; readonly clock: LubeClock }
   | { readonly kind: 'lube-unknown' }
   | { readonly kind: 'log-doubted'; readonly km: number }
+  | { readonly kind: 'tools-disagree'; readonly conflict: OpenConflict }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the recommendation. */
@@ -98,6 +99,14 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
   const doubted: Reason[] = answer.untoldPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
   const wornCogs = worn.some((reason) => reason.kind === 'worn-teeth' && reason.sprocket.role === 'cog')
 
+  if (answer.conflict && past > 0.02 && past < 0.9)
+    return {
+      action: 'measure',
+      word: 'unsure',
+      lookInKm: 0,
+      reasons: [{ kind: 'tools-disagree', conflict: answer.conflict }, chance, ...worn, limitReason],
+      cautions: wornCogs ? ['may-slip'] : [],
+    }
   if (past >= 0.5) {
     const together = cogsToo >= 0.5 || wornCogs || limit.school === 'late'
     return {

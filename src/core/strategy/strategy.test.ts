@@ -166,6 +166,20 @@ describe('the recommendation', () => {
     expect(advice.reasons[0]).toMatchObject({ kind: 'reading-old', km: 234 })
   })
 
+  test('where two instruments contradict one another, the third comes before any verdict', () => {
+    const readings: EntryDraft[] = [
+      ...[0.65, 0.7, 0.68].map(
+        (percent) => ({ instrument: 'two-contact-scale', percent: percent + 0.1 }) as const,
+      ),
+      ...[0.25, 0.22, 0.24].map(
+        (e) => ({ instrument: 'rule', pitches: 24, lengthMm: lengthAtElongation(24, e) }) as const,
+      ),
+    ].map((reading) => ({ kind: 'reading', at: noon(3, 30), chain: 'chain', reading }))
+    const advice = adviceOn([...commuter, ...ridden, lubed, ...readings])
+    expect(advice).toMatchObject({ action: 'measure', word: 'unsure' })
+    expect(advice.reasons[0]).toMatchObject({ kind: 'tools-disagree', conflict: { settle: 'caliper-pair' } })
+  })
+
   test('nothing is said while the statistics are still being worked out', () => {
     expect(recommend(reportOf([...commuter, ...ridden, ...measured(0.3)]), undefined)).toBeUndefined()
   })

@@ -1,5 +1,7 @@
 import type { RidingPlan } from '../exposure/riding-plan.ts'
 import { summariseDensity, type Density, type Summary } from '../measure/posterior.ts'
+import { disagreements, type ToolVoice } from '../measure/disagreement.ts'
+import type { Instrument } from '../measure/reading.ts'
 import { smoothDensity } from './density.ts'
 import {
   elongationsAt,
@@ -15,6 +17,9 @@ import { quantile, weighted } from './weighted.ts'
 export interface WearQuestion {
   readonly past: ChainPast
   readonly observations: readonly WearObservation[]
+  /** How many of them, the last, are of the last look. */
+  readonly lookSize: number
+  readonly links: number
   /** The chain's wear-distance now. */
   readonly nowWearKm: number
   readonly limit: number
@@ -28,6 +33,13 @@ export interface Interval {
   readonly p50: number
   readonly p90: number
 }
+/** Two tools of the last look that contradict one another, with no third to settle it. */
+export interface OpenConflict {
+  readonly high: { readonly tool: string; readonly mean: number }
+  readonly low: { readonly tool: string; readonly mean: number }
+  readonly settle: Instrument
+}
+
 export interface BandPoint extends Interval {
   /** km from now in the fan ahead; wear-km from new in the way here. */
   readonly x: number
@@ -48,6 +60,7 @@ export interface WearAnswer {
   readonly readings: number
   /** Chance that rides or a swap are missing from the log. */
   readonly untoldPast: number
+  readonly conflict?: OpenConflict
 }
 
 /** Marks for which the chance of being past is always reported, %. */
@@ -79,6 +92,14 @@ function daysInterval(km: Float64Array, weight: Float64Array, plan: RidingPlan):
   return intervalOf(days, weights)
 }
 
+function openConflict({ observations, lookSize, links }: WearQuestion): OpenConflict | undefined {
+  if (lookSize < 2) return undefined
+  const [first] = disagreements(observations.slice(-lookSize), links)
+  if (!first || first.settled) return undefined
+  const voice = ({ tool, mean }: ToolVoice) => ({ tool, mean })
+  return { high: voice(first.high), low: voice(first.low), settle: first.settle }
+}
+
 const bandAt = (belief: RateBelief, x: number, wearKm: number): BandPoint => ({
   x,
   ...intervalOf(elongationsAt(belief, wearKm), belief.weight),
@@ -98,6 +119,7 @@ export function forecastWear(question: WearQuestion): WearAnswer {
   )
   const toLimitKm = intervalOf(km, belief.weight)
   const toLimitDays = daysInterval(km, belief.weight, plan)
+  const conflict = openConflict(question)
   const reach = Math.min(FORECAST_CAP_KM, Math.max(300, toLimitKm.p90 * 1.1))
   return {
     now: summariseDensity(density, [...new Set([...MARKS, limit])]),
@@ -113,5 +135,6 @@ export function forecastWear(question: WearQuestion): WearAnswer {
     wayHere: question.drawAtWearKm.map((wearKm) => bandAt(belief, wearKm, wearKm)),
     readings: question.observations.length,
     untoldPast: belief.untoldPast,
+    ...(conflict && { conflict }),
   }
 }

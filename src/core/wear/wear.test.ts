@@ -16,6 +16,8 @@ const plan = { weeklyKm: 70, weeklySpread: 0.1, wearPerKm: 1.4 }
 const asked = (changes: Partial<WearQuestion> = {}): WearQuestion => ({
   past: 'new',
   observations: [],
+  lookSize: 0,
+  links: 114,
   nowWearKm: 1500,
   limit: 0.5,
   plan,
@@ -156,6 +158,22 @@ describe('the forecast', () => {
     expect(toLimitKm).toEqual({ p10: 0, p50: 0, p90: 0 })
     expect(nextLookKm).toBe(0)
     expect(now.pAbove['0.5']).toBeCloseTo(1, 3)
+  })
+
+  test('tells of two tools of the last look that contradict one another', () => {
+    const observations = [
+      ...[1, 0.95, 1].map((percent) => ({ instrument: 'two-contact-scale', percent }) as const),
+      ...[0.5, 0.48, 0.5].map(
+        (e) => ({ instrument: 'rule', pitches: 24, lengthMm: lengthAtElongation(24, e) }) as const,
+      ),
+    ].map((reading) => ({ wearKm: 1500, reading }))
+    const told = forecastWear(asked({ observations, lookSize: 6 }))
+    expect(told.conflict).toMatchObject({
+      high: { tool: 'two-contact-scale' },
+      low: { tool: 'rule' },
+      settle: 'caliper-pair',
+    })
+    expect(forecastWear(asked({ observations, lookSize: 3 })).conflict).toBeUndefined()
   })
 
   test('where nothing is ridden there is no date', () => {

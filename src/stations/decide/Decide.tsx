@@ -64,7 +64,7 @@ export default function Decide() {
                 className="grid grid-cols-[2rem_1fr] border-b border-hairline py-2.5 leading-snug first:border-t"
               >
                 <span className="font-mono text-sm text-steel">{i + 1}</span>
-                {sayReason(reason, units)}
+                {sayReason(reason, units, garage.tools)}
               </li>
             ))}
           </ol>

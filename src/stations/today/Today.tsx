@@ -48,7 +48,7 @@ function sayHowSure({ report, answer, advice }: Line): string {
 
 function BikeLine({ line, first }: { readonly line: Line; readonly first: boolean }) {
   const { report, advice } = line
-  const { now } = useOpenLog()
+  const { now, garage } = useOpenLog()
   const units = useUnits()
   const send = useSend()
   const navigate = useNavigate()
@@ -70,7 +70,9 @@ function BikeLine({ line, first }: { readonly line: Line; readonly first: boolea
         </p>
         {advice && (
           <p className="mt-0.5 text-[0.95rem] leading-snug text-steel">
-            {[why, also].flatMap((reason) => (reason ? [sayReason(reason, units)] : [])).join(' ')}
+            {[why, also]
+              .flatMap((reason) => (reason ? [sayReason(reason, units, garage.tools)] : []))
+              .join(' ')}
           </p>
         )}
         <p className="mt-1 text-sm text-steel">

@@ -1,7 +1,9 @@
 import type { ClockReason } from '../../core/lube/clock.ts'
 import type { Action, Caution, Reason, Recommendation } from '../../core/strategy/recommend.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/forecast.ts'
+import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
+import { SHORT_INSTRUMENT, toolName } from './names.ts'
 import { keepUnits, sayAboutKm, sayChance, sayFigure, sayKm, sayLimit } from './numbers.ts'
 
 const CLOCK_WORDS: Readonly<Record<ClockReason, string>> = {
@@ -37,9 +39,10 @@ export function sayAction(action: Action, recommendation: Recommendation, units:
 }
 
 /** One reason as a sentence. */
-export const sayReason = (reason: Reason, units: Units): string => keepUnits(reasonWords(reason, units))
+export const sayReason = (reason: Reason, units: Units, tools: Garage['tools']): string =>
+  keepUnits(reasonWords(reason, units, tools))
 
-function reasonWords(reason: Reason, units: Units): string {
+function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): string {
   switch (reason.kind) {
     case 'no-chain':
       return 'The log holds no chain on this bike.'
@@ -77,6 +80,10 @@ function reasonWords(reason: Reason, units: Units): string {
           : `The lubricant is good for a while: ${Math.round(100 * reason.clock.used)} % of it is used.`
     case 'log-doubted':
       return `The readings do not fit the ${sayKm(reason.km, units)} in the log: a chain is seldom so worn so soon. Are rides, or a swap, not written down?`
+    case 'tools-disagree': {
+      const { high, low, settle } = reason.conflict
+      return `Two instruments disagree: ${toolName(tools, high.tool)} ${sayFigure(high.mean)}, ${toolName(tools, low.tool)} ${sayFigure(low.mean)}. A reading with the ${SHORT_INSTRUMENT[settle]} would settle it.`
+    }
     case 'lube-unknown':
       return 'Nobody has said what is on the chain, so nothing can be said of when to lubricate.'
     case 'limit':

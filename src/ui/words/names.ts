@@ -1,5 +1,6 @@
 import type { Condition } from '../../core/exposure/conditions.ts'
 import type { Motor, Shifting, Storage, WashMethod } from '../../core/log/entries.ts'
+import type { Garage } from '../../core/log/garage.ts'
 import type { Lube } from '../../core/lube/lubes.ts'
 import type { Instrument, LiftReading, LimitResult, PlayReading } from '../../core/measure/reading.ts'
 
@@ -39,6 +40,10 @@ export const SHORT_INSTRUMENT: Readonly<Record<Instrument, string>> = {
   'ring-lift': 'lift at the ring',
   'side-play': 'floppiness',
 }
+
+/** What a tool is called: by its own name, or as an instrument of its kind. */
+export const toolName = (tools: Garage['tools'], tool: string): string =>
+  tools.get(tool)?.entry.name ?? SHORT_INSTRUMENT[tool as Instrument] ?? 'tool'
 
 export const RESULT_NAMES: Readonly<Record<LimitResult, string>> = {
   clear: 'does not enter',

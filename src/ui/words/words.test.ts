@@ -109,7 +109,7 @@ describe('advice in words', () => {
     ...more,
   })
   const clock = { used: 0.4, due: false, reason: 'distance' } as const
-  const say = (reason: Reason): string => plain(sayReason(reason, 'metric'))
+  const say = (reason: Reason): string => plain(sayReason(reason, 'metric', new Map()))
 
   test('every action is an order one can follow', () => {
     const advice = about([], { lookInKm: 180 })
@@ -151,6 +151,17 @@ describe('advice in words', () => {
     [{ kind: 'lube', clock: { ...clock, used: 0 } }, /freshly put on/],
     [{ kind: 'lube', clock: { used: 2, due: true, reason: 'rain' } }, /Rain/],
     [{ kind: 'lube-unknown' }, /Nobody has said/],
+    [
+      {
+        kind: 'tools-disagree',
+        conflict: {
+          high: { tool: 'two-contact-scale', mean: 0.87 },
+          low: { tool: 'rule', mean: 0.5 },
+          settle: 'caliper-pair',
+        },
+      },
+      /two-contact scale 0\.87, rule 0\.50\. A reading with the caliper/,
+    ],
     [{ kind: 'log-doubted', km: 36 }, /do not fit the 36 km in the log/],
     [{ kind: 'limit', percent: 0.5, why: 'narrow chains' }, /0\.5 %: narrow chains\./],
   ])('%.40p', (reason, said) => {
