@@ -14,6 +14,9 @@ const RUST = rgb(0.64, 0.23, 0.08)
 /** Millimetres as points, which a PDF is measured in. */
 export const toPoints = (mm: number): number => mm * POINTS_PER_MM
 
+/** Paper beyond the strip's nominal end, mm: room for the millimetres and the last mark. */
+const TAIL_MM = 12
+
 interface Pen {
   readonly line: (
     x1: number,
@@ -45,16 +48,16 @@ function penFor(page: PDFPage, font: PDFFont): Pen {
 function drawStrip({ line, text }: Pen, x: number, y: number): void {
   const top = y + 16
   line(x, y, x, top, 0.3)
-  line(x, top, x + STRIP_MM + 6, top)
-  line(x, y, x + STRIP_MM + 6, y)
-  line(x + STRIP_MM + 6, y, x + STRIP_MM + 6, top)
+  line(x, top, x + STRIP_MM + TAIL_MM, top)
+  line(x, y, x + STRIP_MM + TAIL_MM, y)
+  line(x + STRIP_MM + TAIL_MM, y, x + STRIP_MM + TAIL_MM, top)
   text('lay this edge on the edge of a pin', x + 3, y + 6)
   text('20 pitches on, read the same edge of the pin', x + 150, y + 6)
   for (const percent of STRIP_MARKS) line(x + markMm(percent), y + 8, x + markMm(percent), top, 0.15, RUST)
-  text('0', x + markMm(0) - 0.7, y + 5.4, 5)
-  text('1.0 %', x + markMm(1) + 0.5, y + 5.4, 5)
-  for (let mm = 250; mm <= 259; mm++) line(x + mm, y, x + mm, y + (mm % 5 === 0 ? 4 : 2.6), 0.12)
-  text('250', x + 247, y + 4.6, 5)
+  text('new', x + markMm(0) - 4.2, y + 11, 6)
+  text('1.0 %', x + markMm(1) + 0.7, y + 11, 6)
+  for (let mm = 250; mm <= 264; mm++) line(x + mm, y, x + mm, y + (mm % 5 === 0 ? 4 : 2.6), 0.12)
+  for (const mm of [250, 255, 260]) text(String(mm), x + mm - 1.6, y + 4.8, 5)
 }
 
 /** The vernier, to be cut out and slid along the strip's millimetres. */
@@ -87,7 +90,10 @@ function drawCard({ line, text }: Pen, teeth: number, x: number, y: number): voi
   })
   line(x - 4, y, x + 4, y, 0.1)
   line(x, y - 4, x, y + 4, 0.1)
-  text(`${teeth} teeth, new: lay the part on it, bolt circle to the cross`, x - 38, y - 8)
+  const { tipMaxMm } = sprocketGeometry(teeth)
+  // Below a small sprocket, within a large one.
+  const below = y - (tipMaxMm < 120 ? tipMaxMm / 2 + 8 : 10)
+  text(`${teeth} teeth, new: lay the part on it, bolt circle to the cross`, x - 38, below)
 }
 
 /**
@@ -105,7 +111,7 @@ export async function printedSheet(paper: Paper, cardTeeth: number): Promise<Uin
   const font = await document.embedFont(StandardFonts.Helvetica)
   const strip = document.addPage([toPoints(long), toPoints(short)])
   const pen = penFor(strip, font)
-  const x = (long - STRIP_MM - 6) / 2
+  const x = (long - STRIP_MM - TAIL_MM) / 2
   drawStrip(pen, x, short - 60)
   drawVernier(pen, x + 20, short - 85)
   drawCheckBar(pen, (long - CHECK_BAR_MM) / 2, 40)

@@ -59,6 +59,12 @@ describe('the drawn outline', () => {
     )
   })
 
+  test('is its own mirror image, as a new tooth is', () => {
+    const outline = sprocketOutline(15)
+    for (const { x, y } of outline)
+      expect(outline.some((other) => Math.hypot(other.x + x, other.y - y) < 1e-6)).toBe(true)
+  })
+
   test('never folds back: the angle round the centre only grows', () => {
     for (const teeth of [9, 11, 15, 28, 52]) {
       const outline = sprocketOutline(teeth)

@@ -23,7 +23,7 @@ function Run({ lift }: { readonly lift?: (i: number) => number }) {
         />
       ))}
       {Array.from({ length: ROLLERS }, (_, i) => (
-        <circle key={i} cx={20 + i * PITCH} cy={y(i)} r={4.6} className="fill-paper" />
+        <circle key={i} cx={20 + i * PITCH} cy={y(i)} r={3.2} className="fill-paper" />
       ))}
     </g>
   )
