@@ -84,6 +84,37 @@ describe('Gauge', () => {
     expect(recorded).toEqual([])
   })
 
+  test('asks before the same reading is saved twice, and takes a yes', async () => {
+    const length = 306.1
+    const taken: EntryDraft = {
+      kind: 'reading',
+      at: TODAY,
+      chain: 'chain',
+      place: 10,
+      reading: { instrument: 'rule', pitches: 24, lengthMm: length },
+    }
+    const { show, chain, report, recorded } = openLog([...commuter, taken])
+    show(<TakeReading report={report} chain={chain} />)
+    await userEvent.type(screen.getByLabelText('Length, mm'), String(length))
+    const place = screen.getByLabelText('Links from the joining link')
+    await userEvent.clear(place)
+    await userEvent.type(place, '10')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect((await screen.findByRole('alert')).textContent).toMatch(/This very reading is in the log already/)
+    expect(recorded).toEqual([])
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect(recorded).toHaveLength(1)
+  })
+
+  test('refuses a length below nothing', async () => {
+    const { show, chain, report, recorded } = openLog(commuter)
+    show(<TakeReading report={report} chain={chain} />)
+    await userEvent.type(screen.getByLabelText('Length, mm'), '-306')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect((await screen.findByRole('alert')).textContent).toMatch(/more than nothing/)
+    expect(recorded).toEqual([])
+  })
+
   test('lets the owner choose a school, and says why the limit is what it is', async () => {
     const { show, report, recorded } = openLog(commuter)
     show(<LimitChoice report={report} />)

@@ -35,6 +35,18 @@ describe('what one more reading would be worth', () => {
     expect([...order].sort((a, b) => a - b)).toEqual(order)
   })
 
+  test('of a verdict that stands fast tells apart only by closeness', () => {
+    const { values, wrongNow } = nextReadingValues({
+      before,
+      readings: [{ reading: rule(0.2) }, { reading: rule(0.22) }],
+      limit: 0.75,
+      candidates,
+    })
+    expect(wrongNow).toBeLessThan(0.01)
+    const widths = values.map(({ half }) => half)
+    expect([...widths].sort((a, b) => a - b)).toEqual(widths)
+  })
+
   test('the rule again is worth less than a finer instrument', () => {
     const worth = (tool: string) =>
       answer.values.find(({ candidate }) => candidate.tool === tool)?.wrong ?? NaN

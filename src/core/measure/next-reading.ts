@@ -36,6 +36,8 @@ export interface NextReadingAnswer {
   readonly values: readonly NextReadingValue[]
 }
 
+/** Below this chance of a wrong verdict, readings are told apart by how closely they would pin the chain down. */
+const SETTLED = 0.01
 const STEPS = 111
 const E = Array.from({ length: STEPS }, (_, i) => GRID_FROM + ((GRID_TO - GRID_FROM) * i) / (STEPS - 1))
 const BIAS_STEPS = 11
@@ -186,7 +188,9 @@ export function nextReadingValues(question: NextReadingQuestion): NextReadingAns
   return {
     wrongNow: now.wrong,
     halfNow: now.half,
-    values: values.sort((a, b) => a.wrong - b.wrong || a.half - b.half),
+    values: values.sort((a, b) =>
+      now.wrong < SETTLED ? a.half - b.half : a.wrong - b.wrong || a.half - b.half,
+    ),
   }
 }
 

@@ -19,10 +19,18 @@ interface Props {
 export function NextWorth({ answer, onPick }: Props) {
   const nameOf = useToolNames()
   const { wrongNow, halfNow, values } = answer
+  const narrowest = values.reduce(
+    (best, one) => (one.half < best.half ? one : best),
+    values[0] ?? { half: halfNow, candidate: undefined },
+  )
   return (
     <Section
       title="What one more reading would be worth"
-      note={`The chance that the verdict is wrong is ${sayOdds(wrongNow)} now; the chain is known to ±${sayFigure(halfNow)}.`}
+      note={`The chance that the verdict is wrong is ${sayOdds(wrongNow)} now; the chain is known to ±${sayFigure(halfNow)}.${
+        narrowest.candidate && narrowest.half < halfNow - 0.005
+          ? ` Another reading with the ${nameOf(narrowest.candidate.tool)} would narrow that most, to ±${sayFigure(narrowest.half)}.`
+          : ' Another reading would hardly narrow that.'
+      }`}
     >
       <ul className="border-b border-hairline">
         {values.map(({ candidate, wrong, half }) => (

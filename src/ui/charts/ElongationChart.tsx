@@ -7,6 +7,7 @@ import { useUnits, type Units } from '../screen-state.ts'
 import { sayAboutKm, sayFigure, sayKm, sayLimit } from '../words/numbers.ts'
 import { Chart, type Ink } from './Chart.tsx'
 import type { ChartOption } from './echarts.ts'
+import { distanceLabel, elongationAxis, limitLine } from './elongation-axis.ts'
 import { drawPeg, PEG_TOP, pegData, pegsOf } from './pegs.ts'
 
 interface Props {
@@ -76,18 +77,14 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
         ...text,
         hideOverlap: true,
         showMaxLabel: false,
-        formatter: (x: number) => x.toLocaleString('en').replaceAll(',', '\u00a0'),
+        formatter: distanceLabel,
       },
       splitLine: { show: false },
     },
-    yAxis: {
-      type: 'value',
-      min: 0,
-      max: Math.min(TOP, Math.max(limit.percent + 0.25, Math.ceil(4 * (answer.now.p95 + 0.1)) / 4)),
-      interval: 0.25,
-      axisLabel: { ...text, formatter: (y: number) => y.toFixed(2) },
-      splitLine: { lineStyle: { color: ink.hairline, type: [1, 4] } },
-    },
+    yAxis: elongationAxis(
+      ink,
+      Math.min(TOP, Math.max(limit.percent + 0.25, Math.ceil(4 * (answer.now.p95 + 0.1)) / 4)),
+    ),
     series: [
       ...band('here', here, ink.petrol, false, 0.18),
       ...band('ahead', ahead, ink.rust, true, 0.16),
@@ -105,17 +102,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
           symbol: 'none',
           silent: true,
           data: [
-            {
-              yAxis: limit.percent,
-              lineStyle: { color: ink.rust, width: 2, type: 'solid' },
-              label: {
-                position: 'insideStartTop',
-                formatter: `limit ${sayLimit(limit.percent)}`,
-                color: ink.rust,
-                fontWeight: 700,
-                fontSize: 12,
-              },
-            },
+            limitLine(ink, limit),
             {
               xAxis: scale(today),
               lineStyle: { color: ink.ink, width: 1.5, type: 'solid' },

@@ -2,9 +2,10 @@ import { useCallback } from 'react'
 import type { Limit } from '../../core/measure/limits.ts'
 import { kmToMiles } from '../../core/units/convert.ts'
 import { useUnits } from '../screen-state.ts'
-import { sayFigure, sayKm, sayLimit } from '../words/numbers.ts'
+import { sayFigure, sayKm } from '../words/numbers.ts'
 import { Chart, type Ink } from './Chart.tsx'
 import type { ChartOption } from './echarts.ts'
+import { distanceLabel, elongationAxis, limitLine } from './elongation-axis.ts'
 import { drawPeg, PEG_TOP, pegData, type Peg, type PegShape } from './pegs.ts'
 
 /** A chain's readings, from zero. */
@@ -52,17 +53,16 @@ export function HistoryChart({ chains, limit, axis }: Props) {
           nameGap: 28,
           nameTextStyle: { color: ink.steel, fontSize: 12 },
           axisLine: { lineStyle: { color: ink.ink, width: 1.5 } },
-          axisLabel: { ...text, hideOverlap: true, showMaxLabel: false, showMinLabel: false },
+          axisLabel: {
+            ...text,
+            hideOverlap: true,
+            showMaxLabel: false,
+            showMinLabel: false,
+            formatter: distanceLabel,
+          },
           splitLine: { show: false },
         },
-        yAxis: {
-          type: 'value',
-          min: 0,
-          max: Math.min(PEG_TOP, Math.max(limit.percent + 0.25, 0.75)),
-          interval: 0.25,
-          axisLabel: { ...text, formatter: (y: number) => y.toFixed(2) },
-          splitLine: { lineStyle: { color: ink.hairline, type: [1, 4] } },
-        },
+        yAxis: elongationAxis(ink, Math.min(PEG_TOP, Math.max(limit.percent + 0.25, 0.75))),
         series: chains.map((chain, i) => ({
           type: 'custom',
           silent: true,
@@ -74,19 +74,7 @@ export function HistoryChart({ chains, limit, axis }: Props) {
             markLine: {
               symbol: 'none',
               silent: true,
-              data: [
-                {
-                  yAxis: limit.percent,
-                  lineStyle: { color: ink.rust, width: 2, type: 'solid' },
-                  label: {
-                    position: 'insideStartTop',
-                    formatter: `limit ${sayLimit(limit.percent)}`,
-                    color: ink.rust,
-                    fontWeight: 700,
-                    fontSize: 12,
-                  },
-                },
-              ],
+              data: [limitLine(ink, limit)],
             },
           }),
         })),

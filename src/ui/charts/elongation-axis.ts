@@ -1,0 +1,31 @@
+import type { Limit } from '../../core/measure/limits.ts'
+import { sayLimit } from '../words/numbers.ts'
+import type { Ink } from './Chart.tsx'
+
+/** The upright axis of every drawing of elongation, %, from nothing to `top`. */
+export const elongationAxis = (ink: Ink, top: number) => ({
+  type: 'value',
+  min: 0,
+  max: top,
+  interval: 0.25,
+  axisLine: { show: true, onZero: false, lineStyle: { color: ink.ink, width: 1 } },
+  axisLabel: { color: ink.ink, fontSize: 12, fontFamily: ink.sans, formatter: (y: number) => y.toFixed(2) },
+  splitLine: { lineStyle: { color: ink.hairline, type: [1, 4] } },
+})
+
+/** A distance on an axis, its thousands parted by a space that does not break. */
+export const distanceLabel = (distance: number): string =>
+  distance.toLocaleString('en').replaceAll(',', '\u00a0')
+
+/** The limit as a line across such a drawing. */
+export const limitLine = (ink: Ink, limit: Limit) => ({
+  yAxis: limit.percent,
+  lineStyle: { color: ink.rust, width: 2, type: 'solid' },
+  label: {
+    position: 'insideStartTop',
+    formatter: `limit ${sayLimit(limit.percent)}`,
+    color: ink.rust,
+    fontWeight: 700,
+    fontSize: 12,
+  },
+})
