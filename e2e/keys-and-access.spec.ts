@@ -94,6 +94,12 @@ test('the demo is apart: what is done there never reaches one’s own log', asyn
   await expect(answerOf(page)).toContainText('entries.')
   await page.getByRole('button', { name: 'Start the demo afresh' }).click()
   await expect(answerOf(page)).toContainText(/The log holds 1\u00a0\d{3} entries\./)
+  await page.getByRole('button', { name: 'Wipe the log' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Wipe this log?' })
+  await sheet.getByLabel('Type wipe to go on').fill('wipe')
+  await sheet.getByRole('button', { name: 'Wipe the log' }).click()
+  // An empty demo is no demo: it is written anew.
+  await expect(answerOf(page)).toContainText(/The log holds 1\u00a0\d{3} entries\./)
 })
 
 for (const theme of ['light', 'dark'] as const)

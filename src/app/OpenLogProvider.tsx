@@ -27,9 +27,11 @@ function useNow(): string {
 }
 
 let demoWriting: Promise<unknown> | undefined
-/** Writes the demo garage into its own database, once, the first time it is entered. */
+/** Writes the demo garage into its own database, once at a time, whenever it is entered and found empty. */
 function enterDemo(): Promise<unknown> {
-  demoWriting ??= makeDemoWorld(new Date().toISOString()).then((entries) => mergeIn(database, entries))
+  demoWriting ??= makeDemoWorld(new Date().toISOString())
+    .then((entries) => mergeIn(database, entries))
+    .finally(() => (demoWriting = undefined))
   return demoWriting
 }
 
