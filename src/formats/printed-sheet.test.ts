@@ -80,6 +80,21 @@ test('the tooth card has the sprocket’s outline at true size', async () => {
   expect(widest / toPoints(1)).toBeLessThan(35.5)
 })
 
+test.each([
+  ['a4', 210, 297],
+  ['letter', 215.9, 279.4],
+] as const)('every card from 9 to 60 teeth keeps to the %s sheet', async (paper, width, height) => {
+  for (const teeth of [9, 30, 46, 47, 52, 60]) {
+    const [, card] = (await PDFDocument.load(await printedSheet(paper, teeth))).getPages()
+    for (const { x1, x2, y1, y2 } of card ? linesOf(card) : []) {
+      expect(Math.min(x1, x2)).toBeGreaterThan(0)
+      expect(Math.max(x1, x2)).toBeLessThan(toPoints(width))
+      expect(Math.min(y1, y2)).toBeGreaterThan(0)
+      expect(Math.max(y1, y2)).toBeLessThan(toPoints(height))
+    }
+  }
+})
+
 test.each([8, 61, 15.5])('a card of %p teeth is not drawn', async (teeth) => {
   await expect(printedSheet('a4', teeth)).rejects.toThrow(RangeError)
 })

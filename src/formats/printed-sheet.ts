@@ -14,6 +14,8 @@ const RUST = rgb(0.64, 0.23, 0.08)
 /** Millimetres as points, which a PDF is measured in. */
 export const toPoints = (mm: number): number => mm * POINTS_PER_MM
 
+/** What a printer leaves white at a sheet's edges, mm. */
+const MARGIN_MM = 7
 /** Paper beyond the strip's nominal end, mm: room for the millimetres and the last mark. */
 const TAIL_MM = 12
 
@@ -81,19 +83,26 @@ function drawCheckBar({ line, text }: Pen, x: number, y: number): void {
   text('This bar should measure 200 mm. Print at 100 %, measure it, and type in what it measures.', x, y - 7)
 }
 
-/** The new outline of a sprocket about its centre; what the sheet cannot hold is left off. */
-function drawCard({ line, text }: Pen, teeth: number, x: number, y: number): void {
+/**
+ * The new outline of a sprocket, whole where the sheet is wide enough; else the right half of it about a centre at
+ * the left edge, on which the part is turned to see the rest.
+ */
+function drawCard({ line, text }: Pen, teeth: number, widthMm: number, heightMm: number): void {
+  const radius = sprocketGeometry(teeth).tipMaxMm / 2
+  const whole = 2 * radius <= widthMm - 2 * MARGIN_MM
+  const x = whole ? widthMm / 2 : MARGIN_MM
+  const y = Math.min(heightMm / 2, heightMm - MARGIN_MM - radius)
   const outline = sprocketOutline(teeth)
   outline.forEach((from, i) => {
     const to = outline[(i + 1) % outline.length] ?? from
-    line(x + from.x, y + from.y, x + to.x, y + to.y, 0.15)
+    if (whole || (from.x >= 0 && to.x >= 0)) line(x + from.x, y + from.y, x + to.x, y + to.y, 0.15)
   })
   line(x - 4, y, x + 4, y, 0.1)
   line(x, y - 4, x, y + 4, 0.1)
-  const { tipMaxMm } = sprocketGeometry(teeth)
   // Below a small sprocket, within a large one.
-  const below = y - (tipMaxMm < 120 ? tipMaxMm / 2 + 8 : 10)
-  text(`${teeth} teeth, new: lay the part on it, bolt circle to the cross`, x - 38, below)
+  const below = y - (radius < 60 ? radius + 8 : 10)
+  const words = `${teeth} teeth, new: lay the part on it, its centre on the cross${whole ? '' : '; half of it, turn the part'}`
+  text(words, whole ? x - 38 : x + 8, below)
 }
 
 /**
@@ -117,12 +126,7 @@ export async function printedSheet(paper: Paper, cardTeeth: number): Promise<Uin
   drawCheckBar(pen, (long - CHECK_BAR_MM) / 2, 40)
   const card = document.addPage([toPoints(short), toPoints(long)])
   const cardPen = penFor(card, font)
-  drawCard(
-    cardPen,
-    cardTeeth,
-    short / 2,
-    Math.min(long / 2, long - 12 - sprocketGeometry(cardTeeth).tipMaxMm / 2),
-  )
+  drawCard(cardPen, cardTeeth, short, long)
   drawCheckBar(cardPen, (short - CHECK_BAR_MM) / 2, 12)
   return document.save()
 }
