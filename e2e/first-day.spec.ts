@@ -39,6 +39,22 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
     await expect(page.getByText('Nothing was added.')).toBeVisible()
   })
 
+  await test.step('files can be dropped, too', async () => {
+    const dropped = await page.evaluateHandle(
+      (text) => {
+        const transfer = new DataTransfer()
+        transfer.items.add(new File([text], 'dropped.gpx'))
+        return transfer
+      },
+      rideFile(daysAgo(20), 3600),
+    )
+    await page
+      .getByText('Drop GPX files here, several at once.')
+      .dispatchEvent('drop', { dataTransfer: dropped })
+    await expect(page.getByText('The same ride as monday.gpx.')).toBeVisible()
+    await page.getByRole('button', { name: 'Go back' }).click()
+  })
+
   await test.step('one more by hand', async () => {
     await page.getByLabel('Distance, km').fill('1250')
     await page.getByRole('button', { name: 'Add the ride' }).click()

@@ -45,10 +45,6 @@ function startPoint(attributes: Readonly<Record<string, string>>, where: string)
   return { lat, lon, timeS: NaN }
 }
 
-function finishPoint(collected: Collected, point: Draft): void {
-  collected.segments.at(-1)?.push(point)
-}
-
 function takeText(
   collected: Collected,
   tag: string,
@@ -103,7 +99,7 @@ function parse(text: string): Collected {
     const tag = localName(name)
     open.pop()
     if (tag === 'trkpt' && point) {
-      finishPoint(collected, point)
+      collected.segments.at(-1)?.push(point)
       point = undefined
     } else takeText(collected, tag, held.trim(), point, open.at(-1) ?? '')
     held = ''

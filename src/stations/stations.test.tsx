@@ -106,6 +106,32 @@ describe('Gauge', () => {
     expect(recorded).toHaveLength(1)
   })
 
+  test('a reading of an earlier day is held against that day, and a chain back in rotation takes its old ones', async () => {
+    const rotated: EntryDraft[] = [
+      { kind: 'remove', at: noon(1, 20), part: 'chain', to: 'shelf' },
+      { kind: 'fit', at: noon(3, 20), part: 'chain', bike: 'heron' },
+    ]
+    const old: EntryDraft = {
+      kind: 'reading',
+      at: noon(1, 10),
+      chain: 'chain',
+      place: 10,
+      reading: { instrument: 'rule', pitches: 24, lengthMm: 305.5 },
+    }
+    const { show, chain, report, recorded } = openLog([...commuter, ...rotated, old])
+    show(<TakeReading report={report} chain={chain} />)
+    await userEvent.type(screen.getByLabelText('Length, mm'), '305.5')
+    const day = screen.getByLabelText('Day')
+    await userEvent.clear(day)
+    await userEvent.type(day, '2026-01-10')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect((await screen.findByRole('alert')).textContent).toMatch(/This very reading is in the log already/)
+    await userEvent.clear(day)
+    await userEvent.type(day, '2026-01-11')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
+    expect(recorded).toHaveLength(1)
+  })
+
   test('refuses a length below nothing', async () => {
     const { show, chain, report, recorded } = openLog(commuter)
     show(<TakeReading report={report} chain={chain} />)

@@ -54,8 +54,9 @@ interface Props {
 }
 
 function useTakeForm({ report, chain }: Props, links: number): TakeForm {
-  const { now, world } = useOpenLog()
+  const { now, world, garage } = useOpenLog()
   const { part } = chain.part.entry
+  const { tool, ...recalled } = recallDraft(world, part)
   const form = useForm<TakeDraft>({
     resolver: yupResolver(takeSchema),
     defaultValues: {
@@ -66,7 +67,9 @@ function useTakeForm({ report, chain }: Props, links: number): TakeForm {
       run: 'tight',
       lowMark: report.limit.percent === 0.5 ? 0.5 : 0.75,
       highMark: report.limit.percent === 0.5 ? 0.75 : 1,
-      ...recallDraft(world, part),
+      ...recalled,
+      // A tool may have been taken back since the draft was kept.
+      ...(tool !== undefined && garage.tools.has(tool) && { tool }),
     },
   })
   useEffect(
@@ -112,10 +115,10 @@ function ToolChoice({ form }: { readonly form: TakeForm }) {
 }
 
 /** Two readings that agree to the last figure, with the same tool at the same place, may be one saved twice. */
-function isRepeat(chain: ChainReport, draft: TakeDraft, reading: unknown, now: string): boolean {
+function isRepeat(chain: ChainReport, draft: TakeDraft, reading: unknown): boolean {
   return chain.readings.some(
     ({ entry }) =>
-      dayOf(entry.at) === dayOf(now) &&
+      dayOf(entry.at) === draft.day &&
       entry.place === draft.place &&
       entry.tool === draft.tool &&
       JSON.stringify(entry.reading) === JSON.stringify(reading),
@@ -130,17 +133,17 @@ function useSave(form: TakeForm, { chain }: Props, links: number, places: readon
   const refuse = (field: keyof TakeDraft, message: string) =>
     form.setError(field, { message }, { shouldFocus: true })
   return async (draft: TakeDraft) => {
+    // The first time it was fitted: a chain in rotation has been on the bike before.
+    const first = dayOf(chain.part.fittings[0]?.from ?? chain.fittedAt)
     const dayFault =
       faultOfDay(draft.day, now) ??
-      (draft.day < dayOf(chain.fittedAt)
-        ? `The chain was fitted on ${dayOf(chain.fittedAt)}: that day is before it.`
-        : undefined)
+      (draft.day < first ? `The chain was fitted on ${first}: that day is before it.` : undefined)
     if (dayFault) return refuse('day', dayFault)
     const barMm = draft.tool === undefined ? undefined : garage.tools.get(draft.tool)?.entry.barMm
     const result = readingsOf(draft, { units, links, printScale: (barMm && printScale(barMm)) || 1 })
     if (!result.ok) return refuse(result.field, result.fault)
     const said = JSON.stringify(result.readings)
-    if (asked !== said && result.readings.some((reading) => isRepeat(chain, draft, reading, now))) {
+    if (asked !== said && result.readings.some((reading) => isRepeat(chain, draft, reading))) {
       setAsked(said)
       return refuse(
         'place',

@@ -71,7 +71,7 @@ export function NewBikeForm({ onDone }: Props) {
   const save = async (draft: BikeDraft) => {
     const fault = faultOfDay(draft.since, now)
     if (fault) return form.setError('since', { message: fault })
-    const { bike, entries } = bikeEntries(draft, now)
+    const { bike, entries } = bikeEntries(draft)
     if (!(await record(entries, `${draft.name} is in the log.`))) return
     send(bikeChosen(bike))
     onDone()

@@ -24,7 +24,7 @@ const draft: BikeDraft = {
 
 describe('a new bike', () => {
   test('is the entries of the bike and all that is on it, each fit for the log', () => {
-    const { bike, entries } = bikeEntries(draft, now)
+    const { bike, entries } = bikeEntries(draft)
     const log = written(entries)
     for (const entry of log) expect(checkEntry(entry)).toHaveProperty('entry')
     const garage = replay(log)
@@ -37,19 +37,23 @@ describe('a new bike', () => {
   })
 
   test('counts a ride of the morning on which the chain was fitted', () => {
-    const { bike, entries } = bikeEntries(draft, now)
+    const { bike, entries } = bikeEntries(draft)
     const morning = new Date('2026-10-01T07:00:00').toISOString()
     expect(entries.every(({ at }) => at <= morning)).toBe(true)
     expect(bike).not.toBe('')
+    const today = new Date()
+    const added = bikeEntries({ ...draft, since: dayOf(today.toISOString()) })
+    today.setHours(0, 0, 1)
+    expect(added.entries.every(({ at }) => at <= today.toISOString())).toBe(true)
   })
 
   test('with a single cog has no pulleys', () => {
-    const { bike, entries } = bikeEntries({ ...draft, cogs: '18', shifting: 'none' }, now)
+    const { bike, entries } = bikeEntries({ ...draft, cogs: '18', shifting: 'none' })
     expect(fittedParts(replay(written(entries)), bike, 'pulley')).toEqual([])
   })
 
   test('is changed by an entry that takes the old one’s place', () => {
-    const { bike, entries } = bikeEntries(draft, now)
+    const { bike, entries } = bikeEntries(draft)
     const log = written(entries)
     const [first] = log
     if (first?.kind !== 'bike') throw new Error('a bike comes first')

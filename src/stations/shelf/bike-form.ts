@@ -1,7 +1,6 @@
 import { number, object, string, type InferType } from 'yup'
 import { CONDITIONS } from '../../core/exposure/conditions.ts'
-import type { BikeEntry, EntryDraft, IsoTime } from '../../core/log/entries.ts'
-import { dayOf, momentOf } from '../../ui/parts/day.ts'
+import type { BikeEntry, EntryDraft } from '../../core/log/entries.ts'
 
 /** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
 export const teethOf = (text: string): number[] =>
@@ -53,16 +52,10 @@ const newId = (): string => crypto.randomUUID()
  * The entries that put a bike with its parts in the log: as of the day its chain was fitted, so that rides since
  * then are counted on it.
  */
-export function bikeEntries(
-  draft: BikeDraft,
-  now: IsoTime,
-): { readonly bike: string; readonly entries: EntryDraft[] } {
+export function bikeEntries(draft: BikeDraft): { readonly bike: string; readonly entries: EntryDraft[] } {
   const bike = newId()
-  // The start of the day: a ride of that morning is already on the new chain.
-  const at =
-    draft.since === dayOf(now)
-      ? momentOf(draft.since, now)
-      : new Date(`${draft.since}T00:00:00`).toISOString()
+  // The start of the day, today too: a ride of that morning is counted on it, as the form says.
+  const at = new Date(`${draft.since}T00:00:00`).toISOString()
   const cogs = teethOf(draft.cogs)
   const { name, note, shifting, motor, usual, kept } = draft
   const entries: EntryDraft[] = [

@@ -2,24 +2,29 @@ import { lifeUsed } from '../../core/lube/clock.ts'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
 import { layEndToEnd } from '../../ui/drawings/lay-end-to-end.ts'
+import { useNarrow } from '../../ui/use-narrow.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayKm } from '../../ui/words/numbers.ts'
 
 const SCALE = 640
+const SCALE_NARROW = 290
 
 /** The life of what is on the chain, ride by ride: each takes its share, wet ones are hatched; at 1 it is used up. */
 export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
   const units = useUnits()
+  // The drawing shrinks on a phone; its words must not.
+  const narrow = useNarrow()
+  const wide = narrow ? SCALE_NARROW : SCALE
   const { lube, since } = chain.story.lube
   if (lube === undefined || since === undefined || lube === 'none' || !chain.clock) return null
   const rides = chain.story.rides.filter(({ at }) => at >= since)
   const used = chain.clock.used
   const end = Math.max(1.25, used * 1.05)
-  const scale = (share: number) => (SCALE * share) / end
+  const scale = (share: number) => (wide * share) / end
   return (
     <svg
-      viewBox={`-1 -22 ${SCALE + 76} 62`}
+      viewBox={`-1 -22 ${narrow ? wide + 4 : wide + 76} 62`}
       role="img"
       aria-label={`${Math.round(100 * used)} % of the lubricant's life is used, over ${rides.length} rides.`}
       className="max-h-28 w-full max-w-4xl"
@@ -48,7 +53,7 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
           </rect>
         ),
       )}
-      <path d={`M0 22H${SCALE}`} className="stroke-ink" strokeWidth={1.2} />
+      <path d={`M0 22H${wide}`} className="stroke-ink" strokeWidth={1.2} />
       {[0, 0.25, 0.5, 0.75, 1].map((share) => (
         <g key={share}>
           <path d={`M${scale(share)} 22v5`} className="stroke-ink" strokeWidth={1.2} />
