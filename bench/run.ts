@@ -14,7 +14,7 @@ import { bikeReport } from '../src/core/strategy/bike-report.ts'
 import { forecastWear } from '../src/core/wear/forecast.ts'
 import { valueNextLook, type NextLookQuestion } from '../src/core/wear/next-look-value.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
-import { readGpx } from '../src/formats/gpx.ts'
+import { readGpx } from '../src/formats/rides/gpx.ts'
 
 const RUNS = 15
 
@@ -156,7 +156,7 @@ const nextLook: NextLookQuestion = {
   past: 'new',
   earlier: question.observations.slice(0, 8),
   look: question.observations.slice(8),
-  nowWearKm: question.nowWearKm,
+  now: question.now,
   limit: 0.5,
   candidates: [ownTool, ...eight],
 }

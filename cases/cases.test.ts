@@ -24,8 +24,8 @@ function agrees(want: unknown, have: unknown, within: Case['within']): boolean {
 }
 
 describe('the reference cases', () => {
-  test.each(cases.map((one, i) => [`${i} ${one.kind}`, one] as const))('agree: %s', (_name, one) => {
-    const result = runCase(one, 'cases')
+  test.each(cases.map((one, i) => [`${i} ${one.kind}`, one] as const))('agree: %s', async (_name, one) => {
+    const result = await runCase(one, 'cases')
     if (one.expect === 'error') expect('error' in result && result.error).toMatch(/\w+ .*[.?]/)
     else {
       expect(result).toHaveProperty('output')
@@ -57,10 +57,12 @@ describe('a case that cannot be', () => {
       { kind: 'lube.clock', input: { lube: 'wet-lube', rides: [{ km: -1, condition: 'mud' }] } },
       /0 km or more/,
     ],
-    [{ kind: 'rides.read', input: { path: 'a.docx' } }, /GPX/],
+    [{ kind: 'rides.read', input: { path: '../package.json' } }, /GPX, TCX, FIT and CSV/],
+    [{ kind: 'rides.read', input: { path: 'a.docx' } }, /a\.docx cannot be opened/],
+    [{ kind: 'exposure.gears', input: { samples: [], wheelMm: 2100, rings: [40], cogs: [] } }, /cogs/],
     [{ kind: 'rides.read', input: { path: 'nowhere.gpx' } }, /nowhere/],
-  ])('%.60p is answered with a sentence', (one, said) => {
-    const result = runCase(one, 'cases')
+  ])('%.60p is answered with a sentence', async (one, said) => {
+    const result = await runCase(one, 'cases')
     expect('error' in result ? result.error : 'taken').toMatch(said)
   })
 })

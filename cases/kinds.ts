@@ -14,13 +14,19 @@ import { posterior } from '../src/core/measure/posterior.ts'
 import type { Bias, Reading } from '../src/core/measure/reading.ts'
 import { INSTRUMENTS } from '../src/core/measure/instruments.ts'
 import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
-import { readGpx } from '../src/formats/gpx.ts'
+import { bySprocket, useOfGears } from '../src/core/exposure/gears-in-use.ts'
+import { readRideFile } from '../src/formats/rides/read-ride-file.ts'
+import type { RideTable } from '../src/formats/rides/ride-table.ts'
+import { guessMapping, isWhole, ridesOfTable, type TableMapping } from '../src/formats/rides/table-rides.ts'
 
 type Output = Readonly<Record<string, unknown>>
-type Runner = (input: unknown, folder: string) => Output
+type Runner = (input: unknown, folder: string) => Output | Promise<Output>
 
 /** A kind of case: its input checked once, then computed. */
-function kind<S extends Schema>(schema: S, compute: (input: InferType<S>, folder: string) => Output): Runner {
+function kind<S extends Schema>(
+  schema: S,
+  compute: (input: InferType<S>, folder: string) => Output | Promise<Output>,
+): Runner {
   return (input, folder) => compute(schema.validateSync(input, { strict: true }), folder)
 }
 
@@ -45,15 +51,32 @@ function isoTime(text: string): string {
   return new Date(ms).toISOString()
 }
 
-function textOf(path: string): string {
+function bytesOf(path: string): Uint8Array {
   try {
-    return readFileSync(path, 'utf8')
+    return readFileSync(path)
   } catch {
     throw new RangeError(`The file ${basename(path)} cannot be opened.`)
   }
 }
 
 const isInstrument = (name: unknown): boolean => typeof name === 'string' && Object.hasOwn(INSTRUMENTS, name)
+
+/** A table of rides, summed up: its rows are the points. */
+function tableOutput(table: RideTable): Output {
+  const mapping = guessMapping(table)
+  if (!isWhole({ unit: 'km', dates: 'day-first', ...mapping }))
+    throw new RangeError('The table has no columns of dates and distances that can be told apart.')
+  const { rides } = ridesOfTable(table, { unit: 'km', dates: 'day-first', ...mapping } as TableMapping)
+  if (rides.length === 0) throw new RangeError('There is no ride in the table that can be read.')
+  return {
+    km: rides.reduce((sum, ride) => sum + ride.km, 0),
+    movingSeconds: rides.reduce((sum, ride) => sum + (ride.movingSeconds ?? 0), 0),
+    points: rides.length,
+    startedAt: rides.map(({ at }) => at).sort()[0],
+    hasCadence: false,
+    hasPower: false,
+  }
+}
 
 const RUNNERS: Readonly<Record<string, Runner>> = {
   'measure.length': kind(object({ pitches: figure(), lengthMm: figure() }), ({ pitches, lengthMm }) => ({
@@ -125,11 +148,34 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
     object({ circumferenceMm: figure(), ring: figure(), cog: figure(), cadence: figure() }),
     ({ circumferenceMm, ring, cog, cadence }) => ({ ...gear(circumferenceMm, ring, cog, cadence) }),
   ),
-  'rides.read': kind(object({ path: string().required() }), ({ path }, folder) => {
-    if (!/\.gpx$/i.test(path)) throw new RangeError('Only GPX files can be read so far.')
-    const { km, deviceKm, movingSeconds, points, startedAt, hasCadence, hasPower } = readGpx(
-      textOf(resolve(folder, path)),
-    )
+  'exposure.gears': kind(
+    object({
+      samples: array(
+        object({
+          t: figure(),
+          speedMs: figure().min(0),
+          cadenceRpm: number().strict().min(0).optional(),
+          powerW: number().strict().optional(),
+        }),
+      ).required(),
+      wheelMm: figure().positive(),
+      rings: array(figure().integer().min(1)).min(1).required(),
+      cogs: array(figure().integer().min(1)).min(1).required(),
+    }),
+    ({ samples, ...setup }) => {
+      const byPower = samples.some(({ powerW }) => powerW !== undefined)
+      const powerOf = (i: number): number => Math.max(0, samples[i]?.powerW ?? 0)
+      const { cogs, rings, total } = bySprocket(useOfGears(samples, setup, byPower ? powerOf : undefined))
+      if (total <= 0) throw new RangeError('Nobody pedals in these samples: there is no gear to tell.')
+      const shares = (of: ReadonlyMap<number, number>) =>
+        Object.fromEntries([...of].map(([teeth, held]) => [teeth, held / total]))
+      return { cogShare: shares(cogs), ringShare: shares(rings) }
+    },
+  ),
+  'rides.read': kind(object({ path: string().required() }), async ({ path }, folder) => {
+    const held = await readRideFile(basename(path), bytesOf(resolve(folder, path)))
+    if (held.form === 'table') return tableOutput(held.table)
+    const { km, deviceKm, movingSeconds, points, startedAt, hasCadence, hasPower } = held.ride
     return {
       km,
       ...(deviceKm !== undefined && { deviceKm }),
@@ -145,17 +191,17 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
 /** Every kind of case that can be run. */
 export const CASE_KINDS = Object.keys(RUNNERS)
 
+type CaseResult =
+  { readonly kind: unknown; readonly output: Output } | { readonly kind: unknown; readonly error: string }
+
 /** Runs one case: its output, or one clear sentence where the input is bad. Never throws for bad input. */
-export function runCase(
-  one: unknown,
-  folder: string,
-): { readonly kind: unknown; readonly output: Output } | { readonly kind: unknown; readonly error: string } {
+export async function runCase(one: unknown, folder: string): Promise<CaseResult> {
   const { kind: name, input } = (one ?? {}) as { kind?: unknown; input?: unknown }
   const runner = typeof name === 'string' && Object.hasOwn(RUNNERS, name) ? RUNNERS[name] : undefined
   if (!runner)
     return { kind: name, error: `There is no kind of case called ${JSON.stringify(name) ?? 'nothing'}.` }
   try {
-    return { kind: name, output: runner(input, folder) }
+    return { kind: name, output: await runner(input, folder) }
   } catch (error) {
     return { kind: name, error: (error as Error).message }
   }

@@ -14,4 +14,5 @@ try {
   process.exit(2)
 }
 const folder = dirname(resolve(file ?? '.'))
-process.stdout.write(JSON.stringify((cases as unknown[]).map((one) => runCase(one, folder))) + '\n')
+const results = await Promise.all((cases as unknown[]).map((one) => runCase(one, folder)))
+process.stdout.write(JSON.stringify(results) + '\n')

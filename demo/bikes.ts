@@ -1,4 +1,4 @@
-import type { BikeEntry, PartSpec, WearWord, WashMethod } from '../src/core/log/entries.ts'
+import type { BikeEntry, PartSpec, RideEntry, WearWord, WashMethod } from '../src/core/log/entries.ts'
 import type { Condition } from '../src/core/exposure/conditions.ts'
 import type { Lube } from '../src/core/lube/lubes.ts'
 import type { Diary } from './diary.ts'
@@ -29,15 +29,17 @@ export function ride(
   day: number,
   bike: string,
   km: number,
-  condition: Condition,
+  condition: Condition | undefined,
+  told: Pick<RideEntry, 'place' | 'route' | 'gears' | 'carries'> = {},
 ): void {
   const metres = Math.max(500, Math.round(km * 1000))
   diary.write({
+    ...told,
     kind: 'ride',
     at: diary.at(day, 7 + random.between(0, 2)),
     bike,
     km: metres / 1000,
-    condition,
+    ...(condition && { condition }),
     movingSeconds: Math.round((metres / 1000 / random.between(17, 23)) * 3600),
   })
 }

@@ -1,4 +1,5 @@
-import type { ChainSpec } from '../src/core/log/entries.ts'
+import { routeKey } from '../src/core/exposure/ride-gears.ts'
+import type { ChainSpec, RideEntry } from '../src/core/log/entries.ts'
 import { deliver, look, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from './random.ts'
@@ -13,6 +14,64 @@ const TRUTH: readonly TrueWear[] = [
   { rate: 0.18, start: 0 },
   { rate: 0.15, start: 0.01 },
 ]
+
+/** From this day a cadence sensor tells the gears. */
+const SENSOR_DAY = 500
+const UNSAID_DAY = STORY_DAYS - 12
+/** Where the riding goes: share of the energy by cog, swaying a little from day to day. */
+const COG_SHARES: Readonly<Record<number, number>> = {
+  11: 0.05,
+  13: 0.27,
+  15: 0.24,
+  17: 0.16,
+  19: 0.11,
+  21: 0.08,
+  24: 0.05,
+  28: 0.03,
+  32: 0.01,
+}
+const KJ_PER_KM = 58
+
+/** What the sensor tells of a day's ride. */
+function toldOf(day: number, km: number): Pick<RideEntry, 'place' | 'route' | 'gears' | 'carries'> {
+  if (day < SENSOR_DAY) return {}
+  const sway = (cog: number): number => 1 + 0.35 * Math.sin(day * 1.7 + cog)
+  const total = Object.entries(COG_SHARES).reduce((sum, [cog, share]) => sum + share * sway(Number(cog)), 0)
+  const place = { lat: 44.05, lon: -29.4 }
+  return {
+    carries: ['cadence'],
+    place,
+    route: routeKey(place, km),
+    gears: Object.fromEntries(
+      Object.entries(COG_SHARES).map(([cog, share]) => [
+        `40x${cog}`,
+        Math.round((10 * km * KJ_PER_KM * share * sway(Number(cog))) / total) / 10,
+      ]),
+    ),
+  }
+}
+
+/** The joining links: the first went through three chains, the second came with the fourth. */
+function joinLinks(diary: Diary): void {
+  const link = (part: string, name: string) =>
+    diary.write({
+      kind: 'part',
+      at: diary.at(0, 9),
+      part,
+      name,
+      spec: { type: 'joining-link', speeds: 11, limit: 4, closedBefore: 0 },
+    })
+  link('heron-link-1', 'Joining link 1')
+  link('heron-link-2', 'Joining link 2')
+  CHANGES.forEach((day, i) =>
+    diary.write({
+      kind: 'fit',
+      at: diary.at(day, 9.2),
+      part: i < 3 ? 'heron-link-1' : 'heron-link-2',
+      bike: 'heron',
+    }),
+  )
+}
 
 /** The library's own gauge, named and zeroed on a chain out of its box. */
 function nameBenchGauge(diary: Diary): void {
@@ -71,7 +130,9 @@ export function heron(diary: Diary, random: Random): void {
     const weekday = day % 7 < 5
     if (random.chance(weekday ? 0.78 : 0.15)) {
       const km = random.normal(weekday ? 14.6 : 24, 1.8)
-      ride(diary, random, day, 'heron', km, roadToday(diary.at(day), random))
+      const road = roadToday(diary.at(day), random)
+      // The last rides came off the sensor last night: nobody has said yet what they were ridden in.
+      ride(diary, random, day, 'heron', km, day >= UNSAID_DAY ? undefined : road, toldOf(day, km))
       sinceLube += km
     }
     if (sinceLube > 170 && random.chance(0.3)) {
@@ -94,6 +155,7 @@ export function heron(diary: Diary, random: Random): void {
       ])
   }
   nameBenchGauge(diary)
+  joinLinks(diary)
   look(diary, 362, 'heron-cassette', { 13: 'good', 15: 'good', 17: 'fresh' })
   look(diary, STORY_DAYS - 40, 'heron-cassette', {
     11: 'good',

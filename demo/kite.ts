@@ -23,6 +23,8 @@ export function kite(diary: Diary, random: Random): void {
       motor: 'mid-drive',
       usual: 'dry-road',
       kept: 'outdoors',
+      massKg: 165,
+      motorShare: 0.55,
     },
     {
       cassette: { name: 'Cassette 11 to 36', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },

@@ -26,6 +26,7 @@ export function quarry(diary: Diary, random: Random): void {
       shifting: 'electric',
       motor: 'none',
       usual: 'dry-gravel',
+      usualIn: { 'dec-feb': 'wet-gravel' },
       kept: 'indoors',
     },
     {

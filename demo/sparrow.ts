@@ -40,4 +40,14 @@ export function sparrow(diary: Diary, random: Random): void {
     if (day % 90 === 0) wash(diary, day, 'sparrow-chain-1', 'wipe', 'wet-lube')
   }
   look(diary, STORY_DAYS - 100, 'sparrow-cassette', { 18: 'good' })
+  // Its little computer counts what hirers forget to report.
+  const counted = diary.entries.reduce(
+    (sum, entry) =>
+      entry.kind === 'ride' && entry.bike === 'sparrow' && entry.at > diary.at(500) ? sum + entry.km : sum,
+    0,
+  )
+  diary.write(
+    { kind: 'odometer', at: diary.at(500), bike: 'sparrow', km: 1204 },
+    { kind: 'odometer', at: diary.at(STORY_DAYS - 3), bike: 'sparrow', km: Math.round(1204 + counted + 58) },
+  )
 }

@@ -4,6 +4,8 @@ import { join } from 'node:path'
 import helmet from '@fastify/helmet'
 import statics from '@fastify/static'
 import { addCaliper } from './caliper.ts'
+import { addRideExchange } from './ride-exchange.ts'
+import { addWeather } from './weather.ts'
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
 
 const YEAR_S = 31_536_000
@@ -72,6 +74,8 @@ export async function buildServer(distFolder: string): Promise<FastifyInstance> 
   })
   app.get('/api/health', () => ({ status: page === undefined ? 'not built' : 'ready' }))
   addCaliper(app)
+  addRideExchange(app)
+  addWeather(app)
   app.all('/api/*', (_request, reply) => reply.code(404).send({ error: 'There is nothing at this address.' }))
 
   await app.register(statics, {

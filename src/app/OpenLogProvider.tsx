@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import type { EntryDraft } from '../core/log/entries.ts'
-import { replay } from '../core/log/replay.ts'
+import { followLog } from '../core/log/replay-more.ts'
 import { append, mergeIn } from '../store/write.ts'
 import { LogContext, type OpenLog } from '../store/log-context.ts'
 import { useLog } from '../store/live-log.ts'
@@ -70,7 +70,8 @@ export function OpenLogProvider({ children }: { readonly children: ReactNode }) 
   useEffect(() => {
     if (wantsDemo) enterDemo().catch(setFault)
   }, [wantsDemo])
-  const garage = useMemo(() => entries && replay(entries), [entries])
+  const [follow] = useState(followLog)
+  const garage = useMemo(() => entries && follow(entries), [entries, follow])
   const writing = useWriting()
   const open = useMemo<OpenLog | undefined>(
     () => entries && garage && { world, database, entries, garage, now, ...writing },

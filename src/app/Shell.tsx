@@ -46,9 +46,11 @@ function KeysSheet() {
 const NEW_ENTRIES = [
   { label: 'A reading of the chain', to: '/gauge#take' },
   { label: 'Rides from files, or one by hand', to: '/miles#add' },
+  { label: 'What rides were ridden in', to: '/miles#conditions' },
   { label: 'A wash or lubrication', to: '/wash#log' },
   { label: 'A look at the teeth', to: '/teeth#looks' },
   { label: 'A chain fitted or taken off', to: '/shelf#chain' },
+  { label: 'A part for the shelf or the bike', to: '/shelf?new=part' },
   { label: 'A bike', to: '/shelf?new=bike' },
 ] as const
 

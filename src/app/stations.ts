@@ -25,6 +25,13 @@ export const STATIONS: readonly Station[] = [
     load: () => import('../stations/shelf/Shelf.tsx'),
   },
   {
+    path: '/log',
+    name: 'Log',
+    key: 'l',
+    beside: true,
+    load: () => import('../stations/log/Log.tsx'),
+  },
+  {
     path: '/files',
     name: 'Files',
     key: 'f',

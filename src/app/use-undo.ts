@@ -25,6 +25,10 @@ function sayAct(entries: readonly Entry[]): string {
       return 'the choice of limit'
     case 'bike':
       return 'a bike'
+    case 'condition':
+      return 'what rides were ridden in'
+    case 'odometer':
+      return 'a reading of the bike’s computer'
     case 'tool':
       return 'a tool'
     case 'zeroing':

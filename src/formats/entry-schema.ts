@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, object, string, ValidationError, type AnyObjectSchema } from 'yup'
-import { CONDITIONS } from '../core/exposure/conditions.ts'
+import { CONDITIONS, QUARTERS } from '../core/exposure/conditions.ts'
 import type { Entry, EntryKind, PartSpec } from '../core/log/entries.ts'
 import { LUBES } from '../core/lube/lubes.ts'
 import { evidenceOf } from '../core/measure/likelihood.ts'
@@ -17,6 +17,11 @@ const oneOf = <T extends string>(values: readonly T[]) =>
     .strict()
     .required()
     .oneOf([...values])
+const maybeOneOf = <T extends string>(values: readonly T[]) =>
+  string()
+    .strict()
+    .optional()
+    .oneOf([...values])
 const time = () =>
   string()
     .strict()
@@ -27,6 +32,23 @@ const base = { id: id(), at: time(), act: id().optional(), supersedes: id().opti
 const entry = (kind: EntryKind, fields: Parameters<AnyObjectSchema['shape']>[0]): AnyObjectSchema =>
   object({ ...base, kind: oneOf([kind]), ...fields }).noUnknown()
 
+const share = () => number().strict().min(0).max(1)
+/** A record of numbers under keys of one form. */
+const record = (key: RegExp, most: number) =>
+  mixed<Record<string, number>>().test(
+    'record',
+    '${path} cannot be',
+    (value) =>
+      value === undefined ||
+      (typeof value === 'object' &&
+        Object.entries(value).every(
+          ([name, held]) => key.test(name) && Number.isFinite(held) && held >= 0 && held <= most,
+        )),
+  )
+const shares = () => record(/^\d{1,3}$/, 1)
+const gears = () => record(/^\d{1,3}x\d{1,3}$/, 1e7)
+const rideSource = () => object({ file: text(400), print: text(200) }).noUnknown()
+
 const material = () => oneOf(['steel', 'aluminium', 'titanium'])
 const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
   chain: object({
@@ -34,11 +56,21 @@ const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
     links: links(),
     speeds: number().strict().required().integer().min(1).max(16),
     past: oneOf(['new', 'unknown']),
+    surface: maybeOneOf(['plain', 'plated', 'hard-coated']),
+    directional: boolean().strict().optional(),
+    join: maybeOneOf(['joining-link', 'pin']),
+  }).noUnknown(),
+  'joining-link': object({
+    type: oneOf(['joining-link']),
+    speeds: number().strict().required().integer().min(1).max(16),
+    limit: number().strict().required().integer().min(1).max(100),
+    closedBefore: number().strict().required().integer().min(0).max(100),
   }).noUnknown(),
   cassette: object({
     type: oneOf(['cassette']),
     teeth: array(teeth()).strict().required().min(1).max(16),
     material: material(),
+    loose: array(teeth()).strict().optional(),
   }).noUnknown(),
   ring: object({ type: oneOf(['ring']), teeth: teeth(), material: material() }).noUnknown(),
   pulley: object({
@@ -79,11 +111,20 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     motor: oneOf(['none', 'hub', 'mid-drive']),
     usual: oneOf(CONDITIONS),
     kept: oneOf(['indoors', 'outdoors']),
+    usualIn: object(Object.fromEntries(QUARTERS.map((quarter) => [quarter, maybeOneOf(CONDITIONS)])))
+      .noUnknown()
+      .optional()
+      .default(undefined),
+    circumferenceMm: number().strict().min(500).max(4000).optional(),
+    massKg: number().strict().min(20).max(800).optional(),
+    motorShare: share().optional(),
+    cogMix: shares().optional(),
   }),
   part: entry('part', {
     part: id(),
     name: text(80).min(1),
     note: string().strict().max(400).optional(),
+    used: object({ km: amount().optional() }).noUnknown().optional().default(undefined),
     spec: mixed<PartSpec>()
       .required()
       .test('spec', '${path} is not a part', (value: unknown) =>
@@ -91,19 +132,36 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
       ),
   }),
   fit: entry('fit', { part: id(), bike: id() }),
-  remove: entry('remove', { part: id(), to: oneOf(['shelf', 'retired']) }),
+  remove: entry('remove', { part: id(), to: oneOf(['shelf', 'retired', 'lent']), who: text(80).optional() }),
   ride: entry('ride', {
     bike: id(),
     km: amount(),
-    condition: oneOf(CONDITIONS),
+    condition: maybeOneOf(CONDITIONS),
     trackKm: amount().optional(),
     movingSeconds: amount().optional(),
     energyKjPerKm: amount().optional(),
-    source: object({ file: text(400), print: text(200) })
+    elapsedSeconds: amount().optional(),
+    carries: array(oneOf(['cadence', 'power']))
+      .strict()
+      .optional(),
+    gears: gears().optional(),
+    place: object({
+      lat: number().strict().required().min(-90).max(90),
+      lon: number().strict().required().min(-180).max(180),
+    })
       .noUnknown()
       .optional()
       .default(undefined),
+    route: text(80).optional(),
+    source: rideSource().optional().default(undefined),
+    also: array(rideSource()).strict().optional(),
   }),
+  condition: entry('condition', {
+    targets: array(id()).strict().required().min(1),
+    condition: oneOf(CONDITIONS),
+    from: oneOf(['told', 'weather', 'usual']),
+  }),
+  odometer: entry('odometer', { bike: id(), km: amount(), anew: boolean().strict().optional() }),
   reading: entry('reading', {
     chain: id(),
     place: number().strict().integer().min(0).max(400).optional(),

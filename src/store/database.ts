@@ -4,8 +4,17 @@ import type { Entry } from '../core/log/entries.ts'
 /** An entry and its place in the order of arrival on this device. */
 export type StoredEntry = Entry & { seq: number }
 
+/** A thing that this device keeps beside the log. */
+export interface KeptThing {
+  readonly key: string
+  readonly value: unknown
+}
+
 /** The one database of a world: the user's own, or the demo's. */
-export type LogDatabase = Dexie & { readonly entries: EntityTable<StoredEntry, 'seq'> }
+export type LogDatabase = Dexie & {
+  readonly entries: EntityTable<StoredEntry, 'seq'>
+  readonly kept: EntityTable<KeptThing, 'key'>
+}
 
 /** Which records are open: the user's own or the demo garage. They never mix. */
 export type World = 'own' | 'demo'
@@ -18,5 +27,6 @@ const NAMES: Readonly<Record<World, string>> = { own: 'jolt-mile', demo: 'jolt-m
 export function openDatabase(world: World): LogDatabase {
   const database = new Dexie(NAMES[world]) as LogDatabase
   database.version(1).stores({ entries: '++seq, &id' })
+  database.version(2).stores({ kept: '&key' })
   return database
 }

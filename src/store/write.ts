@@ -60,7 +60,10 @@ export async function mergeIn(database: LogDatabase, entries: readonly Entry[]):
   })
 }
 
-/** Empties the log of this world. */
+/** Empties the log of this world, and what was kept beside it. */
 export async function wipe(database: LogDatabase): Promise<void> {
-  await database.entries.clear()
+  await database.transaction('rw', database.entries, database.kept, async () => {
+    await database.entries.clear()
+    await database.kept.clear()
+  })
 }

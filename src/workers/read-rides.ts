@@ -1,7 +1,14 @@
-import { proxy, wrap } from 'comlink'
+import { wrap, type Remote } from 'comlink'
+import type { RideSetup } from '../core/exposure/ride-gears.ts'
+import type { PackedFile } from '../formats/rides/zip.ts'
 import type { RideFile, RidesWorker } from './rides.worker.ts'
 
-export type { RideFile } from './rides.worker.ts'
+export type { ReadRide, RideFile } from './rides.worker.ts'
+
+export interface Progress {
+  readonly done: number
+  readonly of: number
+}
 
 export interface Reading {
   readonly result: Promise<readonly RideFile[] | 'cancelled'>
@@ -9,19 +16,92 @@ export interface Reading {
   readonly cancel: () => void
 }
 
-/** Reads ride files in a worker of their own, so that the screen stays free and a cancel takes hold at once. */
-export function readRides(files: readonly File[], onProgress: (done: number) => void): Reading {
-  const worker = new Worker(new URL('./rides.worker.ts', import.meta.url), { type: 'module' })
+const MOST_WORKERS = 4
+/** Files of an archive that are read in one go. */
+const PART = 25
+/** Progress is told at most this often, ms: a thousand files are not a thousand drawings. */
+const TELL_MS = 80
+
+/** A piece of work for one of the workers. */
+type Task = (worker: Remote<RidesWorker>) => Promise<readonly RideFile[]>
+
+const isArchive = (file: File): boolean => /\.zip$/i.test(file.name)
+
+/** Tells of progress, but not more often than anyone can see. */
+function teller(tell: (progress: Progress) => void): (progress: Progress) => void {
+  let last = 0
+  return (progress) => {
+    const now = performance.now()
+    if (now - last < TELL_MS && progress.done < progress.of) return
+    last = now
+    tell(progress)
+  }
+}
+
+/**
+ * Reads ride files in a pool of workers, so that the screen stays free and a cancel takes hold at once. Archives are
+ * listed first and their files shared out too. Results come in the order of the files.
+ * @param setup the bike they are for: its gears are told as the rides are read
+ */
+export function readRides(
+  files: readonly File[],
+  setup: RideSetup,
+  onProgress: (progress: Progress) => void,
+): Reading {
+  const count = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, files.length))
+  const workers = Array.from(
+    { length: files.some(isArchive) ? Math.max(2, count) : count },
+    () => new Worker(new URL('./rides.worker.ts', import.meta.url), { type: 'module' }),
+  )
+  const stop = (): void => workers.forEach((worker) => worker.terminate())
   let cancel = (): void => undefined
+  const work = async (): Promise<readonly RideFile[]> => {
+    const pool = workers.map((worker) => wrap<RidesWorker>(worker))
+    const tell = teller(onProgress)
+    let done = 0
+    let of = files.length
+    const tasks: { readonly place: number; readonly run: Task }[] = []
+    const found = new Map<number, RideFile[]>()
+    const keep = (place: number, results: readonly RideFile[]): void => {
+      found.set(place, [...(found.get(place) ?? []), ...results])
+    }
+    const [lister] = pool
+    for (const [place, file] of files.entries()) {
+      if (!isArchive(file) || !lister) {
+        tasks.push({ place, run: async (worker) => [await worker.one(file, setup)] })
+        continue
+      }
+      const listed = await lister.list(file)
+      if ('fault' in listed) {
+        keep(place, [{ file: file.name, form: 'fault', fault: listed.fault }])
+        done++
+        continue
+      }
+      of += listed.files.length - 1
+      for (let from = 0; from < listed.files.length; from += PART) {
+        const part: readonly PackedFile[] = listed.files.slice(from, from + PART)
+        tasks.push({ place, run: (worker) => worker.packed(file, part, setup) })
+      }
+    }
+    let next = 0
+    await Promise.all(
+      pool.map(async (worker) => {
+        for (let task = tasks[next++]; task; task = tasks[next++]) {
+          const results = await task.run(worker)
+          keep(task.place, results)
+          done += results.length
+          tell({ done, of })
+        }
+      }),
+    )
+    return files.flatMap((_, place) => found.get(place) ?? [])
+  }
   const result = new Promise<readonly RideFile[] | 'cancelled'>((resolve, reject) => {
     cancel = () => {
-      worker.terminate()
+      stop()
       resolve('cancelled')
     }
-    wrap<RidesWorker>(worker)
-      .read([...files], proxy(onProgress))
-      .then(resolve, reject)
-      .finally(() => worker.terminate())
+    work().then(resolve, reject).finally(stop)
   })
   return { result, cancel: () => cancel() }
 }

@@ -1,34 +1,96 @@
 import { expose } from 'comlink'
-import { readGpx, ridePrint, RideFileError, type RecordedRide } from '../formats/gpx.ts'
+import { rideGears, type RideGears, type RideSetup } from '../core/exposure/ride-gears.ts'
+import { readRideFile } from '../formats/rides/read-ride-file.ts'
+import { ridePrint, type RecordedRide } from '../formats/rides/recorded-ride.ts'
+import { RideFileError } from '../formats/rides/ride-file-error.ts'
+import type { RideTable } from '../formats/rides/ride-table.ts'
+import { listZip, MOST_BYTES, unpackZip, type PackedFile } from '../formats/rides/zip.ts'
+
+/** A recorded ride without its samples: what the log keeps of it. */
+export type ReadRide = Omit<RecordedRide, 'samples'> & { readonly told?: RideGears }
 
 /** A ride file as read, or in plain words why it could not be. */
 export type RideFile =
-  | { readonly file: string; readonly ok: true; readonly ride: RecordedRide; readonly print: string }
-  | { readonly file: string; readonly ok: false; readonly fault: string }
+  | { readonly file: string; readonly form: 'ride'; readonly ride: ReadRide; readonly print: string }
+  | { readonly file: string; readonly form: 'table'; readonly table: RideTable }
+  | { readonly file: string; readonly form: 'fault'; readonly fault: string }
 
-async function readFile(file: File): Promise<RideFile> {
+const faultOf = (error: unknown): string =>
+  error instanceof RideFileError
+    ? error.message
+    : 'The file could not be opened. Choose it again, or another copy.'
+
+const OTHER_SPORT = /run|walk|hik|swim|ski|row/i
+
+async function read(file: string, bytes: () => Promise<Uint8Array>, setup: RideSetup): Promise<RideFile> {
   try {
-    if (!/\.gpx$/i.test(file.name))
-      throw new RideFileError('Only GPX files can be read so far. Export the ride as GPX, or add it by hand.')
-    const ride = readGpx(await file.text())
-    return { file: file.name, ok: true, ride, print: ridePrint(ride) }
+    const held = await readRideFile(file, await bytes())
+    if (held.form === 'table') return { file, ...held }
+    const { samples, ...ride } = held.ride
+    if (ride.sport !== undefined && OTHER_SPORT.test(ride.sport))
+      throw new RideFileError(
+        `The device recorded this as ${ride.sport}, so it did not go over the chain. If it was a ride, add it by hand.`,
+      )
+    const told = rideGears(samples, setup)
+    return { file, form: 'ride', ride: { ...ride, ...(told && { told }) }, print: ridePrint(ride) }
   } catch (error) {
-    const fault =
-      error instanceof RideFileError
-        ? error.message
-        : 'The file could not be opened. Choose it again, or another copy.'
-    return { file: file.name, ok: false, fault }
+    return { file, form: 'fault', fault: faultOf(error) }
   }
 }
 
+/** The archive last opened: its parts are read in several calls. */
+let archive: { readonly file: File; readonly bytes: Uint8Array } | undefined
+async function bytesOf(file: File): Promise<Uint8Array> {
+  if (file.size > 10 * MOST_BYTES) throw new RideFileError('The archive is over 1 GB. Drop it in parts.')
+  if (archive?.file !== file) archive = { file, bytes: new Uint8Array(await file.arrayBuffer()) }
+  return archive.bytes
+}
+
 const rides = {
-  /** Reads files one after another, telling how many are done after each. */
-  read: async (files: readonly File[], onProgress: (done: number) => void): Promise<RideFile[]> => {
-    const results: RideFile[] = []
-    for (const file of files) {
-      results.push(await readFile(file))
-      onProgress(results.length)
+  /** Reads one file. */
+  one: (file: File, setup: RideSetup): Promise<RideFile> =>
+    read(
+      file.name,
+      async () => {
+        // A file too large for any ride is not even opened.
+        if (file.size > MOST_BYTES)
+          throw new RideFileError(
+            `It has ${Math.round(file.size / 1e6)} MB: larger than any ride. Export the ride by itself.`,
+          )
+        return new Uint8Array(await file.arrayBuffer())
+      },
+      setup,
+    ),
+  /** What an archive holds, or why it cannot be opened. */
+  list: async (
+    file: File,
+  ): Promise<{ readonly files: readonly PackedFile[] } | { readonly fault: string }> => {
+    try {
+      return { files: listZip(await bytesOf(file)) }
+    } catch (error) {
+      return { fault: faultOf(error) }
     }
+  },
+  /** Reads some files of an archive. */
+  packed: async (file: File, part: readonly PackedFile[], setup: RideSetup): Promise<RideFile[]> => {
+    const sound = part.filter(({ fault }) => fault === undefined)
+    const results: RideFile[] = part.flatMap(({ name, fault }) =>
+      fault === undefined ? [] : [{ file: name, form: 'fault' as const, fault }],
+    )
+    const names = new Map(sound.map(({ path, name }) => [path, name]))
+    for (const { path, bytes } of unpackZip(await bytesOf(file), [...names.keys()]))
+      results.push(
+        await read(
+          names.get(path) ?? path,
+          () =>
+            bytes
+              ? Promise.resolve(bytes)
+              : Promise.reject(
+                  new RideFileError('It is damaged within the archive. Download the archive again.'),
+                ),
+          setup,
+        ),
+      )
     return results
   },
 }

@@ -1,5 +1,5 @@
-import type { IsoTime, PartId, RideEntry } from '../log/entries.ts'
-import type { Garage } from '../log/garage.ts'
+import type { IsoTime, PartId } from '../log/entries.ts'
+import type { Fitting, Garage, Ride } from '../log/garage.ts'
 import { afterRide, afterWash, type LubeState } from '../lube/state.ts'
 import { CONDITION_MULTIPLIER } from './conditions.ts'
 import { firstAtOrAfter, ridesDuring } from './distance.ts'
@@ -8,19 +8,25 @@ import { agedLubeMultiplier, REFERENCE_KJ_PER_KM } from './wear-km.ts'
 /** One ride as the chain felt it. */
 export interface ChainRide {
   readonly at: IsoTime
-  readonly ride: RideEntry
+  readonly ride: Ride
   readonly wearKm: number
 }
 
-/** All that a chain has been through, in order of time. */
-export interface ChainStory {
-  readonly rides: readonly ChainRide[]
+/** Distance gathered up to a moment. */
+export interface Gathered {
   readonly km: number
   readonly wearKm: number
+  /** The part of the wear-distance that rests on rides whose condition nobody has said. */
+  readonly unsureWearKm: number
+}
+
+/** All that a chain has been through, in order of time. */
+export interface ChainStory extends Gathered {
+  readonly rides: readonly ChainRide[]
   /** What is on it now. */
   readonly lube: LubeState
   /** Distance and wear-distance gathered before a moment. */
-  readonly at: (time: IsoTime) => { readonly km: number; readonly wearKm: number }
+  readonly at: (time: IsoTime) => Gathered
 }
 
 /**
@@ -35,6 +41,7 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
   const rides: ChainRide[] = []
   const sumKm = [0]
   const sumWear = [0]
+  const sumUnsure = [0]
   let lube: LubeState = { used: 0 }
   let nextWash = 0
   for (const ride of ridden) {
@@ -51,6 +58,7 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
     rides.push({ at: ride.at, ride, wearKm: wear })
     sumKm.push((sumKm.at(-1) ?? 0) + ride.km)
     sumWear.push((sumWear.at(-1) ?? 0) + wear)
+    sumUnsure.push((sumUnsure.at(-1) ?? 0) + (ride.unsure ? wear : 0))
     lube = afterRide(lube, ride)
   }
   for (const wash of washes.slice(nextWash)) lube = afterWash(lube, wash)
@@ -58,10 +66,37 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
     rides,
     km: sumKm.at(-1) ?? 0,
     wearKm: sumWear.at(-1) ?? 0,
+    unsureWearKm: sumUnsure.at(-1) ?? 0,
     lube,
     at: (time) => {
       const i = firstAtOrAfter(rides, time)
-      return { km: sumKm[i] ?? 0, wearKm: sumWear[i] ?? 0 }
+      return { km: sumKm[i] ?? 0, wearKm: sumWear[i] ?? 0, unsureWearKm: sumUnsure[i] ?? 0 }
     },
   }
+}
+
+const DRAWN_POINTS = 24
+
+/** A moment of a chain's life and what it had gathered by then. */
+export interface StoryMark extends Gathered {
+  readonly at: IsoTime
+}
+
+/**
+ * Moments at which a chain's way is drawn: where each of its fittings begins and ends, and some two dozen of its
+ * rides between, evenly. In order of time, the last one being its end or now.
+ */
+export function drawnMarks(story: ChainStory, fittings: readonly Fitting[]): readonly StoryMark[] {
+  const { rides } = story
+  const step = Math.max(1, rides.length / DRAWN_POINTS)
+  const between = Array.from(
+    { length: Math.min(rides.length, DRAWN_POINTS) },
+    (_, i) => rides[Math.floor(i * step)]?.at,
+  )
+  const ends = fittings.flatMap(({ from, to }) => [from, to])
+  const times = [...new Set([...between, ...ends])].filter((at) => at !== undefined).sort()
+  const marks = times.map((at) => ({ at, ...story.at(at) }))
+  const { km, wearKm, unsureWearKm } = story
+  const open = fittings.at(-1)?.to === undefined
+  return open ? [...marks, { at: rides.at(-1)?.at ?? times.at(-1) ?? '', km, wearKm, unsureWearKm }] : marks
 }

@@ -30,3 +30,25 @@ export function isWet(condition: Condition): boolean {
     condition === 'mud'
   )
 }
+
+/** Parts of the year, by their months, so that both halves of the earth can use them. */
+export const QUARTERS = ['dec-feb', 'mar-may', 'jun-aug', 'sep-nov'] as const
+export type Quarter = (typeof QUARTERS)[number]
+
+/** The part of the year that a moment falls in, by its UTC month. */
+export const quarterOf = (at: string): Quarter =>
+  QUARTERS[Math.floor((Number(at.slice(5, 7)) % 12) / 3)] ?? 'dec-feb'
+
+/** What a bike's rides are taken to be at a time of year when nobody has said. */
+export function usualAt(
+  bike: { readonly usual: Condition; readonly usualIn?: Readonly<Partial<Record<Quarter, Condition>>> },
+  at: string,
+): Condition {
+  return bike.usualIn?.[quarterOf(at)] ?? bike.usual
+}
+
+/**
+ * Spread, as a standard deviation of the logarithm, of the multiplier of rides whose condition nobody has said: a
+ * dry road may have been wet or salted. Ours, a guess.
+ */
+export const UNSURE_LOG_SD = 0.5

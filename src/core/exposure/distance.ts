@@ -1,5 +1,5 @@
 import type { BikeId, IsoTime, PartId } from '../log/entries.ts'
-import type { Fitting } from '../log/garage.ts'
+import type { Fitting, Garage, PartState } from '../log/garage.ts'
 
 interface Ridden {
   readonly at: IsoTime
@@ -49,3 +49,10 @@ export function partDistances(
   }
   return km
 }
+
+/** Distance of one part in the log, km, over every bike it was on; what it did before it came is not in it. */
+export const kmOf = (garage: Garage, part: PartState): number =>
+  part.fittings.reduce(
+    (sum, { bike, from, to }) => sum + totalKm(ridesDuring(garage.bikes.get(bike)?.rides ?? [], from, to)),
+    0,
+  )

@@ -194,7 +194,7 @@ describe('the story of a chain', () => {
   test('gathers distance and wear-distance, and tells both for any moment', () => {
     const told = story(ride(1, 2, 40), ride(1, 4, 30, { condition: 'winter-salt' }))
     expect([told.km, told.wearKm]).toEqual([70, 130])
-    expect(told.at(noon(1, 3))).toEqual({ km: 40, wearKm: 40 })
+    expect(told.at(noon(1, 3))).toEqual({ km: 40, wearKm: 40, unsureWearKm: 0 })
   })
 
   test('a waxed chain wears less until its wax is used up', () => {
@@ -240,7 +240,7 @@ describe('riding to come', () => {
   test('is the mean of the last twelve weeks, with the wear that came with it', () => {
     const plan = ridingPlan([...weekly(30, 50)], now, 1)
     expect(plan.weeklyKm).toBeCloseTo(50, 9)
-    expect(plan.wearPerKm).toBeCloseTo(2, 9)
+    expect(plan.perKm.wearKm).toBeCloseTo(2, 9)
   })
 
   test('even riding is still not certain riding', () => {
@@ -251,7 +251,11 @@ describe('riding to come', () => {
   })
 
   test('is nothing, and said so, where nothing was ridden', () => {
-    expect(ridingPlan([], now, 1.6)).toEqual({ weeklyKm: 0, weeklySpread: 1, wearPerKm: 1.6 })
+    expect(ridingPlan([], now, 1.6)).toEqual({
+      weeklyKm: 0,
+      weeklySpread: 1,
+      perKm: { wearKm: 1.6, unsureWearKm: 0 },
+    })
     const old = weekly(3, 50).map((one) => ({ ...one, at: one.at.replace('2026', '2020') }))
     expect(ridingPlan(old, now, 1.6).weeklyKm).toBe(0)
   })

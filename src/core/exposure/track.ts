@@ -10,14 +10,19 @@ export const MOVING_SPEED_MS = 0.5
 export const MAX_GAP_S = 30
 
 export interface TrackPoint {
-  /** degrees, -90 to 90 */
+  /** degrees, -90 to 90; NaN where there was no fix */
   readonly lat: number
   /** degrees, -180 to 180 */
   readonly lon: number
   /** s since 1970; NaN where the file gave none */
   readonly timeS: number
   /** the device's own running distance, m */
-  readonly distanceM?: number
+  readonly distanceM?: number | undefined
+  /** m above the sea */
+  readonly heightM?: number | undefined
+  readonly speedMs?: number | undefined
+  readonly cadenceRpm?: number | undefined
+  readonly powerW?: number | undefined
 }
 
 /**
@@ -47,52 +52,108 @@ export interface TrackSummary {
 }
 
 /** The device's running distance, km, summed over the stretches in which it grows. */
-function deviceDistanceKm(points: readonly TrackPoint[]): number | undefined {
-  const held = points.map((point) => point.distanceM).filter((m): m is number => m !== undefined)
-  if (held.length < 2) return undefined
+function deviceDistanceKm(segments: readonly (readonly TrackPoint[])[]): number | undefined {
+  let held = 0
   let total = 0
-  for (let i = 1; i < held.length; i++) total += Math.max(0, (held[i] ?? 0) - (held[i - 1] ?? 0))
-  return total / 1000
+  let before = NaN
+  for (const segment of segments)
+    for (const { distanceM } of segment) {
+      if (distanceM === undefined) continue
+      held++
+      if (distanceM > before) total += distanceM - before
+      before = distanceM
+    }
+  return held < 2 ? undefined : total / 1000
+}
+
+/** So many points in a row that fit one another but not the last good one: the last good one was the wild one. */
+const NEW_GROUND = 5
+
+interface Walk {
+  metres: number
+  movingSeconds: number
+  dropped: number
+}
+
+/** Distance and moving time along one segment's points with a fix and a time. */
+function walk(points: readonly TrackPoint[], sum: Walk): void {
+  let anchor = points[0]
+  /** Points since the anchor that do not fit it but fit one another. */
+  let away: TrackPoint[] = []
+  const step = (a: TrackPoint, b: TrackPoint): void => {
+    const seconds = b.timeS - a.timeS
+    const metres = greatCircleM(a, b)
+    sum.metres += metres
+    if (seconds > 0 && seconds <= MAX_GAP_S && metres / seconds >= MOVING_SPEED_MS)
+      sum.movingSeconds += seconds
+  }
+  const fits = (a: TrackPoint, b: TrackPoint): boolean =>
+    b.timeS >= a.timeS && greatCircleM(a, b) <= MAX_SPEED_MS * (b.timeS - a.timeS)
+  for (const point of points.slice(1)) {
+    if (!anchor) return
+    if (fits(anchor, point)) {
+      step(anchor, point)
+      anchor = point
+      away = []
+      continue
+    }
+    if (greatCircleM(anchor, point) > 0) sum.dropped++
+    const last = away.at(-1)
+    away = last && fits(last, point) ? [...away, point] : [point]
+    if (away.length < NEW_GROUND) continue
+    // The ride goes on over there: the jump is nobody's distance, the steps since are.
+    for (let i = 1; i < away.length; i++) step(away[i - 1] ?? point, away[i] ?? point)
+    sum.dropped -= away.length - 1
+    anchor = point
+    away = []
+  }
+}
+
+/** Moving time by the device's own distance, for a ride without positions. */
+function movingByDevice(points: readonly TrackPoint[]): number {
+  let moving = 0
+  points.forEach((point, i) => {
+    const before = points[i - 1]
+    if (!before) return
+    const seconds = point.timeS - before.timeS
+    const metres = (point.distanceM ?? 0) - (before.distanceM ?? 0)
+    if (seconds > 0 && seconds <= MAX_GAP_S && metres / seconds >= MOVING_SPEED_MS) moving += seconds
+  })
+  return moving
 }
 
 /**
  * Distance and moving time of a recorded track (methods 12): great circles between successive points of a
  * segment, none across segments; points over 35 m/s dropped; steps of 0.5 m/s or more and of at most 30 s moving.
+ * Where five points in a row fit one another but not the last good one, as after a first fix on another continent,
+ * the ride is taken up again from them. A ride without positions counts by the device's own distance.
  * @param segments in the order of the file; points without a time are passed over
  * @returns undefined where no point carries a time
  */
 export function summariseTrack(segments: readonly (readonly TrackPoint[])[]): TrackSummary | undefined {
-  let metres = 0
-  let movingSeconds = 0
-  let dropped = 0
+  const sum: Walk = { metres: 0, movingSeconds: 0, dropped: 0 }
   let first = Infinity
   let last = -Infinity
+  let placed = false
   for (const segment of segments) {
-    let before: TrackPoint | undefined
-    for (const point of segment) {
-      if (Number.isNaN(point.timeS)) continue
-      if (before) {
-        const seconds = point.timeS - before.timeS
-        const step = greatCircleM(before, point)
-        if (seconds < 0 || step > MAX_SPEED_MS * seconds) {
-          if (step > 0) dropped++
-          continue
-        }
-        metres += step
-        if (seconds > 0 && seconds <= MAX_GAP_S && step / seconds >= MOVING_SPEED_MS) movingSeconds += seconds
-      }
-      before = point
-      first = Math.min(first, point.timeS)
-      last = Math.max(last, point.timeS)
+    const timed = segment.filter((point) => !Number.isNaN(point.timeS))
+    for (const { timeS } of timed) {
+      if (timeS < first) first = timeS
+      if (timeS > last) last = timeS
     }
+    const fixed = timed.filter((point) => !Number.isNaN(point.lat) && !Number.isNaN(point.lon))
+    if (fixed.length > 0) placed = true
+    walk(fixed, sum)
   }
   if (first === Infinity) return undefined
-  const deviceKm = deviceDistanceKm(segments.flat())
+  const deviceKm = deviceDistanceKm(segments)
   return {
-    km: metres / 1000,
-    movingSeconds,
-    points: segments.reduce((sum, segment) => sum + segment.length, 0),
-    dropped,
+    km: placed ? sum.metres / 1000 : (deviceKm ?? 0),
+    movingSeconds: placed
+      ? sum.movingSeconds
+      : segments.reduce((total, segment) => total + movingByDevice(segment), 0),
+    points: segments.reduce((total, segment) => total + segment.length, 0),
+    dropped: sum.dropped,
     startedAt: new Date(first * 1000).toISOString(),
     endedAt: new Date(last * 1000).toISOString(),
     ...(deviceKm !== undefined && { deviceKm }),

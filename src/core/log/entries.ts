@@ -1,4 +1,4 @@
-import type { Condition } from '../exposure/conditions.ts'
+import type { Condition, Quarter } from '../exposure/conditions.ts'
 import type { Lube } from '../lube/lubes.ts'
 import type { Instrument, Reading } from '../measure/reading.ts'
 
@@ -43,20 +43,47 @@ export interface BikeEntry extends EntryBase {
   /** What its rides are taken to be where nothing else is said. */
   readonly usual: Condition
   readonly kept: Storage
+  /** What its rides are taken to be in a part of the year, where that differs from `usual`. */
+  readonly usualIn?: Readonly<Partial<Record<Quarter, Condition>>>
+  /** Wheel circumference, mm; absent: a guess. */
+  readonly circumferenceMm?: number
+  /** Rider, bike and load, kg; absent: a guess. */
+  readonly massKg?: number
+  /** Share of the work that the motor does, 0 to 1; absent: a guess. */
+  readonly motorShare?: number
+  /** Share of the energy on each cog where no cadence tells, by tooth count; absent: a guess. */
+  readonly cogMix?: Readonly<Record<string, number>>
 }
 
+export type ChainSurface = 'plain' | 'plated' | 'hard-coated'
 export interface ChainSpec {
   readonly type: 'chain'
   readonly links: number
   readonly speeds: number
   /** Bought used, or on the bike since before anyone wrote anything down. */
   readonly past: 'new' | 'unknown'
+  readonly surface?: ChainSurface
+  /** It runs one way round only: printed side out, arrow forward. */
+  readonly directional?: boolean
+  /** How its ends join. */
+  readonly join?: 'joining-link' | 'pin'
+}
+/** The link that opens without a tool. Made for few closings: they are counted. */
+export interface JoiningLinkSpec {
+  readonly type: 'joining-link'
+  readonly speeds: number
+  /** How often its maker lets it be closed; 1 for a link of single use. */
+  readonly limit: number
+  /** Closings before the log begins. */
+  readonly closedBefore: number
 }
 export interface CassetteSpec {
   readonly type: 'cassette'
   /** Tooth counts, smallest cog first. */
   readonly teeth: readonly number[]
   readonly material: SprocketMaterial
+  /** Tooth counts of the cogs that can be bought singly. */
+  readonly loose?: readonly number[]
 }
 export interface RingSpec {
   readonly type: 'ring'
@@ -68,7 +95,7 @@ export interface PulleySpec {
   readonly position: 'guide' | 'tension'
   readonly teeth: number
 }
-export type PartSpec = ChainSpec | CassetteSpec | RingSpec | PulleySpec
+export type PartSpec = ChainSpec | JoiningLinkSpec | CassetteSpec | RingSpec | PulleySpec
 
 export interface PartEntry extends EntryBase {
   readonly kind: 'part'
@@ -77,6 +104,8 @@ export interface PartEntry extends EntryBase {
   readonly spec: PartSpec
   /** Anything worth knowing: "none to be had before spring". */
   readonly note?: string
+  /** Bought or come used: the distance it had done before, km, where anybody knows it. */
+  readonly used?: { readonly km?: number }
 }
 export interface FitEntry extends EntryBase {
   readonly kind: 'fit'
@@ -86,21 +115,55 @@ export interface FitEntry extends EntryBase {
 export interface RemoveEntry extends EntryBase {
   readonly kind: 'remove'
   readonly part: PartId
-  readonly to: 'shelf' | 'retired'
+  readonly to: 'shelf' | 'retired' | 'lent'
+  /** To whom it was lent. */
+  readonly who?: string
 }
 export interface RideEntry extends EntryBase {
   readonly kind: 'ride'
   readonly bike: BikeId
   /** The distance used: the device's own where it gave one, else the track's. Never negative. */
   readonly km: number
-  readonly condition: Condition
+  /** Absent: nobody has said yet. It is then taken to be the bike's usual, and the forecast is the wider for it. */
+  readonly condition?: Condition
   /** Distance computed from the track, kept beside the device's. */
   readonly trackKm?: number
   readonly movingSeconds?: number
   /** Energy through the chain, kJ per km, where it is known. */
   readonly energyKjPerKm?: number
+  /** From start to end, s, stops included; absent where only the day is known. */
+  readonly elapsedSeconds?: number
+  /** What was recorded beside the distance: the richer of two recordings of one ride is kept. */
+  readonly carries?: readonly ('cadence' | 'power')[]
+  /** Energy through each gear, kJ, by ring and cog as "40x15", where cadence told the gear. */
+  readonly gears?: Readonly<Record<string, number>>
+  /** Where it began, rounded to about a kilometre: enough for the weather, not for the door. */
+  readonly place?: { readonly lat: number; readonly lon: number }
+  /** Recognises rides along the same way. */
+  readonly route?: string
   /** The file it came from and what recognises the same ride when it is offered again. */
-  readonly source?: { readonly file: string; readonly print: string }
+  readonly source?: RideSource
+  /** Other recordings of the same ride, which gave way to this one. */
+  readonly also?: readonly RideSource[]
+}
+export interface RideSource {
+  readonly file: string
+  readonly print: string
+}
+/** What rides were ridden in, said after they came in. The last word on a ride counts. */
+export interface ConditionEntry extends EntryBase {
+  readonly kind: 'condition'
+  readonly targets: readonly EntryId[]
+  readonly condition: Condition
+  readonly from: 'told' | 'weather' | 'usual'
+}
+/** What the bike's computer shows. Distance that no ride accounts for is the difference of two readings. */
+export interface OdometerEntry extends EntryBase {
+  readonly kind: 'odometer'
+  readonly bike: BikeId
+  readonly km: number
+  /** The count began anew here: another computer, or a reset one. */
+  readonly anew?: boolean
 }
 export interface ReadingEntry extends EntryBase {
   readonly kind: 'reading'
@@ -172,6 +235,8 @@ export type Entry =
   | FitEntry
   | RemoveEntry
   | RideEntry
+  | ConditionEntry
+  | OdometerEntry
   | ReadingEntry
   | ReadingUseEntry
   | ToolEntry

@@ -1,9 +1,12 @@
+import type { Condition } from '../exposure/conditions.ts'
 import type {
   BikeEntry,
   BikeId,
+  EntryId,
   IsoTime,
   LimitEntry,
   LookEntry,
+  OdometerEntry,
   PartEntry,
   PartId,
   ReadingEntry,
@@ -20,6 +23,8 @@ export interface Fitting {
   readonly bike: BikeId
   readonly from: IsoTime
   readonly to?: IsoTime
+  /** The entry that began it. */
+  readonly entry?: EntryId
 }
 
 export interface PartState {
@@ -27,6 +32,8 @@ export interface PartState {
   /** In order of time; the last one may be open. */
   readonly fittings: readonly Fitting[]
   readonly retired: boolean
+  /** With somebody else, until it is fitted or hung up again; the name may be empty. */
+  readonly lentTo?: string
 }
 
 export interface ReadingState {
@@ -41,10 +48,20 @@ export interface ToolState {
   readonly zeroings: readonly ZeroingEntry[]
 }
 
+/** A ride as it is counted: its condition said since, or assumed. */
+export type Ride = RideEntry & {
+  readonly condition: Condition
+  /** Nobody has said what it was ridden in: the condition is the bike's usual. */
+  readonly unsure?: true
+  /** Distance the odometer tells of and no ride accounts for, spread over the days between. */
+  readonly spread?: true
+}
 export interface BikeState {
   readonly entry: BikeEntry
   /** In order of time. */
-  readonly rides: readonly RideEntry[]
+  readonly rides: readonly Ride[]
+  /** In order of time. */
+  readonly odometer: readonly OdometerEntry[]
   readonly limit?: LimitEntry
 }
 

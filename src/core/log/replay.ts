@@ -1,11 +1,13 @@
 import type {
   BikeEntry,
   BikeId,
+  ConditionEntry,
   Entry,
   EntryId,
   FitEntry,
   LimitEntry,
   LookEntry,
+  OdometerEntry,
   PartEntry,
   PartId,
   PartSpec,
@@ -17,8 +19,12 @@ import type {
   WashEntry,
   ZeroingEntry,
 } from './entries.ts'
-import type { BikeState, Fitting, Garage, PartState, ReadingState } from './garage.ts'
-import { liveEntries } from './supersede.ts'
+import { usualAt } from '../exposure/conditions.ts'
+import { withSpreadRides } from '../exposure/odometer.ts'
+import type { BikeState, Fitting, Garage, PartState, ReadingState, Ride } from './garage.ts'
+import { lineage, liveEntries } from './supersede.ts'
+
+const byWriting = (a: Entry, b: Entry): number => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)
 
 /** In order of time; entries of the same moment in the order in which they were written. */
 const byTime = (a: Entry, b: Entry): number =>
@@ -29,6 +35,8 @@ interface Sorted {
   parts: PartEntry[]
   moves: (FitEntry | RemoveEntry)[]
   rides: RideEntry[]
+  conditions: ConditionEntry[]
+  odometer: OdometerEntry[]
   readings: ReadingEntry[]
   uses: ReadingUseEntry[]
   looks: LookEntry[]
@@ -44,6 +52,8 @@ function sortOut(entries: readonly Entry[]): Sorted {
     parts: [],
     moves: [],
     rides: [],
+    conditions: [],
+    odometer: [],
     readings: [],
     uses: [],
     looks: [],
@@ -66,6 +76,12 @@ function sortOut(entries: readonly Entry[]): Sorted {
         break
       case 'ride':
         out.rides.push(entry)
+        break
+      case 'condition':
+        out.conditions.push(entry)
+        break
+      case 'odometer':
+        out.odometer.push(entry)
         break
       case 'reading':
         out.readings.push(entry)
@@ -113,6 +129,7 @@ function slotOf(spec: PartSpec): string | undefined {
   switch (spec.type) {
     case 'chain':
     case 'cassette':
+    case 'joining-link':
       return spec.type
     case 'pulley':
       return `${spec.position} pulley`
@@ -122,13 +139,15 @@ function slotOf(spec: PartSpec): string | undefined {
 }
 
 interface Mounting {
-  fittings: Map<PartId, { part: PartId; bike: BikeId; from: string; to?: string }[]>
+  fittings: Map<PartId, { part: PartId; bike: BikeId; from: string; to?: string; entry: EntryId }[]>
   retired: Set<PartId>
+  lent: Map<PartId, string>
 }
 
 function mount(moves: readonly (FitEntry | RemoveEntry)[], parts: ReadonlyMap<PartId, PartEntry>): Mounting {
   const fittings: Mounting['fittings'] = new Map()
   const retired = new Set<PartId>()
+  const lent = new Map<PartId, string>()
   const slots = new Map<string, PartId>()
   const close = (part: PartId, at: string): void => {
     const open = fittings.get(part)?.at(-1)
@@ -136,11 +155,13 @@ function mount(moves: readonly (FitEntry | RemoveEntry)[], parts: ReadonlyMap<Pa
   }
   for (const move of moves) {
     close(move.part, move.at)
+    retired.delete(move.part)
+    lent.delete(move.part)
     if (move.kind === 'remove') {
       if (move.to === 'retired') retired.add(move.part)
+      if (move.to === 'lent') lent.set(move.part, move.who ?? '')
       continue
     }
-    retired.delete(move.part)
     const spec = parts.get(move.part)?.spec
     const slot = spec && slotOf(spec)
     if (slot !== undefined) {
@@ -151,10 +172,51 @@ function mount(moves: readonly (FitEntry | RemoveEntry)[], parts: ReadonlyMap<Pa
       slots.set(key, move.part)
     }
     const held = fittings.get(move.part) ?? []
-    held.push({ part: move.part, bike: move.bike, from: move.at })
+    held.push({ part: move.part, bike: move.bike, from: move.at, entry: move.id })
     fittings.set(move.part, held)
   }
-  return { fittings, retired }
+  return { fittings, retired, lent }
+}
+
+/** The last word on each ride's condition, by the order of writing: an older word does not outlive a correction. */
+function saidConditions(
+  conditions: readonly ConditionEntry[],
+  current: (id: EntryId) => EntryId,
+): ReadonlyMap<EntryId, ConditionEntry> {
+  const said = new Map<EntryId, ConditionEntry>()
+  for (const entry of [...conditions].sort(byWriting))
+    for (const target of entry.targets) {
+      const ride = current(target)
+      if (entry.id > ride) said.set(ride, entry)
+    }
+  return said
+}
+
+/** A ride with the condition that counts: said since, said with it, or assumed. */
+export function countedRide(ride: RideEntry, bike: BikeEntry, said?: ConditionEntry): Ride {
+  const condition = said?.condition ?? ride.condition
+  if (condition === undefined) return { ...ride, condition: usualAt(bike, ride.at), unsure: true }
+  return ride.condition === condition ? (ride as Ride) : { ...ride, condition }
+}
+
+function bikeStates(sorted: Sorted, current: (id: EntryId) => EntryId): Map<BikeId, BikeState> {
+  const rides = groupBy(sorted.rides, (ride) => ride.bike)
+  const odometers = groupBy(sorted.odometer, (reading) => reading.bike)
+  const limits = new Map(sorted.limits.map((limit) => [limit.bike, limit]))
+  const said = saidConditions(sorted.conditions, current)
+  const bikes = new Map<BikeId, BikeState>()
+  for (const entry of sorted.bikes) {
+    const limit = limits.get(entry.bike)
+    const odometer = odometers.get(entry.bike) ?? []
+    const counted = withSpreadRides(rides.get(entry.bike) ?? [], odometer)
+    bikes.set(entry.bike, {
+      entry,
+      rides: counted.map((ride) => countedRide(ride, entry, said.get(ride.id))),
+      odometer,
+      ...(limit && { limit }),
+    })
+  }
+  return bikes
 }
 
 /**
@@ -167,25 +229,25 @@ export function replay(entries: readonly Entry[]): Garage {
   const sorted = sortOut(live)
   for (const list of Object.values(sorted) as Entry[][]) list.sort(byTime)
 
-  const rides = groupBy(sorted.rides, (ride) => ride.bike)
-  const limits = new Map(sorted.limits.map((limit) => [limit.bike, limit]))
-  const bikes = new Map<BikeId, BikeState>()
-  for (const entry of sorted.bikes) {
-    const limit = limits.get(entry.bike)
-    bikes.set(entry.bike, { entry, rides: rides.get(entry.bike) ?? [], ...(limit && { limit }) })
-  }
-
+  const current = lineage(entries)
+  const bikes = bikeStates(sorted, current)
   const partEntries = new Map(sorted.parts.map((part) => [part.part, part]))
-  const { fittings, retired } = mount(sorted.moves, partEntries)
+  const { fittings, retired, lent } = mount(sorted.moves, partEntries)
   const parts = new Map<PartId, PartState>()
   for (const [id, entry] of partEntries) {
     const held: readonly Fitting[] = fittings.get(id) ?? []
-    parts.set(id, { entry, fittings: held, retired: retired.has(id) })
+    const lentTo = lent.get(id)
+    parts.set(id, {
+      entry,
+      fittings: held,
+      retired: retired.has(id),
+      ...(lentTo !== undefined && { lentTo }),
+    })
   }
 
   const use = new Map<EntryId, boolean>()
   // The order of writing decides here: both may be about the same moment.
-  for (const entry of sorted.uses.sort((a, b) => (a.id < b.id ? -1 : 1))) use.set(entry.target, entry.use)
+  for (const entry of sorted.uses.sort(byWriting)) use.set(current(entry.target), entry.use)
   const readingStates = sorted.readings.map((entry): ReadingState => ({
     entry,
     used: use.get(entry.id) ?? true,

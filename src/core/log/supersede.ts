@@ -33,3 +33,26 @@ export function lastAct(entries: readonly Entry[]): Entry[] {
   for (const { act } of live) if (act !== undefined && (newest === undefined || act > newest)) newest = act
   return newest === undefined ? [] : live.filter((entry) => entry.act === newest)
 }
+
+/**
+ * Which entry stands for an id today: the last correction of it, or itself. What was said of an entry (a reading
+ * left out, a ride's condition) goes on to be said of its correction. Of two corrections of one entry the newer
+ * takes its place.
+ */
+export function lineage(entries: readonly Entry[]): (id: EntryId) => EntryId {
+  const corrected = entries.filter((entry) => entry.supersedes !== undefined)
+  if (corrected.length === 0) return (id) => id
+  const earlier = new Map(corrected.map((entry) => [entry.id, entry.supersedes]))
+  const living = new Set(liveEntries(entries).map((entry) => entry.id))
+  const now = new Map<EntryId, EntryId>()
+  for (const { id } of corrected) {
+    if (!living.has(id)) continue
+    // An entry may only correct what was written before it, so the walk back ends.
+    for (let old = earlier.get(id), from = id; old !== undefined && old < from;) {
+      if ((now.get(old) ?? '') < id) now.set(old, id)
+      from = old
+      old = earlier.get(old)
+    }
+  }
+  return (id) => now.get(id) ?? id
+}

@@ -1,4 +1,4 @@
-import { chainStory, type ChainStory } from '../exposure/chain-story.ts'
+import { chainStory, drawnMarks, type ChainStory, type Gathered } from '../exposure/chain-story.ts'
 import { CONDITION_MULTIPLIER } from '../exposure/conditions.ts'
 import { ridesDuring, totalKm } from '../exposure/distance.ts'
 import { ridingPlan, type RidingPlan } from '../exposure/riding-plan.ts'
@@ -19,6 +19,7 @@ import { usualCandidates, type Candidate } from '../measure/next-reading.ts'
 import type { LearnedBias } from '../measure/tool-bias.ts'
 import { addDays, daysBetween } from '../units/days.ts'
 import type { WearQuestion } from '../wear/forecast.ts'
+import type { WearDistance } from '../wear/rate-grid.ts'
 import type { NextLookQuestion } from '../wear/next-look-value.ts'
 import { looksOf, placedReading, toolBiases } from './chain-evidence.ts'
 
@@ -84,6 +85,7 @@ export function sprocketsOf(garage: Garage, bike: BikeId): Sprocket[] {
       case 'pulley':
         return [one(`${spec.position} pulley`, spec.teeth)]
       case 'chain':
+      case 'joining-link':
         return []
     }
   })
@@ -118,13 +120,17 @@ function nextLookFor(
     past: question.past,
     earlier: question.observations.slice(0, question.observations.length - look.length),
     look,
-    nowWearKm: question.nowWearKm,
+    now: question.now,
     limit: question.limit,
     candidates: candidatesFor(garage, question.limit, biases),
   }
 }
 
-const DRAWN_POINTS = 24
+/** Wear-distance as a question holds it: plain numbers, and nothing where there is nothing. */
+export const wearDistance = ({ wearKm, unsureWearKm }: Gathered): WearDistance => ({
+  wearKm,
+  ...(unsureWearKm > 0 && { unsureWearKm }),
+})
 
 function questionFor(
   part: PartState,
@@ -139,14 +145,14 @@ function questionFor(
     past: spec.type === 'chain' ? spec.past : 'unknown',
     observations: readings.filter(isCounted).map((state) => {
       const { place: _place, ...taken } = placedReading(state, biases)
-      return { wearKm: story.at(state.entry.at).wearKm, ...taken }
+      return { ...wearDistance(story.at(state.entry.at)), ...taken }
     }),
     lookSize: looksOf(readings).at(-1)?.length ?? 0,
     links: spec.type === 'chain' ? spec.links : 0,
-    nowWearKm: story.wearKm,
+    now: wearDistance(story),
     limit: limit.percent,
     plan,
-    drawAtWearKm: Array.from({ length: DRAWN_POINTS + 1 }, (_, i) => (story.wearKm * i) / DRAWN_POINTS),
+    drawAt: drawnMarks(story, part.fittings).map(wearDistance),
   }
 }
 
@@ -206,6 +212,35 @@ function chainReport(
   }
 }
 
+/** A chain that is or was on a bike, with the question of how it wore. */
+export interface RoadChain {
+  readonly part: PartState
+  readonly story: ChainStory
+  readonly question: WearQuestion
+}
+
+/** Every chain that was ever on a bike, in the order of its first fitting there, the one now on it included. */
+export function chainsOfRoad(garage: Garage, report: BikeReport): readonly RoadChain[] {
+  const { bike } = report.bike.entry
+  const firstOn = (part: PartState): IsoTime =>
+    part.fittings.find((fitting) => fitting.bike === bike)?.from ?? '~'
+  return [...garage.parts.values()]
+    .filter((part) => part.entry.spec.type === 'chain' && part.fittings.some((one) => one.bike === bike))
+    .sort((a, b) => (firstOn(a) < firstOn(b) ? -1 : 1))
+    .map((part) => {
+      if (part === report.chain?.part) return report.chain
+      const id = part.entry.part
+      const story = chainStory(garage, id)
+      const readings = garage.readings.get(id) ?? []
+      const biases = toolBiases(garage, id)
+      return {
+        part,
+        story,
+        question: questionFor(part, story, readings, report.limit, report.plan, biases),
+      }
+    })
+}
+
 /**
  * Everything the log says of a bike now: distances, limit, sprockets with their last looks, its chain with
  * distance, readings and lubrication clock, and the question that the wear model is to answer.
@@ -225,6 +260,7 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
     rides.map((ride) => ({
       at: ride.at,
       km: ride.km,
+      unsure: ride.unsure === true,
       wearKm: wearOf.get(ride.id) ?? ride.km * CONDITION_MULTIPLIER[ride.condition],
     })),
     now,

@@ -8,7 +8,9 @@ import {
   rateBelief,
   wearKmToReach,
   type ChainPast,
+  wearKmUnder,
   type RateBelief,
+  type WearDistance,
   type WearObservation,
 } from './rate-grid.ts'
 import { quantile, weighted } from './weighted.ts'
@@ -21,11 +23,11 @@ export interface WearQuestion {
   readonly lookSize: number
   readonly links: number
   /** The chain's wear-distance now. */
-  readonly nowWearKm: number
+  readonly now: WearDistance
   readonly limit: number
   readonly plan: RidingPlan
   /** Wear-distances at which to draw the way here. */
-  readonly drawAtWearKm: readonly number[]
+  readonly drawAt: readonly WearDistance[]
 }
 
 export interface Interval {
@@ -100,9 +102,15 @@ function openConflict({ observations, lookSize, links }: WearQuestion): OpenConf
   return { high: voice(first.high), low: voice(first.low), settle: first.settle }
 }
 
-const bandAt = (belief: RateBelief, x: number, wearKm: number): BandPoint => ({
+const bandAt = (belief: RateBelief, x: number, distance: WearDistance): BandPoint => ({
   x,
-  ...intervalOf(elongationsAt(belief, wearKm), belief.weight),
+  ...intervalOf(elongationsAt(belief, distance), belief.weight),
+})
+
+/** Wear-distance after so many km more. */
+const further = (now: WearDistance, perKm: WearDistance, km: number): WearDistance => ({
+  wearKm: now.wearKm + km * perKm.wearKm,
+  unsureWearKm: (now.unsureWearKm ?? 0) + km * (perKm.unsureWearKm ?? 0),
 })
 
 /**
@@ -111,12 +119,15 @@ const bandAt = (belief: RateBelief, x: number, wearKm: number): BandPoint => ({
  * @throws RangeError where a reading cannot be
  */
 export function forecastWear(question: WearQuestion): WearAnswer {
-  const { plan, limit, nowWearKm } = question
-  const belief = rateBelief(question.past, question.observations)
-  const density = smoothDensity(elongationsAt(belief, nowWearKm), belief.weight)
-  const km = wearKmToReach(belief, limit).map((wearKm) =>
-    Math.min(FORECAST_CAP_KM, Math.max(0, wearKm - nowWearKm) / plan.wearPerKm),
-  )
+  const { plan, limit, now } = question
+  const unsure = [now, plan.perKm].some(({ unsureWearKm = 0 }) => unsureWearKm > 0)
+  const belief = rateBelief(question.past, question.observations, unsure)
+  const density = smoothDensity(elongationsAt(belief, now), belief.weight)
+  const km = wearKmToReach(belief, limit).map((wearKm, i) => {
+    const factor = belief.unsure[i] ?? 1
+    const left = Math.max(0, wearKm - wearKmUnder(now, factor))
+    return Math.min(FORECAST_CAP_KM, left / wearKmUnder(plan.perKm, factor))
+  })
   const toLimitKm = intervalOf(km, belief.weight)
   const toLimitDays = daysInterval(km, belief.weight, plan)
   const conflict = openConflict(question)
@@ -130,9 +141,9 @@ export function forecastWear(question: WearQuestion): WearAnswer {
     ratePer1000: intervalOf(belief.rate, belief.weight),
     fan: Array.from({ length: FAN_STEPS + 1 }, (_, i) => {
       const ahead = (reach * i) / FAN_STEPS
-      return bandAt(belief, ahead, nowWearKm + ahead * plan.wearPerKm)
+      return bandAt(belief, ahead, further(now, plan.perKm, ahead))
     }),
-    wayHere: question.drawAtWearKm.map((wearKm) => bandAt(belief, wearKm, wearKm)),
+    wayHere: question.drawAt.map((distance) => bandAt(belief, distance.wearKm, distance)),
     readings: question.observations.length,
     untoldPast: belief.untoldPast,
     ...(conflict && { conflict }),

@@ -1,7 +1,13 @@
 import { nextReadingValues, type Candidate, type NextReadingAnswer } from '../measure/next-reading.ts'
 import type { TakenReading } from '../measure/reading.ts'
 import { smoothDensity } from './density.ts'
-import { elongationsAt, rateBelief, type ChainPast, type WearObservation } from './rate-grid.ts'
+import {
+  elongationsAt,
+  rateBelief,
+  type ChainPast,
+  type WearDistance,
+  type WearObservation,
+} from './rate-grid.ts'
 
 /** What would one more reading be worth, given the chain's whole history? */
 export interface NextLookQuestion {
@@ -10,7 +16,7 @@ export interface NextLookQuestion {
   readonly earlier: readonly WearObservation[]
   /** Readings of this look. */
   readonly look: readonly TakenReading[]
-  readonly nowWearKm: number
+  readonly now: WearDistance
   readonly limit: number
   readonly candidates: readonly Candidate[]
 }
@@ -24,11 +30,11 @@ export function valueNextLook({
   past,
   earlier,
   look,
-  nowWearKm,
+  now,
   limit,
   candidates,
 }: NextLookQuestion): NextReadingAnswer {
-  const belief = rateBelief(past, earlier)
-  const before = smoothDensity(elongationsAt(belief, nowWearKm), belief.weight)
+  const belief = rateBelief(past, earlier, (now.unsureWearKm ?? 0) > 0)
+  const before = smoothDensity(elongationsAt(belief, now), belief.weight)
   return nextReadingValues({ before, readings: look, limit, candidates })
 }

@@ -1,11 +1,17 @@
+import { UNSURE_LOG_SD } from '../exposure/conditions.ts'
 import { likelihoodByTool, type LogLikelihood } from '../measure/instrument-likelihood.ts'
 import { logSumExp } from '../measure/likelihood.ts'
 import type { TakenReading } from '../measure/reading.ts'
 
-/** A reading and the wear-kilometres the chain had gathered when it was taken. */
-export interface WearObservation extends TakenReading {
+/** Wear-distance gathered up to a moment, km. */
+export interface WearDistance {
   readonly wearKm: number
+  /** The part of it that rests on rides whose condition nobody has said; absent: none. */
+  readonly unsureWearKm?: number
 }
+
+/** A reading and the wear-kilometres the chain had gathered when it was taken. */
+export interface WearObservation extends TakenReading, WearDistance {}
 
 /** Fitted new, or bought used with an unknown past. */
 export type ChainPast = 'new' | 'unknown'
@@ -21,6 +27,8 @@ export interface RateBelief {
   readonly rate: Float64Array
   readonly start: Float64Array
   readonly beta: Float64Array
+  /** What the rides of unsaid condition really were, over what they are taken to be; 1 where there are none. */
+  readonly unsure: Float64Array
   readonly weight: Float64Array
   /** Chance that the log does not tell the chain's whole past; 0 for one that never claimed to. */
   readonly untoldPast: number
@@ -34,20 +42,40 @@ interface Axes {
   readonly logBetas: readonly number[]
   readonly starts: readonly number[]
   readonly logPriorStart: (start: number) => number
+  readonly unsures: readonly UnsureNode[]
 }
 
+interface UnsureNode {
+  readonly factor: number
+  readonly log: number
+}
+
+/**
+ * Nodes over the multiplier of unsaid rides: three-point Gauss-Hermite quadrature of a normal logarithm (Abramowitz
+ * & Stegun 25.10), or the one certain node where every ride's condition is said.
+ */
+const unsureNodes = (any: boolean): readonly UnsureNode[] =>
+  any
+    ? [-1, 0, 1].map((side) => ({
+        factor: Math.exp(side * Math.sqrt(3) * UNSURE_LOG_SD),
+        log: Math.log(side === 0 ? 2 / 3 : 1 / 6),
+      }))
+    : [{ factor: 1, log: 0 }]
+
 /** The grid of a chain fitted new, of unknown past, or, coarser, of a past that the log is only suspected to leave out. */
-function axesFor(past: ChainPast | 'untold'): Axes {
+function axesFor(past: ChainPast | 'untold', unsures: readonly UnsureNode[]): Axes {
   const centre = Math.log(RATE_MEDIAN)
   const around = (count: number) => lattice(centre - 4 * RATE_LOG_SD, centre + 4 * RATE_LOG_SD, count)
   return past === 'new'
     ? {
+        unsures,
         logRates: around(241),
         logBetas: lattice(-2 * BETA_LOG_SD, 2 * BETA_LOG_SD, 5),
         starts: lattice(-3 * START_SD, 3 * START_SD, 7),
         logPriorStart: (start) => -0.5 * (start / START_SD) ** 2,
       }
     : {
+        unsures,
         logRates: around(past === 'untold' ? 21 : 61),
         logBetas: [0],
         starts: lattice(-0.05, 1.2, past === 'untold' ? 126 : 251),
@@ -69,6 +97,7 @@ interface GridPoint {
   readonly rate: number
   readonly start: number
   readonly beta: number
+  readonly unsure: number
   readonly log: number
 }
 
@@ -82,29 +111,36 @@ const logPriorTotal = ({ logRates, logBetas, starts, logPriorStart }: Axes): num
   logSumExp(logBetas.map(logPriorBeta)) +
   logSumExp(starts.map(logPriorStart))
 
+/** Wear-distance, km, once the rides of unsaid condition count so many times what they were taken to be. */
+export const wearKmUnder = ({ wearKm, unsureWearKm = 0 }: WearDistance, unsure: number): number =>
+  Math.max(0, wearKm + unsureWearKm * (unsure - 1))
+
 /** The points of one grid that matter, with their log-weights; `logShare` is the log of the whole grid's prior share. */
 function gridPoints(
   axes: Axes,
   likelihoods: readonly LogLikelihood[],
-  steps: readonly number[],
+  steps: readonly WearDistance[],
   logShare: number,
 ): GridPoint[] {
   const base = logShare - logPriorTotal(axes)
   const kept: GridPoint[] = []
   const at = new Float64Array(steps.length)
   let top = -Infinity
-  for (const logRate of axes.logRates) {
-    const rate = Math.exp(logRate)
+  for (const { factor: unsure, log: logUnsure } of axes.unsures) {
+    const distances = steps.map((step) => wearKmUnder(step, unsure))
     for (const logBeta of axes.logBetas) {
       const beta = Math.exp(logBeta)
-      const grown = steps.map((wearKm) => rate * (wearKm / 1000) ** beta)
-      const logPrior = base + logPriorRate(logRate) + logPriorBeta(logBeta)
-      for (const start of axes.starts) {
-        for (let i = 0; i < grown.length; i++) at[i] = start + (grown[i] ?? 0)
-        let log = logPrior + axes.logPriorStart(start)
-        for (const likelihood of likelihoods) log += likelihood(at)
-        if (log > top) top = log
-        if (log > top + NEGLIGIBLE_LOG) kept.push({ rate, start, beta, log })
+      const curved = distances.map((wearKm) => (wearKm / 1000) ** beta)
+      for (const logRate of axes.logRates) {
+        const rate = Math.exp(logRate)
+        const logPrior = base + logUnsure + logPriorRate(logRate) + logPriorBeta(logBeta)
+        for (const start of axes.starts) {
+          for (let i = 0; i < curved.length; i++) at[i] = start + rate * (curved[i] ?? 0)
+          let log = logPrior + axes.logPriorStart(start)
+          for (const likelihood of likelihoods) log += likelihood(at)
+          if (log > top) top = log
+          if (log > top + NEGLIGIBLE_LOG) kept.push({ rate, start, beta, unsure, log })
+        }
       }
     }
   }
@@ -117,14 +153,23 @@ function gridPoints(
  * flat on -0.05..1.2 for one of unknown past, for which curvature is left out: it cannot be told from the start.
  * Readings enter with the likelihoods of methods 2, each instrument's bias shared by all its readings. A measured
  * chain that was fitted new is held with a small chance to have a past the log does not tell.
+ * Rides of unsaid condition share one multiplier, `LogN(0, 0.5)` about what they are taken to be.
+ * @param anyUnsure whether such rides matter, to the readings or to what will be asked of the belief
  * @throws RangeError where a reading cannot be
  */
-export function rateBelief(past: ChainPast, observations: readonly WearObservation[]): RateBelief {
-  const steps = [...new Set(observations.map((observation) => observation.wearKm))]
-  const likelihoods = [...likelihoodByTool(observations, ({ wearKm }) => steps.indexOf(wearKm)).values()]
+export function rateBelief(
+  past: ChainPast,
+  observations: readonly WearObservation[],
+  anyUnsure = observations.some(({ unsureWearKm = 0 }) => unsureWearKm > 0),
+): RateBelief {
+  const nodes = unsureNodes(anyUnsure)
+  const keyOf = ({ wearKm, unsureWearKm = 0 }: WearDistance) => `${wearKm} ${unsureWearKm}`
+  const steps = [...new Map(observations.map((one) => [keyOf(one), one])).values()]
+  const places = new Map(steps.map((step, i) => [keyOf(step), i]))
+  const likelihoods = [...likelihoodByTool(observations, (one) => places.get(keyOf(one)) ?? -1).values()]
   const doubts = past === 'new' && observations.length > 0
-  const own = gridPoints(axesFor(past), likelihoods, steps, Math.log(doubts ? 1 - UNTOLD_PAST : 1))
-  const untold = doubts ? gridPoints(axesFor('untold'), likelihoods, steps, Math.log(UNTOLD_PAST)) : []
+  const own = gridPoints(axesFor(past, nodes), likelihoods, steps, Math.log(doubts ? 1 - UNTOLD_PAST : 1))
+  const untold = doubts ? gridPoints(axesFor('untold', nodes), likelihoods, steps, Math.log(UNTOLD_PAST)) : []
   const top = [...own, ...untold].reduce((best, { log }) => Math.max(best, log), -Infinity)
   const matters = ({ log }: GridPoint): boolean => log > top + NEGLIGIBLE_LOG
   const weighty = own.filter(matters)
@@ -135,15 +180,18 @@ export function rateBelief(past: ChainPast, observations: readonly WearObservati
     rate: Float64Array.from(points, (point) => point.rate),
     start: Float64Array.from(points, (point) => point.start),
     beta: Float64Array.from(points, (point) => point.beta),
+    unsure: Float64Array.from(points, (point) => point.unsure),
     weight: Float64Array.from(raw, (value) => value / total),
     untoldPast: raw.slice(weighty.length).reduce((a, b) => a + b, 0) / total,
   }
 }
 
 /** Elongation, %, at a wear-distance under each point of a belief. */
-export function elongationsAt(belief: RateBelief, wearKm: number): Float64Array {
+export function elongationsAt(belief: RateBelief, distance: WearDistance): Float64Array {
   return belief.start.map(
-    (start, i) => start + (belief.rate[i] ?? 0) * (Math.max(0, wearKm) / 1000) ** (belief.beta[i] ?? 1),
+    (start, i) =>
+      start +
+      (belief.rate[i] ?? 0) * (wearKmUnder(distance, belief.unsure[i] ?? 1) / 1000) ** (belief.beta[i] ?? 1),
   )
 }
 

@@ -12,16 +12,16 @@ const caliper = (percent: number): Reading => {
   const length = lengthAtElongation(8, percent)
   return { instrument: 'caliper-pair', pitches: 8, insideMm: length - 7.5, outsideMm: length + 7.5 }
 }
-const plan = { weeklyKm: 70, weeklySpread: 0.1, wearPerKm: 1.4 }
+const plan = { weeklyKm: 70, weeklySpread: 0.1, perKm: { wearKm: 1.4, unsureWearKm: 0 } }
 const asked = (changes: Partial<WearQuestion> = {}): WearQuestion => ({
   past: 'new',
   observations: [],
   lookSize: 0,
   links: 114,
-  nowWearKm: 1500,
+  now: { wearKm: 1500 },
   limit: 0.5,
   plan,
-  drawAtWearKm: [0, 750, 1500],
+  drawAt: [0, 750, 1500].map((wearKm) => ({ wearKm })),
   ...changes,
 })
 
@@ -69,7 +69,10 @@ describe('belief about a chain’s wear', () => {
     const observations = [0.4, 0.4, 0.4].map((e) => ({ wearKm: 2000, reading: caliper(e) }))
     const belief = rateBelief('new', observations)
     expect(quantile(weighted(belief.rate, belief.weight), 0.5)).toBeCloseTo(0.2, 1)
-    expect(quantile(weighted(elongationsAt(belief, 2000), belief.weight), 0.5)).toBeCloseTo(0.4, 1)
+    expect(quantile(weighted(elongationsAt(belief, { wearKm: 2000 }), belief.weight), 0.5)).toBeCloseTo(
+      0.4,
+      1,
+    )
   })
 
   test('its weights sum to one and its points are few', () => {
@@ -85,7 +88,7 @@ describe('belief about a chain’s wear', () => {
       readings.map((reading) => ({ wearKm: 0, reading })),
     )
     const alone = posterior(readings, [0.5])
-    const now = summariseDensity(smoothDensity(elongationsAt(belief, 0), belief.weight), [0.5])
+    const now = summariseDensity(smoothDensity(elongationsAt(belief, { wearKm: 0 }), belief.weight), [0.5])
     expect(now.mean).toBeCloseTo(alone.mean, 2)
     expect(now.p95 - now.p05).toBeCloseTo(alone.p95 - alone.p05, 1)
   })
@@ -93,7 +96,7 @@ describe('belief about a chain’s wear', () => {
   test('a chain plainly worn, though the log gives it no distance, is believed, and the log is doubted', () => {
     const readings = [1.05, 1.04, 1.06].map((e) => ({ wearKm: 0, reading: caliper(e) }))
     const belief = rateBelief('new', readings)
-    expect(quantile(weighted(elongationsAt(belief, 0), belief.weight), 0.5)).toBeCloseTo(1.05, 1)
+    expect(quantile(weighted(elongationsAt(belief, { wearKm: 0 }), belief.weight), 0.5)).toBeCloseTo(1.05, 1)
     expect(belief.untoldPast).toBeGreaterThan(0.95)
   })
 
@@ -134,9 +137,30 @@ describe('the forecast', () => {
     expect(toLimitDays?.p50).toBeCloseTo((toLimitKm.p50 / 70) * 7, -1)
   })
 
+  test('rides that nobody has said the condition of widen the forecast, and readings narrow what they were', () => {
+    const width = ({ p10, p90 }: { p10: number; p90: number }) => p90 - p10
+    const sure = forecastWear(asked())
+    const unsure = forecastWear(asked({ now: { wearKm: 1500, unsureWearKm: 1200 } }))
+    expect(unsure.now.p95 - unsure.now.p05).toBeGreaterThan(1.1 * (sure.now.p95 - sure.now.p05))
+    const ahead = forecastWear({
+      ...measured,
+      plan: { ...plan, perKm: { wearKm: 1.4, unsureWearKm: 1.4 } },
+    })
+    expect(width(ahead.toLimitKm)).toBeGreaterThan(1.2 * width(forecastWear(measured).toLimitKm))
+    const fast = rateBelief('new', [
+      { wearKm: 2000, reading: { instrument: 'rule', pitches: 24, lengthMm: 305.82 } },
+      { wearKm: 3000, unsureWearKm: 1000, reading: { instrument: 'rule', pitches: 24, lengthMm: 307.2 } },
+    ])
+    // Twice as much wear in the unsaid thousand as in the thousands before: it was rougher than taken to be.
+    const believed = fast.unsure.reduce((sum, factor, i) => sum + factor * (fast.weight[i] ?? 0), 0)
+    const before = rateBelief('new', [], true)
+    const guessed = before.unsure.reduce((sum, factor, i) => sum + factor * (before.weight[i] ?? 0), 0)
+    expect(believed).toBeGreaterThan(guessed + 0.1)
+  })
+
   test('at the next look one such chain in ten is past the limit', () => {
     const first = forecastWear(measured)
-    const then = forecastWear({ ...measured, nowWearKm: 1500 + first.nextLookKm * plan.wearPerKm })
+    const then = forecastWear({ ...measured, now: { wearKm: 1500 + first.nextLookKm * plan.perKm.wearKm } })
     expect(then.now.pAbove['0.5']).toBeCloseTo(0.1, 1)
   })
 
@@ -217,7 +241,9 @@ describe('the forecast', () => {
         fc.constantFrom('new' as const, 'unknown' as const),
         fc.double({ min: 0, max: 9000, noNaN: true }),
         (observations, past, nowWearKm) => {
-          const { now, toLimitKm, nextLookKm, fan } = forecastWear(asked({ observations, past, nowWearKm }))
+          const { now, toLimitKm, nextLookKm, fan } = forecastWear(
+            asked({ observations, past, now: { wearKm: nowWearKm } }),
+          )
           for (const value of [now.mean, now.p05, now.p95, toLimitKm.p10, toLimitKm.p50, toLimitKm.p90])
             expect(Number.isFinite(value)).toBe(true)
           expect(nextLookKm).toBeGreaterThanOrEqual(0)

@@ -8,7 +8,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayDay, sayKm } from '../../ui/words/numbers.ts'
-import { sayAsRead, sayMeaning } from './say-reading.ts'
+import { sayAsRead, sayMeaning } from '../../ui/words/reading.ts'
 
 function Row({ state, chain }: { readonly state: ReadingState; readonly chain: ChainReport }) {
   const { record, now, garage } = useOpenLog()

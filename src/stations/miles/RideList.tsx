@@ -1,7 +1,8 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { Trash2 } from 'lucide-react'
+import { Pencil, Trash2 } from 'lucide-react'
 import { useMemo, useRef } from 'react'
-import type { RideEntry } from '../../core/log/entries.ts'
+import { Link } from 'react-router'
+import type { Ride } from '../../core/log/garage.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -12,7 +13,7 @@ import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 const ROW_PX = 46
 
 /** The bike's rides, newest first. Only the rows in sight are drawn: twenty thousand are no more work than twenty. */
-export function RideList({ rides }: { readonly rides: readonly RideEntry[] }) {
+export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
   const { now, withdraw } = useOpenLog()
   const tell = useNotice()
   const units = useUnits()
@@ -26,7 +27,7 @@ export function RideList({ rides }: { readonly rides: readonly RideEntry[] }) {
     estimateSize: () => ROW_PX,
     overscan: 8,
   })
-  const remove = async (ride: RideEntry) => {
+  const remove = async (ride: Ride) => {
     const written = await withdraw([ride.id])
     const [taken] = written ?? []
     if (taken)
@@ -65,11 +66,25 @@ export function RideList({ rides }: { readonly rides: readonly RideEntry[] }) {
                   <span className="w-36 shrink-0 max-sm:w-28">{sayDay(ride.at, now)}</span>
                   <span className="w-20 shrink-0 text-right max-sm:w-14">{sayKm(ride.km, units)}</span>
                   <span className="min-w-0 flex-1 truncate pl-3 text-steel">
-                    {CONDITION_NAMES[ride.condition]}
+                    {ride.unsure
+                      ? ride.spread
+                        ? 'by the bike’s computer'
+                        : `not said, probably ${CONDITION_NAMES[ride.condition]}`
+                      : CONDITION_NAMES[ride.condition]}
                     {ride.source ? `, ${ride.source.file}` : ''}
                   </span>
+                  {ride.spread ? null : (
+                    <Link
+                      to={`/log?entry=${ride.id}`}
+                      className="grid size-9 shrink-0 place-items-center text-steel hover:text-petrol"
+                      aria-label={`Put right the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
+                    >
+                      <Pencil aria-hidden="true" className="size-4" />
+                    </Link>
+                  )}
                   <button
                     type="button"
+                    hidden={ride.spread === true}
                     className="grid size-9 shrink-0 place-items-center text-steel hover:text-rust"
                     aria-label={`Take out the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
                     onClick={() => void remove(ride)}

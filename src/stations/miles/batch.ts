@@ -1,39 +1,132 @@
-import type { Entry } from '../../core/log/entries.ts'
+import { admitRides, draftsOf, type RideDraft } from '../../core/exposure/admit-rides.ts'
+import { usualAt, type Condition } from '../../core/exposure/conditions.ts'
+import { roughPlace, routeKey } from '../../core/exposure/ride-gears.ts'
+import type { BikeEntry, Entry, RideEntry } from '../../core/log/entries.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
-import type { RideFile } from '../../workers/read-rides.ts'
+import type { RideTable } from '../../formats/rides/ride-table.ts'
+import type { TableRide } from '../../formats/rides/table-rides.ts'
+import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
 
-type ReadFile = Extract<RideFile, { ok: true }>
-
-export interface SortedBatch {
-  readonly fresh: readonly ReadFile[]
-  readonly known: readonly { readonly file: string; readonly fault: string }[]
-  readonly broken: readonly { readonly file: string; readonly fault: string }[]
+/** A file or ride that does not go in, and why; or one that does with a remark. */
+export interface Remark {
+  readonly file: string
+  readonly fault: string
 }
 
-/** What recognises the rides that are in the log, and the files they came from. A ride taken out may come again. */
-export function knownPrints(entries: readonly Entry[]): ReadonlyMap<string, string> {
-  return new Map(
-    liveEntries(entries).flatMap((entry) =>
-      entry.kind === 'ride' && entry.source ? [[entry.source.print, entry.source.file] as const] : [],
+export interface SortedBatch {
+  readonly fresh: readonly RideDraft[]
+  /** Of those, the ones that take the place of a poorer recording. */
+  readonly richer: readonly Remark[]
+  /** Already in the log, or told better by another file. */
+  readonly known: readonly Remark[]
+  readonly broken: readonly Remark[]
+  /** Tables whose columns are still to be told. */
+  readonly tables: readonly { readonly file: string; readonly table: RideTable }[]
+  readonly strayPoints: number
+}
+
+/** The rides of the log that count, as they were written. */
+export const liveRides = (entries: readonly Entry[]): RideEntry[] =>
+  liveEntries(entries).filter((entry) => entry.kind === 'ride')
+
+/** What the log keeps of a recorded ride. Its condition is still to be said. */
+export function draftOfRecording(bike: string, ride: ReadRide, file: string, print: string): RideDraft {
+  const km = ride.deviceKm ?? ride.km
+  const carries = [
+    ...(ride.hasCadence ? (['cadence'] as const) : []),
+    ...(ride.hasPower ? (['power'] as const) : []),
+  ]
+  const { told, place } = ride
+  return {
+    kind: 'ride',
+    at: ride.startedAt,
+    bike,
+    km,
+    trackKm: ride.km,
+    movingSeconds: ride.movingSeconds,
+    elapsedSeconds: (Date.parse(ride.endedAt) - Date.parse(ride.startedAt)) / 1000,
+    ...(carries.length > 0 && { carries }),
+    ...(told && km > 0 && { energyKjPerKm: told.energyKj / km }),
+    ...(told?.gears && { gears: told.gears }),
+    ...(place && { place: roughPlace(place), route: routeKey(place, km) }),
+    source: { file, print },
+  }
+}
+
+/** What the log keeps of a row of a table. */
+export const draftOfRow = (bike: string, ride: TableRide, file: string): RideDraft => ({
+  kind: 'ride',
+  at: ride.at,
+  bike,
+  km: ride.km,
+  ...(ride.movingSeconds !== undefined && { movingSeconds: ride.movingSeconds }),
+  source: { file, print: `row ${ride.at} ${ride.km.toFixed(3)}` },
+})
+
+const nameOf = (draft: RideDraft): string => draft.source?.file ?? draft.at.slice(0, 10)
+
+/** Sorts what was read into rides to add, rides already held and files that could not be read. */
+export function sortBatch(
+  bike: string,
+  files: readonly RideFile[],
+  rows: readonly RideDraft[],
+  held: readonly RideEntry[],
+): SortedBatch {
+  const broken: Remark[] = []
+  const tables: { file: string; table: RideTable }[] = []
+  const offered: RideDraft[] = []
+  let strayPoints = 0
+  for (const one of files) {
+    switch (one.form) {
+      case 'fault':
+        broken.push({ file: one.file, fault: one.fault })
+        break
+      case 'table':
+        tables.push({ file: one.file, table: one.table })
+        break
+      case 'ride':
+        strayPoints += one.ride.dropped
+        offered.push(draftOfRecording(bike, one.ride, one.file, one.print))
+        break
+    }
+  }
+  const admissions = admitRides(held, [...offered, ...rows])
+  return {
+    fresh: draftsOf(admissions),
+    richer: admissions.flatMap((one) =>
+      one.outcome === 'richer'
+        ? [{ file: nameOf(one.offered), fault: `It tells more than ${one.of} and takes its place.` }]
+        : [],
     ),
+    known: admissions.flatMap((one) => {
+      if (one.outcome === 'same') return [{ file: nameOf(one.offered), fault: `The same ride as ${one.of}.` }]
+      return one.outcome === 'poorer'
+        ? [{ file: nameOf(one.offered), fault: `The same ride as ${one.of}, which tells at least as much.` }]
+        : []
+    }),
+    broken,
+    tables,
+    strayPoints,
+  }
+}
+
+/** What rides that come in are said to have been ridden in: nothing yet, the bike's usual for the season, or one thing. */
+export type Said = 'later' | 'usual' | Condition
+
+/** Rides with what is said of them; a ride that takes an older one's place keeps what was said of that. */
+export function withSaid(drafts: readonly RideDraft[], said: Said, bike: BikeEntry): RideDraft[] {
+  if (said === 'later') return [...drafts]
+  return drafts.map((draft) =>
+    draft.condition !== undefined
+      ? draft
+      : { ...draft, condition: said === 'usual' ? usualAt(bike, draft.at) : said },
   )
 }
 
-/** Sorts files that were read into new rides, rides already held (in the log or earlier in the batch) and broken ones. */
-export function sortBatch(files: readonly RideFile[], known: ReadonlyMap<string, string>): SortedBatch {
-  const seen = new Map(known)
-  const fresh: ReadFile[] = []
-  const again: { file: string; fault: string }[] = []
-  const broken: { file: string; fault: string }[] = []
-  for (const file of files) {
-    if (!file.ok) broken.push({ file: file.file, fault: file.fault })
-    else {
-      const before = seen.get(file.print)
-      if (before === undefined) {
-        seen.set(file.print, file.file)
-        fresh.push(file)
-      } else again.push({ file: file.file, fault: `The same ride as ${before}.` })
-    }
-  }
-  return { fresh, known: again, broken }
-}
+/** The list of what did not go in, to be saved: file, and why. */
+export const remarkList = (remarks: readonly Remark[]): string =>
+  ['file,why', ...remarks.map(({ file, fault }) => `${cell(file)},${cell(fault)}`)].join('\r\n') + '\r\n'
+
+/** A cell that no spreadsheet takes for a formula. */
+const cell = (text: string): string =>
+  `"${(/^[=+\-@]/.test(text) ? `'${text}` : text).replaceAll('"', '""')}"`

@@ -6,14 +6,24 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { bikeChosen, useSend } from '../../ui/screen-state.ts'
-import { CONDITION_NAMES, MOTOR_NAMES, SHIFTING_NAMES, STORAGE_NAMES } from '../../ui/words/names.ts'
+import { QUARTERS } from '../../core/exposure/conditions.ts'
+import {
+  CONDITION_NAMES,
+  MOTOR_NAMES,
+  QUARTER_NAMES,
+  SHIFTING_NAMES,
+  STORAGE_NAMES,
+} from '../../ui/words/names.ts'
 import {
   bikeEntries,
   bikeSchema,
+  AS_MOSTLY,
   changedBike,
-  factsSchema,
+  seasonFields,
+  seasonsSchema,
   type BikeDraft,
   type BikeFacts,
+  type BikeSeasons,
 } from './bike-form.ts'
 
 const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
@@ -126,11 +136,11 @@ export function NewBikeForm({ onDone }: Props) {
 export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEntry }) {
   const { record } = useOpenLog()
   const { name, note, shifting, motor, usual, kept } = entry
-  const form = useForm<BikeFacts>({
-    resolver: yupResolver(factsSchema),
-    defaultValues: { name, note, shifting, motor, usual, kept },
+  const form = useForm<BikeSeasons>({
+    resolver: yupResolver(seasonsSchema),
+    defaultValues: { name, note, shifting, motor, usual, kept, ...seasonFields(entry) },
   })
-  const save = async (changed: BikeFacts) => {
+  const save = async (changed: BikeSeasons) => {
     if (await record([changedBike(entry, changed)], `${changed.name} is changed.`)) onDone()
   }
   return (
@@ -140,7 +150,18 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
       className="flex flex-col gap-4"
     >
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <FactFields register={form.register} errors={form.formState.errors} />
+        <FactFields
+          register={form.register}
+          errors={form.formState.errors}
+        />
+        {QUARTERS.map((quarter) => (
+          <SelectField
+            key={quarter}
+            label={`In ${QUARTER_NAMES[quarter]}`}
+            options={{ [AS_MOSTLY]: 'as mostly', ...CONDITION_NAMES }}
+            {...form.register(quarter)}
+          />
+        ))}
       </div>
       <Button look="firm" type="submit" className="self-start">
         Save

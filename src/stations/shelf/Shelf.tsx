@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { chainStory } from '../../core/exposure/chain-story.ts'
-import { partDistances } from '../../core/exposure/distance.ts'
+import { kmOf } from '../../core/exposure/distance.ts'
+import { closingsOf } from '../../core/strategy/fitting-checks.ts'
 import { fittedParts, openFitting, type PartState } from '../../core/log/garage.ts'
 import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -14,34 +15,69 @@ import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { EditBikeForm, NewBikeForm } from './BikeForm.tsx'
 import { FitChain } from './FitChain.tsx'
+import { MovePart } from './MovePart.tsx'
+import { NewPart } from './NewPart.tsx'
 
-function PartLine({ part }: { readonly part: PartState }) {
+/** Where a part is, and since when. */
+function whereabouts(part: PartState, now: string): string {
+  const since = openFitting(part)?.from
+  if (since !== undefined) return `since ${sayDay(since, now)}`
+  if (part.lentTo !== undefined) return part.lentTo === '' ? 'lent' : `lent to ${part.lentTo}`
+  return part.retired ? 'gone' : 'on the shelf'
+}
+
+function PartLine({
+  part,
+  onMove,
+}: {
+  readonly part: PartState
+  readonly onMove: (part: PartState) => void
+}) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const rides = new Map([...garage.bikes].map(([id, bike]) => [id, bike.rides]))
-  const km = partDistances(rides, part.fittings).get(part.entry.part) ?? 0
-  const since = openFitting(part)?.from
+  const { entry } = part
+  const before = entry.used
+    ? entry.used.km === undefined
+      ? ', and an unknown past'
+      : ` after ${sayKm(entry.used.km, units)} before it came`
+    : ''
+  const loose =
+    entry.spec.type === 'cassette' && entry.spec.loose ? `${entry.spec.loose.join(', ')} sold singly. ` : ''
+  const closings =
+    entry.spec.type === 'joining-link' ? `Closed ${closingsOf(part)} of ${entry.spec.limit} times. ` : ''
+  const more = `${closings}${loose}${entry.note ?? ''}`.trim()
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)_auto_11.5rem] gap-4 py-2 text-[0.95rem]">
+    <li className="grid grid-cols-[minmax(0,1fr)_auto_9.5rem_auto] items-baseline gap-4 py-2 text-[0.95rem] max-sm:grid-cols-[minmax(0,1fr)_auto_auto] max-sm:gap-2">
       <span>
-        <strong className="font-semibold">{part.entry.name}</strong>
-        {part.entry.note && <span className="block text-sm text-steel">{part.entry.note}</span>}
+        <strong className="font-semibold">{entry.name}</strong>
+        {more !== '' && <span className="block text-sm text-steel">{more}</span>}
+        <span className="text-sm text-steel sm:hidden">{whereabouts(part, now)}</span>
       </span>
-      <span>{sayKm(km, units)}</span>
-      <span className="text-right text-steel">
-        {since === undefined ? (part.retired ? 'gone' : 'on the shelf') : `since ${sayDay(since, now)}`}
+      <span className="text-right">
+        {sayKm(kmOf(garage, part), units)}
+        {before && <span className="block text-sm text-steel">{before}</span>}
       </span>
+      <span className="text-right text-steel max-sm:hidden">{whereabouts(part, now)}</span>
+      <Button look="link" aria-label={`Move ${entry.name}`} onClick={() => onMove(part)}>
+        move
+      </Button>
     </li>
   )
 }
 
-function PartList({ title, parts }: { readonly title: string; readonly parts: readonly PartState[] }) {
+interface PartListProps {
+  readonly title: string
+  readonly parts: readonly PartState[]
+  readonly onMove: (part: PartState) => void
+}
+
+function PartList({ title, parts, onMove }: PartListProps) {
   if (parts.length === 0) return null
   return (
     <Section title={title}>
       <ul className="divide-y divide-hairline border-y border-hairline">
         {parts.map((part) => (
-          <PartLine key={part.entry.part} part={part} />
+          <PartLine key={part.entry.part} part={part} onMove={onMove} />
         ))}
       </ul>
     </Section>
@@ -55,6 +91,7 @@ export default function Shelf() {
   const report = useBikeReport(useBikeId(garage))
   const [search, setSearch] = useSearchParams()
   const [editing, setEditing] = useState(false)
+  const [moving, setMoving] = useState<PartState>()
   const adding = search.get('new') === 'bike'
   const newBike = (
     <Sheet
@@ -74,7 +111,7 @@ export default function Shelf() {
       </>
     )
   const { entry } = report.bike
-  const order = ['chain', 'cassette', 'ring', 'pulley']
+  const order = ['chain', 'joining-link', 'cassette', 'ring', 'pulley']
   const on = [...fittedParts(garage, entry.bike)].sort(
     (a, b) => order.indexOf(a.entry.spec.type) - order.indexOf(b.entry.spec.type),
   )
@@ -106,12 +143,30 @@ export default function Shelf() {
       </Answer>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
         <div className="flex flex-col gap-8">
-          <PartList title={`On ${entry.name}`} parts={on} />
-          <PartList title="Off it" parts={off} />
+          <PartList title={`On ${entry.name}`} parts={on} onMove={setMoving} />
+          <PartList title="Off it" parts={off} onMove={setMoving} />
+          <Button className="self-start" onClick={() => setSearch({ new: 'part' })}>
+            Add a part
+          </Button>
         </div>
         <FitChain key={`${entry.bike} ${report.chain?.part.entry.part ?? ''}`} report={report} />
       </div>
       {newBike}
+      <Sheet
+        open={search.get('new') === 'part'}
+        onClose={() => setSearch({})}
+        title="A new part"
+        note="For the shelf or the bike. What to know before it goes on is said here."
+      >
+        <NewPart report={report} onDone={() => setSearch({})} />
+      </Sheet>
+      <Sheet
+        open={moving !== undefined}
+        onClose={() => setMoving(undefined)}
+        title={`Move ${moving?.entry.name ?? ''}`}
+      >
+        {moving && <MovePart key={moving.entry.part} part={moving} onDone={() => setMoving(undefined)} />}
+      </Sheet>
       <Sheet open={editing} onClose={() => setEditing(false)} title={`Change what ${entry.name} is`}>
         <EditBikeForm entry={entry} onDone={() => setEditing(false)} />
       </Sheet>

@@ -1,5 +1,5 @@
 import { number, object, string, type InferType } from 'yup'
-import { CONDITIONS } from '../../core/exposure/conditions.ts'
+import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
 import type { BikeEntry, EntryDraft } from '../../core/log/entries.ts'
 
 /** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
@@ -28,6 +28,31 @@ const facts = {
 /** What is asked of a bike that is already in the log. */
 export const factsSchema = object(facts)
 export type BikeFacts = InferType<typeof factsSchema>
+
+/** The year's own word in a form: as on the whole. */
+export const AS_MOSTLY = 'as-mostly'
+const inSeason = () =>
+  string()
+    .oneOf([AS_MOSTLY, ...CONDITIONS])
+    .required()
+
+/** What is asked besides of a bike that is put right: what it is ridden in by season. */
+export const seasonsSchema = object({
+  ...facts,
+  'dec-feb': inSeason(),
+  'mar-may': inSeason(),
+  'jun-aug': inSeason(),
+  'sep-nov': inSeason(),
+})
+export type BikeSeasons = InferType<typeof seasonsSchema>
+
+/** The seasons of a bike as the form holds them. */
+export const seasonFields = (entry: BikeEntry): Record<Quarter, Condition | typeof AS_MOSTLY> => ({
+  'dec-feb': entry.usualIn?.['dec-feb'] ?? AS_MOSTLY,
+  'mar-may': entry.usualIn?.['mar-may'] ?? AS_MOSTLY,
+  'jun-aug': entry.usualIn?.['jun-aug'] ?? AS_MOSTLY,
+  'sep-nov': entry.usualIn?.['sep-nov'] ?? AS_MOSTLY,
+})
 
 /** What is asked of a new bike: the facts, and what is on it. */
 export const bikeSchema = object({
@@ -81,12 +106,25 @@ export function bikeEntries(draft: BikeDraft): { readonly bike: string; readonly
   return { bike, entries }
 }
 
-/** A bike's description written again in place of the old one. */
-export const changedBike = (entry: BikeEntry, changed: BikeFacts): EntryDraft => ({
-  kind: 'bike',
-  at: entry.at,
-  bike: entry.bike,
-  speeds: entry.speeds,
-  supersedes: entry.id,
-  ...changed,
-})
+/** A bike's description written again in place of the old one; what the form does not ask stays. */
+export function changedBike(entry: BikeEntry, changed: BikeFacts & Partial<BikeSeasons>): EntryDraft {
+  const { id, act: _act, usualIn: _seasons, ...held } = entry
+  const { name, note, shifting, motor, usual, kept } = changed
+  const usualIn = Object.fromEntries(
+    QUARTERS.flatMap((quarter) => {
+      const said = changed[quarter] ?? entry.usualIn?.[quarter] ?? AS_MOSTLY
+      return said === AS_MOSTLY ? [] : [[quarter, said] as const]
+    }),
+  )
+  return {
+    ...held,
+    supersedes: id,
+    name,
+    note,
+    shifting,
+    motor,
+    usual,
+    kept,
+    ...(Object.keys(usualIn).length > 0 && { usualIn }),
+  }
+}

@@ -2,33 +2,7 @@ import clsx from 'clsx'
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react'
 import { useScreen } from '../screen-state.ts'
 import type { ChartOption } from './echarts.ts'
-
-/** The palette of the theme in force, for what is drawn on canvas. */
-export interface Ink {
-  readonly paper: string
-  readonly ink: string
-  readonly petrol: string
-  readonly steel: string
-  readonly hairline: string
-  readonly ochre: string
-  readonly rust: string
-  readonly sans: string
-}
-
-function inkOf(element: Element): Ink {
-  const style = getComputedStyle(element)
-  const read = (name: string) => style.getPropertyValue(name).trim()
-  return {
-    paper: read('--paper'),
-    ink: read('--ink'),
-    petrol: read('--petrol'),
-    steel: read('--steel'),
-    hairline: read('--hairline'),
-    ochre: read('--ochre'),
-    rust: read('--rust'),
-    sans: style.fontFamily,
-  }
-}
+import { inkOf, type Ink } from './ink.ts'
 
 interface Props {
   /** What is drawn, given the palette and the width in px. */

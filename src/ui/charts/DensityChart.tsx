@@ -2,7 +2,8 @@ import { useCallback } from 'react'
 import type { Limit } from '../../core/measure/limits.ts'
 import { limitKey, type Density, type Summary } from '../../core/measure/posterior.ts'
 import { sayChance, sayFigure, sayLimit } from '../words/numbers.ts'
-import { Chart, type Ink } from './Chart.tsx'
+import { Chart } from './Chart.tsx'
+import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
 
 interface Props {

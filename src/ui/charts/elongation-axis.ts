@@ -1,6 +1,6 @@
 import type { Limit } from '../../core/measure/limits.ts'
 import { sayLimit } from '../words/numbers.ts'
-import type { Ink } from './Chart.tsx'
+import type { Ink } from './ink.ts'
 
 /** The upright axis of every drawing of elongation, %, from nothing to `top`. */
 export const elongationAxis = (ink: Ink, top: number) => ({

@@ -4,7 +4,7 @@ import type { IsoTime } from '../../core/log/entries.ts'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { LearnedBias } from '../../core/measure/tool-bias.ts'
 import { placedReading } from '../../core/strategy/chain-evidence.ts'
-import type { Ink } from './Chart.tsx'
+import type { Ink } from './ink.ts'
 
 /** A reading on a drawing: a value with its spread, or a stretch between two marks. */
 export interface Peg {

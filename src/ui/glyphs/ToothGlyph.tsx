@@ -2,7 +2,7 @@ import clsx from 'clsx'
 import type { Verdict } from '../../core/strategy/wear-word.ts'
 
 /** Profiles of one tooth between its valleys, in a box of 34 x 20: round and even at first, leaning to a point. */
-const PROFILES: Readonly<Record<Verdict, string>> = {
+export const TOOTH_PROFILES: Readonly<Record<Verdict, string>> = {
   fresh: 'M1 19V9C3 9 4 15 8.5 15S13 9 13.5 4H20.5C21 9 21 15 25.5 15S31 9 33 9V19Z',
   good: 'M1 19V9C3 9 4 15 8.5 15S13.5 9 14.5 4H20C20.5 9 21 15 25.5 15S31 9 33 9V19Z',
   watch: 'M1 19V10C3 10 4 15.6 9 15.6S15.5 10 17 4.4H20.4C20.6 9 21.5 15.6 26 15.6S31 10 33 10V19Z',
@@ -30,7 +30,7 @@ export function ToothGlyph({ word, className }: Props) {
   return (
     <svg viewBox="0 0 34 20" aria-hidden="true" className={clsx('h-4 w-7 shrink-0', TONES[word], className)}>
       <path
-        d={PROFILES[word]}
+        d={TOOTH_PROFILES[word]}
         {...(word === 'unsure'
           ? { fill: 'none', stroke: 'currentColor', strokeWidth: 1.6, strokeDasharray: '2.6 2.2' }
           : { fill: 'currentColor', opacity: word === 'good' ? 0.75 : 1 })}

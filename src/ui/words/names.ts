@@ -1,4 +1,4 @@
-import type { Condition } from '../../core/exposure/conditions.ts'
+import type { Condition, Quarter } from '../../core/exposure/conditions.ts'
 import type { Motor, Shifting, Storage, WashMethod } from '../../core/log/entries.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Lube } from '../../core/lube/lubes.ts'
@@ -12,6 +12,13 @@ export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
   'wet-gravel': 'wet gravel or sand',
   mud: 'mud',
   indoor: 'indoors',
+}
+
+export const QUARTER_NAMES: Readonly<Record<Quarter, string>> = {
+  'dec-feb': 'December to February',
+  'mar-may': 'March to May',
+  'jun-aug': 'June to August',
+  'sep-nov': 'September to November',
 }
 
 export const LUBE_NAMES: Readonly<Record<Lube, string>> = {

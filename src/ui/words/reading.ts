@@ -2,8 +2,8 @@ import { biasOf } from '../../core/measure/instrument-likelihood.ts'
 import { evidenceOf } from '../../core/measure/likelihood.ts'
 import type { Reading, TakenReading } from '../../core/measure/reading.ts'
 import type { Units } from '../../ui/screen-state.ts'
-import { LIFT_NAMES, PLAY_NAMES, RESULT_NAMES } from '../../ui/words/names.ts'
-import { sayFigure, sayLength, sayLimit } from '../../ui/words/numbers.ts'
+import { LIFT_NAMES, PLAY_NAMES, RESULT_NAMES } from './names.ts'
+import { sayFigure, sayLength, sayLimit } from './numbers.ts'
 
 /** What was read, as it was read. */
 export function sayAsRead(reading: Reading, units: Units): string {

@@ -1,0 +1,86 @@
+import type { EntryId, IsoTime, RideEntry, RideSource } from '../log/entries.ts'
+
+/** What tells one ride from another, and which of two recordings of it is the richer. */
+export interface Recording {
+  readonly at: IsoTime
+  readonly km: number
+  /** From start to end, s; absent where only the day is known. */
+  readonly elapsedSeconds?: number
+  readonly movingSeconds?: number
+  readonly trackKm?: number
+  readonly carries?: readonly ('cadence' | 'power')[]
+  readonly gears?: Readonly<Record<string, number>>
+  readonly source?: RideSource
+}
+
+/** Two recordings are one ride where they share this much of the shorter one's time. */
+const SHARED = 0.6
+/** A ride of which only the day is known is the recorded one where the distances differ by less than this. */
+const SAME_KM = 0.1
+
+/** Start and end, ms, where both are known. */
+function spanOf(ride: Recording): readonly [number, number] | undefined {
+  const seconds = ride.elapsedSeconds ?? (ride.source ? ride.movingSeconds : undefined)
+  if (seconds === undefined || seconds <= 0) return undefined
+  const start = Date.parse(ride.at)
+  return [start, start + seconds * 1000]
+}
+
+const sameKm = (a: Recording, b: Recording): boolean =>
+  Math.abs(a.km - b.km) <= SAME_KM * Math.max(a.km, b.km)
+
+/**
+ * Whether two recordings are of one ride: by the time they share, or, where one has only a day, by day and distance.
+ */
+export function isSameRide(a: Recording, b: Recording): boolean {
+  const [first, second] = [spanOf(a), spanOf(b)]
+  if (first && second) {
+    const shared = Math.min(first[1], second[1]) - Math.max(first[0], second[0])
+    return shared >= SHARED * Math.min(first[1] - first[0], second[1] - second[0])
+  }
+  // Two of the same day by hand may well be there and back again: only a recording takes a hand-written one's place.
+  if (first === undefined && second === undefined) return false
+  return a.at.slice(0, 10) === b.at.slice(0, 10) && sameKm(a, b)
+}
+
+/** How much a recording tells: power above cadence above the device's distance above a track above a bare figure. */
+export function richness(ride: Recording): number {
+  return (
+    (ride.carries?.includes('power') ? 8 : 0) +
+    (ride.carries?.includes('cadence') ? 4 : 0) +
+    (ride.gears ? 2 : 0) +
+    (ride.trackKm !== undefined ? 2 : 0) +
+    (spanOf(ride) ? 1 : 0)
+  )
+}
+
+/** Looks up which rides of a log a recording may be: those that begin within a day of it. */
+export function rideFinder<R extends Recording & { readonly id: EntryId }>(
+  rides: readonly R[],
+): (ride: Recording) => R | undefined {
+  const sorted = [...rides].sort((a, b) => (a.at < b.at ? -1 : 1))
+  const DAY_MS = 86_400_000
+  return (ride) => {
+    const from = new Date(Date.parse(ride.at) - DAY_MS).toISOString()
+    const to = new Date(Date.parse(ride.at) + DAY_MS).toISOString()
+    let low = 0
+    let high = sorted.length
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if ((sorted[middle]?.at ?? '') < from) low = middle + 1
+      else high = middle
+    }
+    for (let i = low; i < sorted.length; i++) {
+      const held = sorted[i]
+      if (!held || held.at > to) return undefined
+      if (isSameRide(held, ride)) return held
+    }
+    return undefined
+  }
+}
+
+/** Every recording that a ride in the log stands for: its own and those that gave way to it. */
+export const sourcesOf = (ride: Pick<RideEntry, 'source' | 'also'>): readonly RideSource[] => [
+  ...(ride.source ? [ride.source] : []),
+  ...(ride.also ?? []),
+]

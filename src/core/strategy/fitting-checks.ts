@@ -1,0 +1,121 @@
+import { kmOf } from '../exposure/distance.ts'
+import type { PartId, PartSpec, WearWord } from '../log/entries.ts'
+import { fittedParts, type Garage, type PartState } from '../log/garage.ts'
+import { COGS_TOO_PERCENT } from '../measure/limits.ts'
+import { limitKey } from '../measure/posterior.ts'
+import type { WearAnswer } from '../wear/forecast.ts'
+import type { BikeReport } from './bike-report.ts'
+
+/** Something to know before a part goes on. `stop`: it will do harm; `care`: it may; `note`: look at it. */
+export interface FittingCheck {
+  readonly weight: 'stop' | 'care' | 'note'
+  readonly finding:
+    /** A worn chain would ruin the new ring or cassette. */
+    | { readonly what: 'worn-chain'; readonly percent: number; readonly limit: number }
+    | { readonly what: 'unmeasured-chain' }
+    /** A fresh chain will probably not run on cogs that the old one shaped. */
+    | { readonly what: 'shaped-cogs'; readonly p: number }
+    | { readonly what: 'worn-teeth'; readonly part: PartId; readonly word: WearWord }
+    | { readonly what: 'link-limit'; readonly closings: number; readonly limit: number }
+    | { readonly what: 'speeds'; readonly part: number; readonly bike: number }
+    | { readonly what: 'links'; readonly links: number; readonly before: number }
+    | { readonly what: 'directional' }
+    | { readonly what: 'unknown-past' }
+}
+
+/** How often a joining link was closed so far: before the log, and at each fitting since. */
+export const closingsOf = (part: PartState): number =>
+  part.entry.spec.type === 'joining-link' ? part.entry.spec.closedBefore + part.fittings.length : 0
+
+const note = (finding: FittingCheck['finding']): FittingCheck => ({ weight: 'note', finding })
+const care = (finding: FittingCheck['finding']): FittingCheck => ({ weight: 'care', finding })
+const stop = (finding: FittingCheck['finding']): FittingCheck => ({ weight: 'stop', finding })
+
+const isWorn = (word: WearWord | undefined): word is 'swap' | 'spent' => word === 'swap' || word === 'spent'
+
+function chainOnNewTeeth(report: BikeReport, answer: WearAnswer | undefined): FittingCheck[] {
+  if (!report.chain) return []
+  if (report.chain.lastReadingAt === undefined) return [care({ what: 'unmeasured-chain' })]
+  if (!answer) return []
+  const { percent } = report.limit
+  return (answer.now.pAbove[limitKey(percent)] ?? 0) >= 0.5
+    ? [stop({ what: 'worn-chain', percent: answer.now.mean, limit: percent })]
+    : []
+}
+
+function newChainOnTeeth(
+  report: BikeReport,
+  answer: WearAnswer | undefined,
+  isFresh: boolean,
+): FittingCheck[] {
+  if (!isFresh) return []
+  const shaped =
+    report.chain?.lastReadingAt === undefined ? 0 : (answer?.now.pAbove[limitKey(COGS_TOO_PERCENT)] ?? 0)
+  const worn = report.sprockets.flatMap(({ part, look, role }) =>
+    look && isWorn(look.word) && (role === 'cog' || role === 'ring')
+      ? [{ part: part.entry.part, word: look.word }]
+      : [],
+  )
+  const parts = [...new Map(worn.map((one) => [one.part, one])).values()]
+  return [
+    ...(shaped >= 0.2
+      ? [shaped >= 0.5 ? stop({ what: 'shaped-cogs', p: shaped }) : care({ what: 'shaped-cogs', p: shaped })]
+      : []),
+    ...parts.map((one) => stop({ what: 'worn-teeth', ...one })),
+  ]
+}
+
+function chainLength(garage: Garage, bike: string, links: number): FittingCheck[] {
+  const old = fittedParts(garage, bike, 'chain')[0]?.entry.spec
+  return old?.type === 'chain' && old.links !== links
+    ? [care({ what: 'links', links, before: old.links })]
+    : []
+}
+
+/**
+ * What to know before a part goes on a bike, worst first: a worn chain on new teeth, a fresh chain on worn ones, a
+ * joining link at its limit, a number of speeds or links that does not fit.
+ * @param answer the wear model's on the chain now on the bike
+ * @param part where the part is in the log already
+ */
+export function checksBeforeFitting(
+  garage: Garage,
+  report: BikeReport,
+  answer: WearAnswer | undefined,
+  spec: PartSpec,
+  part?: PartState,
+): readonly FittingCheck[] {
+  const { bike, speeds } = report.bike.entry
+  const isFresh = !part || (part.fittings.length === 0 && !part.entry.used)
+  const wrongSpeeds = (own: number): FittingCheck[] =>
+    own === speeds ? [] : [stop({ what: 'speeds', part: own, bike: speeds })]
+  const checks = ((): FittingCheck[] => {
+    switch (spec.type) {
+      case 'chain': {
+        const ridden = part ? kmOf(garage, part) > 50 : false
+        return [
+          ...newChainOnTeeth(report, answer, spec.past === 'new' && !ridden),
+          ...wrongSpeeds(spec.speeds),
+          ...chainLength(garage, bike, spec.links),
+          ...(spec.directional ? [note({ what: 'directional' })] : []),
+          ...(spec.past === 'unknown' ? [care({ what: 'unknown-past' })] : []),
+        ]
+      }
+      case 'cassette':
+        return [...(isFresh ? chainOnNewTeeth(report, answer) : []), ...wrongSpeeds(spec.teeth.length)]
+      case 'ring':
+        return isFresh ? chainOnNewTeeth(report, answer) : []
+      case 'joining-link': {
+        const closings = part ? closingsOf(part) : spec.closedBefore
+        return [
+          ...(closings >= spec.limit ? [stop({ what: 'link-limit', closings, limit: spec.limit })] : []),
+          ...wrongSpeeds(spec.speeds),
+        ]
+      }
+      case 'pulley':
+        return []
+    }
+  })()
+  const order = ['stop', 'care', 'note']
+  return checks.sort((a, b) => order.indexOf(a.weight) - order.indexOf(b.weight))
+}

@@ -1,0 +1,100 @@
+import type { TrackPoint } from '../../core/exposure/track.ts'
+import { amountOf, numberOf, secondsOf } from './fields.ts'
+import { recordedRide, type RecordedRide } from './recorded-ride.ts'
+import { RideFileError } from './ride-file-error.ts'
+import { readXml, type XmlHandler } from './xml-events.ts'
+
+type Draft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
+
+/** A degree without the parser's help where it is plain. */
+const degrees = (text: string | undefined, most: number): number => {
+  const value = text === undefined || text === '' ? NaN : Number(text)
+  return Math.abs(value) <= most ? value : NaN
+}
+
+interface GpxFile {
+  readonly segments: Draft[][]
+  name: string | undefined
+  isGpx: boolean
+  hasRoute: boolean
+}
+
+function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
+  const found: GpxFile = { segments: [], name: undefined, isGpx: false, hasRoute: false }
+  let depth = 0
+  let point: Draft | undefined
+
+  const open: XmlHandler['open'] = (tag, at) => {
+    if (depth++ === 0) found.isGpx = tag === 'gpx'
+    if (tag === 'trkpt') {
+      const lat = degrees(at.attribute('lat'), 90)
+      const lon = degrees(at.attribute('lon'), 180)
+      if (Number.isNaN(lat) || Number.isNaN(lon))
+        throw new RideFileError(
+          `The point on line ${at.line()} has no usable latitude and longitude. Export the ride again from where it came.`,
+        )
+      point = { lat, lon, timeS: NaN }
+    } else if (tag === 'trkseg') found.segments.push([])
+    else if (tag === 'rtept') found.hasRoute = true
+  }
+
+  const close: XmlHandler['close'] = (tag, text, parent) => {
+    depth--
+    if (!point) {
+      if (tag === 'name' && parent === 'trk') found.name ??= text
+      return
+    }
+    switch (tag) {
+      case 'trkpt':
+        found.segments.at(-1)?.push(point)
+        point = undefined
+        break
+      case 'time':
+        point.timeS = secondsOf(text)
+        break
+      case 'ele':
+        point.heightM = numberOf(text)
+        break
+      case 'distance':
+        point.distanceM = amountOf(text)
+        break
+      case 'speed':
+        point.speedMs = amountOf(text)
+        break
+      case 'cad':
+      case 'cadence':
+        point.cadenceRpm = amountOf(text)
+        break
+      case 'power':
+      case 'watts':
+      case 'powerinwatts':
+        point.powerW = amountOf(text)
+        break
+    }
+  }
+  return { found, open, close }
+}
+
+/**
+ * Reads a GPX 1.1 (or 1.0) file as one ride: distance and moving time by methods 12, and what its points carry.
+ * Tags are known by their local names.
+ * @throws RideFileError with a plain sentence where it is no recorded ride
+ */
+export function readGpx(text: string): RecordedRide {
+  const begin = text.slice(0, 400).trimStart()
+  if (begin === '' && text.trim() === '') throw new RideFileError('The file is empty. Export the ride again.')
+  if (!begin.startsWith('<'))
+    throw new RideFileError(
+      'This is not a GPX file: it does not begin like one. Choose the ride exported as GPX.',
+    )
+  const gpx = readXml(text, gpxHandler).found
+  if (!gpx.isGpx)
+    throw new RideFileError(
+      'This is not a GPX file, though it is built like one. Choose the ride exported as GPX.',
+    )
+  if (gpx.hasRoute && gpx.segments.every((segment) => segment.length === 0))
+    throw new RideFileError(
+      'This is a planned route, not a recorded ride. Add the ride by hand if you rode it.',
+    )
+  return recordedRide({ segments: gpx.segments, name: gpx.name })
+}

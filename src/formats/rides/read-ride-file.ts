@@ -1,0 +1,44 @@
+import { readCsvTrack, isTrackTable } from './csv-track.ts'
+import { decodeText } from './decode-text.ts'
+import { readFit } from './fit.ts'
+import { readGpx } from './gpx.ts'
+import type { RecordedRide } from './recorded-ride.ts'
+import { RideFileError } from './ride-file-error.ts'
+import { readTable, type RideTable } from './ride-table.ts'
+import { readTcx } from './tcx.ts'
+import { MOST_BYTES, unpackGzip } from './zip.ts'
+
+/** What a file held: one recorded ride, or a table of rides whose columns are still to be told. */
+export type RideContents =
+  | { readonly form: 'ride'; readonly ride: RecordedRide }
+  | { readonly form: 'table'; readonly table: RideTable }
+
+/**
+ * Reads a file of rides by its kind: GPX, TCX, FIT, CSV, or one of them packed by itself.
+ * @throws RideFileError in plain words where it cannot be read
+ */
+export async function readRideFile(name: string, bytes: Uint8Array): Promise<RideContents> {
+  if (bytes.length > MOST_BYTES)
+    throw new RideFileError(
+      `It has ${Math.round(bytes.length / 1e6)} MB: larger than any ride. Export the ride by itself.`,
+    )
+  const packed = /\.gz$/i.test(name)
+  const plain = packed ? unpackGzip(bytes) : bytes
+  const kind = /\.([a-z]+)$/i.exec(packed ? name.slice(0, -3) : name)?.[1]?.toLowerCase()
+  switch (kind) {
+    case 'gpx':
+      return { form: 'ride', ride: readGpx(decodeText(plain)) }
+    case 'tcx':
+      return { form: 'ride', ride: readTcx(decodeText(plain)) }
+    case 'fit':
+      return { form: 'ride', ride: await readFit(plain) }
+    case 'csv': {
+      const table = readTable(decodeText(plain))
+      return isTrackTable(table) ? { form: 'ride', ride: readCsvTrack(table) } : { form: 'table', table }
+    }
+    default:
+      throw new RideFileError(
+        'GPX, TCX, FIT and CSV files can be read, by themselves or in a ZIP. Export the ride as one of them, or add it by hand.',
+      )
+  }
+}

@@ -1,0 +1,100 @@
+import type { TrackPoint } from '../../core/exposure/track.ts'
+import { amountOf, numberOf, secondsOf } from './fields.ts'
+import { recordedRide, type RecordedRide } from './recorded-ride.ts'
+import { RideFileError } from './ride-file-error.ts'
+import { readXml, type XmlHandler } from './xml-events.ts'
+
+type Draft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
+
+interface TcxFile {
+  readonly segments: Draft[][]
+  isTcx: boolean
+  hasCourse: boolean
+  sport: string | undefined
+  lapsM: number
+}
+
+function tcxHandler(): XmlHandler & { readonly found: TcxFile } {
+  const found: TcxFile = { segments: [], isTcx: false, hasCourse: false, sport: undefined, lapsM: 0 }
+  let depth = 0
+  let point: Draft | undefined
+
+  const open: XmlHandler['open'] = (tag, at) => {
+    if (depth++ === 0) found.isTcx = tag === 'trainingcenterdatabase'
+    if (tag === 'trackpoint') point = { lat: NaN, lon: NaN, timeS: NaN }
+    else if (tag === 'track') found.segments.push([])
+    else if (tag === 'activity') found.sport ??= at.attribute('Sport')?.toLowerCase()
+    else if (tag === 'course') found.hasCourse = true
+  }
+
+  const close: XmlHandler['close'] = (tag, text, parent) => {
+    depth--
+    if (!point) {
+      if (tag === 'distancemeters' && parent === 'lap') found.lapsM += amountOf(text) ?? 0
+      return
+    }
+    switch (tag) {
+      case 'trackpoint':
+        found.segments.at(-1)?.push(point)
+        point = undefined
+        break
+      case 'time':
+        point.timeS = secondsOf(text)
+        break
+      case 'latitudedegrees':
+        point.lat = within(text, 90)
+        break
+      case 'longitudedegrees':
+        point.lon = within(text, 180)
+        break
+      case 'altitudemeters':
+        point.heightM = numberOf(text)
+        break
+      case 'distancemeters':
+        point.distanceM = amountOf(text)
+        break
+      case 'cadence':
+        point.cadenceRpm = amountOf(text)
+        break
+      case 'watts':
+        point.powerW = amountOf(text)
+        break
+      case 'speed':
+        point.speedMs = amountOf(text)
+        break
+    }
+  }
+  return { found, open, close }
+}
+
+function within(text: string, most: number): number {
+  const value = numberOf(text)
+  return value !== undefined && Math.abs(value) <= most ? value : NaN
+}
+
+/**
+ * Reads a TCX file as one ride. Tags are known by their local names, whatever namespace they stand in; a point
+ * without a position (indoors) counts by the device's own distance.
+ * @throws RideFileError with a plain sentence where it is no recorded ride
+ */
+export function readTcx(text: string): RecordedRide {
+  if (text.trim() === '') throw new RideFileError('The file is empty. Export the ride again.')
+  if (!text.slice(0, 400).trimStart().startsWith('<'))
+    throw new RideFileError(
+      'This is not a TCX file: it does not begin like one. Choose the ride exported as TCX.',
+    )
+  const tcx = readXml(text, tcxHandler).found
+  if (!tcx.isTcx)
+    throw new RideFileError(
+      'This is not a TCX file, though it is built like one. Choose the ride exported as TCX.',
+    )
+  if (tcx.hasCourse && tcx.sport === undefined)
+    throw new RideFileError(
+      'This is a planned course, not a recorded ride. Add the ride by hand if you rode it.',
+    )
+  return recordedRide({
+    segments: tcx.segments,
+    sport: tcx.sport,
+    deviceKm: tcx.lapsM > 0 ? tcx.lapsM / 1000 : undefined,
+  })
+}

@@ -1,0 +1,160 @@
+import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
+import type { Entry, EntryDraft, WashMethod, WearWord } from '../../core/log/entries.ts'
+import type { Ride } from '../../core/log/garage.ts'
+import { LUBES, type Lube } from '../../core/lube/lubes.ts'
+import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
+import type { Units } from '../../ui/screen-state.ts'
+
+/** The fields of a correction, as they stand in the form. */
+export interface Fields {
+  /** As a date-and-time field holds it, in the reader's own time. */
+  readonly when: string
+  readonly values: Readonly<Record<string, string>>
+}
+
+/** A date and time as the field holds it. */
+export function fieldTime(at: string): string {
+  const date = new Date(at)
+  const two = (value: number) => String(value).padStart(2, '0')
+  return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}T${two(date.getHours())}:${two(date.getMinutes())}`
+}
+
+const UNSAID = 'unsaid'
+
+/** What can be corrected in an entry, filled in. */
+export function fieldsOf(entry: Entry, counted: Ride | undefined, units: Units): Fields {
+  const distance = (km: number) => String(Math.round(100 * (units === 'metric' ? km : kmToMiles(km))) / 100)
+  const values = (): Record<string, string> => {
+    switch (entry.kind) {
+      case 'ride':
+        return {
+          bike: entry.bike,
+          distance: distance(entry.km),
+          condition: counted && !counted.unsure ? counted.condition : UNSAID,
+        }
+      case 'odometer':
+        return { bike: entry.bike, distance: distance(entry.km) }
+      case 'fit':
+        return { part: entry.part, bike: entry.bike }
+      case 'remove':
+        return { part: entry.part, to: entry.to, who: entry.who ?? '' }
+      case 'reading':
+        return { chain: entry.chain, place: entry.place === undefined ? '' : String(entry.place) }
+      case 'look':
+        return { word: entry.word }
+      case 'wash':
+        return { method: entry.method, lube: entry.lube ?? '' }
+      case 'condition':
+        return { condition: entry.condition }
+      case 'part':
+        return { name: entry.name, note: entry.note ?? '' }
+      case 'bike':
+        return { name: entry.name, note: entry.note }
+      case 'tool':
+      case 'zeroing':
+      case 'limit':
+      case 'reading-use':
+      case 'withdraw':
+        return {}
+    }
+  }
+  return { when: fieldTime(entry.at), values: values() }
+}
+
+type Corrected = { readonly draft: EntryDraft } | { readonly fault: string; readonly field: string }
+
+const isCondition = (value: string | undefined): value is Condition => CONDITIONS.includes(value as Condition)
+
+/** The entry written again as the form has it, or what is wrong and where. */
+export function correctionOf(
+  entry: Entry,
+  counted: Ride | undefined,
+  fields: Fields,
+  units: Units,
+  now: string,
+): Corrected {
+  const { id, act: _act, ...rest } = entry
+  const ms = new Date(fields.when).getTime()
+  if (!Number.isFinite(ms)) return { fault: 'Give the day and the time.', field: 'when' }
+  if (ms > Date.parse(now) + 60_000)
+    return { fault: 'That is still to come: the log tells what was.', field: 'when' }
+  // A field shows minutes; a time that was not touched keeps its seconds.
+  const at = fields.when === fieldTime(entry.at) ? entry.at : new Date(ms).toISOString()
+  const base = { ...rest, at, supersedes: id } as EntryDraft
+  const { values } = fields
+  const distance = Number((values['distance'] ?? '').replace(',', '.'))
+  const km = units === 'metric' ? distance : milesToKm(distance)
+  switch (base.kind) {
+    case 'ride': {
+      if (!(km > 0 && km <= 2000) || values['distance'] === '')
+        return { fault: 'A distance over nothing, and at most 2000 km.', field: 'distance' }
+      const { condition: _old, gears, ...ride } = base
+      const unchanged = values['distance'] === fieldsOf(entry, counted, units).values['distance']
+      const bike = values['bike'] ?? base.bike
+      const condition = isCondition(values['condition']) ? values['condition'] : undefined
+      return {
+        draft: {
+          ...ride,
+          km: unchanged ? base.km : km,
+          bike,
+          // Another bike has other cogs: what the gears did there is not known.
+          ...(gears && bike === base.bike && { gears }),
+          ...(condition && { condition }),
+        },
+      }
+    }
+    case 'odometer':
+      return km >= 0 && values['distance'] !== ''
+        ? { draft: { ...base, km, bike: values['bike'] ?? base.bike } }
+        : { fault: 'Give the figure it shows.', field: 'distance' }
+    case 'fit':
+      return { draft: { ...base, bike: values['bike'] ?? base.bike, part: values['part'] ?? base.part } }
+    case 'remove': {
+      const { who: _who, ...taken } = base
+      const to = values['to'] === 'retired' ? 'retired' : values['to'] === 'lent' ? 'lent' : 'shelf'
+      const who = (values['who'] ?? '').trim()
+      return { draft: { ...taken, to, ...(to === 'lent' && who !== '' && { who }) } }
+    }
+    case 'reading': {
+      const { place: _place, ...reading } = base
+      const place = (values['place'] ?? '').trim()
+      if (place !== '' && !(Number.isInteger(Number(place)) && Number(place) >= 0 && Number(place) <= 400))
+        return { fault: 'Links from the joining link: a whole number, or nothing.', field: 'place' }
+      return {
+        draft: {
+          ...reading,
+          chain: values['chain'] ?? base.chain,
+          ...(place !== '' && { place: Number(place) }),
+        },
+      }
+    }
+    case 'look':
+      return { draft: { ...base, word: (values['word'] ?? base.word) as WearWord } }
+    case 'wash': {
+      const { lube: _lube, ...wash } = base
+      const lube = LUBES.find((one) => one === values['lube']) as Lube | undefined
+      return {
+        draft: { ...wash, method: (values['method'] ?? base.method) as WashMethod, ...(lube && { lube }) },
+      }
+    }
+    case 'condition':
+      return {
+        draft: {
+          ...base,
+          condition: isCondition(values['condition']) ? values['condition'] : base.condition,
+        },
+      }
+    case 'part':
+    case 'bike': {
+      const name = (values['name'] ?? '').trim()
+      if (name === '' || name.length > 60) return { fault: 'A name, of at most 60 letters.', field: 'name' }
+      return { draft: { ...base, name, note: (values['note'] ?? '').trim().slice(0, 200) } }
+    }
+    case 'tool':
+    case 'zeroing':
+    case 'limit':
+    case 'reading-use':
+    case 'withdraw':
+      return { draft: base }
+  }
+}

@@ -1,0 +1,252 @@
+import { useMemo, useState } from 'react'
+import { cogMixOf, gearCost, gearMix, hardestCogs, sprocketTeeth } from '../../core/exposure/gear-mix.ts'
+import { ridesDuring } from '../../core/exposure/distance.ts'
+import { USUAL_MASS_KG, USUAL_MOTOR_SHARE } from '../../core/exposure/chain-energy.ts'
+import { USUAL_CIRCUMFERENCE_MM } from '../../core/exposure/ride-gears.ts'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { addDays } from '../../core/units/days.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Choice, TextField } from '../../ui/parts/fields.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { sayList } from '../../ui/words/numbers.ts'
+
+type Stretch = 'chain' | 'month' | 'year' | 'all'
+
+const percent = (share: number): string => `${Math.round(100 * share)}\u00a0%`
+
+/** A bar of energy for each sprocket: what it was given, by length, with its share beside it. */
+function Bars({ title, kj }: { readonly title: string; readonly kj: ReadonlyMap<number, number> }) {
+  const total = [...kj.values()].reduce((a, b) => a + b, 0)
+  const most = Math.max(...kj.values())
+  return (
+    <table className="w-full max-w-xl text-[0.95rem]">
+      <caption className="pb-1 text-left text-sm text-steel">{title}</caption>
+      <tbody>
+        {[...kj]
+          .sort(([a], [b]) => a - b)
+          .map(([teeth, value]) => (
+            <tr key={teeth}>
+              <th scope="row" className="w-10 pr-3 text-right font-mono font-normal">
+                {teeth}
+              </th>
+              <td className="w-full py-0.5">
+                <svg
+                  viewBox="0 0 100 10"
+                  preserveAspectRatio="none"
+                  aria-hidden="true"
+                  className="h-4 w-full"
+                >
+                  <rect width={most > 0 ? (100 * value) / most : 0} height="10" fill="var(--petrol)" />
+                </svg>
+              </td>
+              <td className="pl-3 text-right whitespace-nowrap">{percent(total > 0 ? value / total : 0)}</td>
+            </tr>
+          ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** What the energy of riding is told from, to be put right: wheel, mass, motor, and the mix where no cadence tells. */
+function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs: readonly number[] }) {
+  const { record } = useOpenLog()
+  const { entry } = report.bike
+  const mix = cogMixOf(entry, cogs)
+  const [shares, setShares] = useState<Readonly<Record<string, number>>>(() =>
+    Object.fromEntries([...mix].map(([cog, share]) => [cog, Math.round(100 * share)])),
+  )
+  const [wheel, setWheel] = useState(String(entry.circumferenceMm ?? USUAL_CIRCUMFERENCE_MM))
+  const [mass, setMass] = useState(String(entry.massKg ?? USUAL_MASS_KG))
+  const [motor, setMotor] = useState(
+    String(Math.round(100 * (entry.motorShare ?? USUAL_MOTOR_SHARE[entry.motor]))),
+  )
+  const [fault, setFault] = useState<string>()
+  const total = Object.values(shares).reduce((a, b) => a + b, 0)
+  const save = async () => {
+    const [circumferenceMm, massKg, motorShare] = [Number(wheel), Number(mass), Number(motor) / 100]
+    const wrong = !(circumferenceMm >= 500 && circumferenceMm <= 4000)
+      ? 'The wheel’s circumference in mm: 500 to 4000, usually about 2100.'
+      : !(massKg >= 20 && massKg <= 800)
+        ? 'Rider, bike and load together: 20 to 800 kg.'
+        : !(motorShare >= 0 && motorShare < 1)
+          ? 'The motor’s share: 0 to 99 per cent.'
+          : total === 0
+            ? 'At least one cog is ridden.'
+            : undefined
+    setFault(wrong)
+    if (wrong) return
+    const { id, act: _act, ...held } = entry
+    await record(
+      [
+        {
+          ...held,
+          supersedes: id,
+          circumferenceMm,
+          massKg,
+          ...(entry.motor !== 'none' && { motorShare }),
+          cogMix: Object.fromEntries(Object.entries(shares).map(([cog, share]) => [cog, share / total])),
+        },
+      ],
+      `${entry.name}’s gears and weight are noted.`,
+    )
+  }
+  return (
+    <details className="text-[0.95rem]">
+      <summary className="cursor-pointer underline underline-offset-4">
+        What this is told from{entry.cogMix ? '' : ': a guess, to be put right'}
+      </summary>
+      <div className="mt-3 flex flex-col gap-4">
+        <div className="grid max-w-2xl grid-cols-3 gap-3 max-sm:grid-cols-1">
+          <TextField
+            label="Wheel, mm round"
+            inputMode="decimal"
+            value={wheel}
+            onChange={(event) => setWheel(event.target.value)}
+          />
+          <TextField
+            label="Rider, bike and load, kg"
+            inputMode="decimal"
+            value={mass}
+            onChange={(event) => setMass(event.target.value)}
+          />
+          {entry.motor !== 'none' && (
+            <TextField
+              label="The motor’s share, %"
+              inputMode="decimal"
+              value={motor}
+              onChange={(event) => setMotor(event.target.value)}
+            />
+          )}
+        </div>
+        <fieldset>
+          <legend className="mb-1 text-sm font-medium">
+            Share of the riding on each cog, where no cadence tells
+          </legend>
+          <div className="grid max-w-3xl grid-cols-4 gap-3 max-sm:grid-cols-2">
+            {cogs.map((cog) => (
+              <Stepper
+                key={cog}
+                label={`Cog ${cog}`}
+                value={shares[cog] ?? 0}
+                onStep={(share) => setShares({ ...shares, [cog]: Number.isFinite(share) ? share : 0 })}
+                digits={0}
+                step={5}
+                min={0}
+                max={100}
+              />
+            ))}
+          </div>
+        </fieldset>
+        {fault !== undefined && (
+          <p role="alert" className="text-sm font-medium text-rust">
+            {fault}
+          </p>
+        )}
+        <Button className="self-start" onClick={() => void save()}>
+          Keep it
+        </Button>
+      </div>
+    </details>
+  )
+}
+
+/** Energy through each cog and ring, and what that says about wear. */
+export function GearsRidden({ report }: { readonly report: BikeReport }) {
+  const { garage, now } = useOpenLog()
+  const [stretch, setStretch] = useState<Stretch>('chain')
+  const { entry, rides } = report.bike
+  const teeth = useMemo(() => sprocketTeeth(garage, entry.bike), [garage, entry.bike])
+  const meant = useMemo(() => {
+    switch (stretch) {
+      case 'all':
+        return rides
+      case 'year':
+        return ridesDuring(rides, addDays(now, -365))
+      case 'month':
+        return ridesDuring(rides, addDays(now, -30))
+      case 'chain':
+        return report.chain ? ridesDuring(rides, report.chain.fittedAt) : rides
+    }
+  }, [stretch, rides, now, report.chain])
+  const mix = useMemo(() => gearMix(meant, entry, teeth), [meant, entry, teeth])
+  if (teeth.rings.length === 0 || teeth.cogs.length < 2 || rides.length === 0) return null
+  const cost = gearCost(mix, teeth)
+  const hardest = hardestCogs(mix)
+  const [first, second] = hardest
+  const told = mix.toldShare
+  const untouched = teeth.cogs.filter((cog) => (mix.cogs.get(cog) ?? 0) < 0.01 * mix.totalKj)
+  return (
+    <Section
+      title="What the gears did"
+      note={
+        told >= 0.995
+          ? 'The gear of every ride was told by its cadence.'
+          : told <= 0.005
+            ? 'No ride here tells its gears: this is the bike’s usual mix, a guess until cadence tells or you put it right.'
+            : `Cadence tells the gears for ${percent(told)} of the energy; the rest is laid out by the bike’s usual mix.`
+      }
+      className="no-print border-t border-hairline pt-6"
+    >
+      <div className="flex flex-col gap-4">
+        <Choice
+          legend="Over"
+          value={stretch}
+          onPick={setStretch}
+          options={[
+            { value: 'chain', label: 'this chain' },
+            { value: 'month', label: 'a month' },
+            { value: 'year', label: 'a year' },
+            { value: 'all', label: 'all its rides' },
+          ]}
+        />
+        {mix.totalKj === 0 || !first ? (
+          <p className="text-steel">Nothing was ridden in that time.</p>
+        ) : (
+          <>
+            <p className="max-w-[52rem] text-lg">
+              The <strong>{first.teeth}</strong>
+              {second && (
+                <>
+                  {' '}
+                  and the <strong>{second.teeth}</strong>
+                </>
+              )}{' '}
+              do <strong>{percent(first.share + (second?.share ?? 0))}</strong> of the work.
+              {untouched.length > 0 &&
+                ` The ${sayList(untouched.map(String))} can look new: hardly anyone rides them.`}
+            </p>
+            <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-x-14 gap-y-4 max-md:grid-cols-1">
+              <Bars title="Energy by cog" kj={mix.cogs} />
+              <div className="flex flex-col gap-4">
+                <Bars title="Energy by ring" kj={mix.rings} />
+                <ul className="flex list-disc flex-col gap-1 pl-5 text-[0.95rem]">
+                  {cost.smallCogShare > 0.01 && (
+                    <li>
+                      {percent(cost.smallCogShare)} goes through cogs of 13 teeth or fewer, where each
+                      kilojoule wears the pins {cost.smallCogTimes.toFixed(1)} times as much as on the others.
+                    </li>
+                  )}
+                  {teeth.rings.length > 1 && (
+                    <li>
+                      {percent(cost.crossedShare)} is crossed, large to large or small to small
+                      {cost.crossedShare > 0.1
+                        ? ': the same ratios are there on the other ring, with a straighter chain.'
+                        : '.'}
+                    </li>
+                  )}
+                  <li>
+                    A ring four teeth larger, the ratios kept, would spare the pins about{' '}
+                    {percent(cost.largerRingSaves)}.
+                  </li>
+                </ul>
+              </div>
+            </div>
+          </>
+        )}
+        <Grounds report={report} cogs={teeth.cogs} />
+      </div>
+    </Section>
+  )
+}

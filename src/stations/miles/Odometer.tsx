@@ -1,0 +1,94 @@
+import { useState } from 'react'
+import { odometerSpans, unaccountedKm } from '../../core/exposure/odometer.ts'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { TextField } from '../../ui/parts/fields.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { sayDay, sayKm } from '../../ui/words/numbers.ts'
+
+/** What the bike's computer shows: distance by difference, so that what was not recorded counts too. */
+export function Odometer({ report }: { readonly report: BikeReport }) {
+  const { record, now } = useOpenLog()
+  const units = useUnits()
+  const { entry, odometer, rides } = report.bike
+  const [shown, setShown] = useState('')
+  const [day, setDay] = useState(dayOf(now))
+  const [anew, setAnew] = useState(false)
+  const [fault, setFault] = useState<string>()
+  const last = odometer.at(-1)
+  const told = rides.filter((ride) => !ride.spread)
+  const span = odometerSpans(told, odometer).at(-1)
+
+  const save = async () => {
+    const value = Number(shown.replace(',', '.'))
+    const km = units === 'metric' ? value : milesToKm(value)
+    const at = momentOf(day, now)
+    const before = odometer.findLast((reading) => reading.at <= at)
+    const wrong =
+      faultOfDay(day, now) ??
+      (shown.trim() === '' || !(value >= 0) || km > 1e6 ? 'Give the figure it shows.' : undefined) ??
+      (before && km < before.km && !anew
+        ? `It showed ${sayKm(before.km, units)} on ${sayDay(before.at, now)}, more than that. Check the figure, or tick that the count began anew.`
+        : undefined)
+    setFault(wrong)
+    if (wrong) return
+    const saved = await record(
+      [{ kind: 'odometer', at, bike: entry.bike, km, ...(anew && { anew }) }],
+      `${entry.name}’s computer: ${sayKm(km, units)}.`,
+    )
+    if (saved) {
+      setShown('')
+      setAnew(false)
+    }
+  }
+  return (
+    <section aria-labelledby="odometer" className="flex flex-col gap-3 border-t border-hairline pt-4">
+      <h3 id="odometer" className="text-[0.95rem] font-semibold">
+        What the bike’s computer shows
+      </h3>
+      <p className="text-sm text-steel">
+        {last
+          ? `Last ${sayKm(last.km, units)} on ${sayDay(last.at, now)}.`
+          : 'The first figure is where the counting begins; each later one adds what no ride accounts for.'}
+        {span &&
+          ` Since ${sayDay(span.from.at, now)} it counted ${sayKm(span.km, units)}; rides account for ${sayKm(span.riddenKm, units)}${
+            unaccountedKm(span) > 0
+              ? `, and the other ${sayKm(unaccountedKm(span), units)} are spread over those days.`
+              : '.'
+          }`}
+      </p>
+      <div className="grid grid-cols-[1fr_1fr_auto] items-start gap-3 max-sm:grid-cols-2">
+        <TextField
+          label={units === 'metric' ? 'It shows, km' : 'It shows, miles'}
+          inputMode="decimal"
+          value={shown}
+          placeholder={last ? String(Math.round(units === 'metric' ? last.km : kmToMiles(last.km))) : ''}
+          onChange={(event) => setShown(event.target.value)}
+          fault={fault}
+        />
+        <TextField
+          label="On"
+          type="date"
+          max={dayOf(now)}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+        />
+        <label className="flex min-h-11 items-center gap-2 self-end text-[0.95rem]">
+          <input
+            type="checkbox"
+            className="size-5 accent-petrol"
+            checked={anew}
+            onChange={(event) => setAnew(event.target.checked)}
+          />
+          counts anew
+        </label>
+      </div>
+      <Button className="self-start" onClick={() => void save()}>
+        Note the figure
+      </Button>
+    </section>
+  )
+}

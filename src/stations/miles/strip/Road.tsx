@@ -1,0 +1,161 @@
+import { useMemo } from 'react'
+import type { StripLane } from '../../../core/strategy/mile-strip.ts'
+import { mileStrip, roadKmAt } from '../../../core/strategy/mile-strip.ts'
+import { chainsOfRoad, type BikeReport } from '../../../core/strategy/bike-report.ts'
+import { KM_PER_MILE } from '../../../core/units/convert.ts'
+import { useOpenLog } from '../../../store/log-context.ts'
+import { pegsOf } from '../../../ui/charts/pegs.ts'
+import { RoadSwatch } from '../../../ui/drawings/RoadTextures.tsx'
+import { CONDITIONS } from '../../../core/exposure/conditions.ts'
+import { Section } from '../../../ui/parts/Section.tsx'
+import { useUnits, type Units } from '../../../ui/screen-state.ts'
+import { CONDITION_NAMES } from '../../../ui/words/names.ts'
+import { sayAboutKm, sayCount, sayDay, sayFigure, sayKm, sayLimit } from '../../../ui/words/numbers.ts'
+import { sayLimitDates } from '../../../ui/words/verdict.tsx'
+import { useForecasts } from '../../../workers/use-forecasts.ts'
+import { MileStrip } from './MileStrip.tsx'
+import type { StripPicture } from './paint.ts'
+
+const LEAST_TOP = 1
+const MOST_TOP = 1.3
+
+/** What stands on a lane: the part, and for a joining link how often it was closed. */
+function sayLane(lane: StripLane, index: number): string {
+  const span = lane.spans[index]
+  if (!span) return ''
+  if (span.closings !== undefined) return sayCount(span.closings, 'closing')
+  return span.part.entry.name.replace(/^(Cassette|Ring) /, '')
+}
+
+/** The chains behind the curves, for those who would rather read. */
+function ChainTable({ picture, units }: { readonly picture: StripPicture; readonly units: Units }) {
+  const { now } = useOpenLog()
+  return (
+    <details className="no-print mt-1 text-[0.95rem]">
+      <summary className="cursor-pointer text-sm text-steel underline underline-offset-4">
+        The road as a table
+      </summary>
+      <div className="overflow-x-auto" role="region" aria-label="The road as a table" tabIndex={0}>
+        <table className="mt-2 w-full text-left">
+          <thead>
+            <tr className="border-b border-hairline text-sm text-steel">
+              <th className="py-1 pr-4 font-medium">Chain</th>
+              <th className="py-1 pr-4 font-medium">Fitted</th>
+              <th className="py-1 pr-4 font-medium">Distance</th>
+              <th className="py-1 pr-4 font-medium">Readings</th>
+              <th className="py-1 font-medium">Elongation, %</th>
+            </tr>
+          </thead>
+          <tbody>
+            {picture.chains.map(({ strip: { chain, readings }, answer }) => (
+              <tr key={chain.part.entry.part} className="border-b border-hairline/70">
+                <td className="py-1 pr-4">{chain.part.entry.name}</td>
+                <td className="py-1 pr-4">{sayDay(chain.part.fittings[0]?.from ?? now, now)}</td>
+                <td className="py-1 pr-4">{sayKm(chain.story.km, units)}</td>
+                <td className="py-1 pr-4">{readings.length}</td>
+                <td className="py-1">
+                  {answer
+                    ? `${sayFigure(answer.now.mean)}, ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}`
+                    : '…'}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  )
+}
+
+/** The signature drawing: the bike's whole road with what was on it, and the fan ahead of today. */
+export function Road({ report }: { readonly report: BikeReport }) {
+  const { garage, now } = useOpenLog()
+  const units = useUnits()
+  const chains = useMemo(() => chainsOfRoad(garage, report), [garage, report])
+  // The chain now on is asked about first: it is what one came for.
+  const order = useMemo(
+    () =>
+      [...chains].sort(
+        (a, b) => Number(b.part === report.chain?.part) - Number(a.part === report.chain?.part),
+      ),
+    [chains, report.chain],
+  )
+  const questions = useMemo(() => order.map(({ question }) => question), [order])
+  const { answers, fault } = useForecasts(questions)
+  const strip = useMemo(() => mileStrip(garage, report, chains), [garage, report, chains])
+  const current = report.chain && answers[order.findIndex(({ part }) => part === report.chain?.part)]
+  const limit = report.limit.percent
+  const known = answers.filter((answer) => answer !== undefined)
+  const highest = Math.max(limit + 0.25, ...known.map((answer) => answer.now.p95 + 0.05))
+  const topPercent = Math.min(MOST_TOP, Math.max(LEAST_TOP, Math.ceil(highest * 4) / 4))
+  const picture = useMemo<StripPicture>(() => {
+    const measured = report.chain?.lastReadingAt !== undefined
+    return {
+      strip,
+      limit,
+      chains: strip.chains.map((chain) => ({
+        strip: chain,
+        answer: answers[order.indexOf(chain.chain)],
+        pegs: pegsOf(
+          chain.readings.map(({ state }) => state),
+          report.chain?.biases ?? new Map(),
+          (at) => roadKmAt(strip, at),
+        ),
+      })),
+      ...(current && {
+        ahead: {
+          answer: current,
+          said:
+            current.toLimitKm.p50 > 0
+              ? `${sayAboutKm(current.toLimitKm.p50, units)}: swap${measured ? '' : ', a guess'}`
+              : 'swap now',
+        },
+      }),
+      perUnit: units === 'metric' ? 1 : KM_PER_MILE,
+      unit: units === 'metric' ? 'km' : 'miles',
+      sayLane,
+    }
+  }, [strip, limit, answers, order, current, report.chain, units])
+  if (strip.totalKm === 0) return null
+  const total = strip.totalKm
+  const reach = current ? current.toLimitKm.p90 * 1.05 : 0
+  const end = total + Math.max(0.06 * total, Math.min(reach, Math.max(0.3 * total, 400)))
+  const waiting = answers.some((answer) => answer === undefined)
+  return (
+    <Section
+      title={`The road of ${report.bike.entry.name}`}
+      note={
+        fault !== undefined
+          ? 'The wear could not be worked out; the road is drawn without it.'
+          : current
+            ? `${sayLimitDates(current, now)} The line is the likely elongation, the band where 8 in 10 such chains are; the limit is ${sayLimit(limit)}\u00a0%.`
+            : 'Working it out…'
+      }
+    >
+      <MileStrip picture={picture} end={end} topPercent={topPercent} />
+      <ul
+        className="no-print mt-2 flex flex-wrap gap-x-5 gap-y-1 text-sm text-steel"
+        aria-label="Kinds of road"
+      >
+        {CONDITIONS.filter((condition) =>
+          strip.rides.some((ride) => ride.condition === condition && !ride.unsure),
+        ).map((condition) => (
+          <li key={condition} className="flex items-center gap-2">
+            <RoadSwatch condition={condition} />
+            {CONDITION_NAMES[condition]}
+          </li>
+        ))}
+        {strip.rides.some((ride) => ride.unsure) && (
+          <li className="flex items-center gap-2">
+            <span aria-hidden="true" className="inline-block h-3 w-6 border border-dashed border-steel" />
+            not said
+          </li>
+        )}
+      </ul>
+      <ChainTable picture={picture} units={units} />
+      <span className="sr-only" role="status">
+        {waiting ? 'Working out the chains…' : ''}
+      </span>
+    </Section>
+  )
+}

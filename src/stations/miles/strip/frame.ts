@@ -1,0 +1,63 @@
+import type { MileStrip } from '../../../core/strategy/mile-strip.ts'
+import type { View } from './view.ts'
+
+/** Where everything stands on the drawing, px. */
+export interface Frame {
+  readonly width: number
+  readonly height: number
+  /** The road's left and right end. */
+  readonly left: number
+  readonly right: number
+  readonly curveTop: number
+  readonly curveBottom: number
+  readonly rulerY: number
+  readonly roadTop: number
+  readonly roadBottom: number
+  readonly washY: number
+  /** Base lines of the parts' lanes, in order. */
+  readonly laneY: readonly number[]
+  readonly datesY: number
+  readonly narrow: boolean
+  readonly topPercent: number
+}
+
+const LANE_PX = 36
+const NARROW_PX = 600
+
+/** The frame for a width; its height follows from the lanes there are. */
+export function frameFor(width: number, strip: Pick<MileStrip, 'lanes'>, topPercent: number): Frame {
+  const narrow = width < NARROW_PX
+  const curveTop = 30
+  const curveBottom = curveTop + (narrow ? 150 : 200)
+  const rulerY = curveBottom + 16
+  const roadTop = rulerY + 32
+  const roadBottom = roadTop + 26
+  const washY = roadBottom + 28
+  const laneY = strip.lanes.map((_, i) => washY + 44 + i * LANE_PX)
+  const datesY = (laneY.at(-1) ?? washY) + 22
+  return {
+    width,
+    height: datesY + 24,
+    left: narrow ? 46 : 104,
+    right: width - (narrow ? 6 : 12),
+    curveTop,
+    curveBottom,
+    rulerY,
+    roadTop,
+    roadBottom,
+    washY,
+    laneY,
+    datesY,
+    narrow,
+    topPercent,
+  }
+}
+
+export const xOfKm = ({ left, right }: Frame, { from, to }: View, km: number): number =>
+  left + ((right - left) * (km - from)) / (to - from)
+
+export const kmOfX = ({ left, right }: Frame, { from, to }: View, x: number): number =>
+  from + ((to - from) * (x - left)) / (right - left)
+
+export const yOfPercent = ({ curveTop, curveBottom, topPercent }: Frame, percent: number): number =>
+  curveBottom - ((curveBottom - curveTop) * Math.max(0, Math.min(topPercent, percent))) / topPercent

@@ -1,0 +1,63 @@
+import { rideAtKm, type StripMark } from '../../../core/strategy/mile-strip.ts'
+import type { Garage } from '../../../core/log/garage.ts'
+import type { Units } from '../../../ui/screen-state.ts'
+import { sayEntry } from '../../../ui/words/entries.ts'
+import { CONDITION_NAMES } from '../../../ui/words/names.ts'
+import { sayAboutKm, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from '../../../ui/words/numbers.ts'
+import type { CurvedChain, StripPicture } from './paint.ts'
+
+/** Elongation of a chain at a place of the road, between its drawn marks. */
+function elongationAt({ strip, answer }: CurvedChain, km: number) {
+  if (!answer) return undefined
+  for (let i = 1; i < strip.points.length; i++) {
+    const [a, b] = [strip.points[i - 1], strip.points[i]]
+    if (!a || !b || a.stretch !== b.stretch || km < a.km || km > b.km) continue
+    const [low, high] = [answer.wayHere[a.mark], answer.wayHere[b.mark]]
+    if (!low || !high) return undefined
+    const t = b.km > a.km ? (km - a.km) / (b.km - a.km) : 1
+    const between = (of: 'p10' | 'p50' | 'p90') => low[of] + t * (high[of] - low[of])
+    return { p10: between('p10'), p50: between('p50'), p90: between('p90') }
+  }
+  return undefined
+}
+
+/** Where one stands on the road, in a sentence: when, in what, on which chain, how worn. */
+export function sayPlace(picture: StripPicture, km: number, units: Units, now: string): string {
+  const { strip, chains, ahead, limit } = picture
+  if (km > strip.totalKm) {
+    const further = km - strip.totalKm
+    const point = ahead?.answer.fan.reduce((best, one) =>
+      Math.abs(one.x - further) < Math.abs(best.x - further) ? one : best,
+    )
+    const likely = point
+      ? `: the chain then probably at ${sayPercent(point.p50)}, ${sayFigure(point.p10)} to ${sayFigure(point.p90)}${point.p50 >= limit ? `, past its limit of ${sayLimit(limit)}\u00a0%` : ''}`
+      : ''
+    return `${sayAboutKm(further, units)} from today${likely}.`
+  }
+  const ride = rideAtKm(strip, km) ?? strip.rides.at(-1)
+  if (!ride) return 'The road begins with the first ride.'
+  const road = `${sayKm(km, units)}, ${sayDay(ride.at, now)}: ${ride.unsure ? `nobody said, probably ${CONDITION_NAMES[ride.condition]}` : CONDITION_NAMES[ride.condition]}.`
+  const here = chains.find(({ strip: { chain } }) =>
+    chain.part.fittings.some(
+      ({ bike, from, to }) => bike === ride.bike && ride.at >= from && (to === undefined || ride.at < to),
+    ),
+  )
+  if (!here) return `${road} No chain in the log.`
+  const { part, story } = here.strip.chain
+  const worn = elongationAt(here, km)
+  const since = Math.max(0, km - (strip.edges[strip.rides.indexOf(ride)] ?? km))
+  const gathered = story.at(ride.at).km + Math.min(ride.km, since)
+  return `${road} ${part.entry.name}, ${sayKm(gathered, units)} on it${worn ? `, probably at ${sayPercent(worn.p50)}, ${sayFigure(worn.p10)} to ${sayFigure(worn.p90)}` : ''}.`
+}
+
+/** A mark in a sentence, with its place. */
+export function sayMark(
+  mark: StripMark,
+  garage: Garage,
+  units: Units,
+  now: string,
+  find: (id: string) => Parameters<typeof sayEntry>[0] | undefined,
+): string {
+  const entry = find(mark.entry)
+  return `${sayDay(mark.at, now)}, ${sayKm(mark.km, units)}: ${entry ? sayEntry(entry, garage, units) : mark.kind}.`
+}

@@ -1,0 +1,99 @@
+import { admitRides, draftsOf, type RideDraft } from '../../core/exposure/admit-rides.ts'
+import { totalKm } from '../../core/exposure/distance.ts'
+import { routeKey } from '../../core/exposure/ride-gears.ts'
+import type { Patience } from '../../services/patient-fetch.ts'
+import {
+  RIDE_SERVICE,
+  ridePages,
+  SYNC_START,
+  type RideChange,
+  type SyncPlace,
+} from '../../services/ride-service.ts'
+import type { LogDatabase } from '../../store/database.ts'
+import { keep, readKept } from '../../store/kept.ts'
+import type { OpenLog } from '../../store/log-context.ts'
+import { allEntries } from '../../store/write.ts'
+import { liveRides } from './batch.ts'
+
+/** What a sync has done so far. */
+export interface SyncSum {
+  readonly added: number
+  readonly addedKm: number
+  readonly known: number
+  readonly removed: number
+  readonly pages: number
+}
+
+const printOf = (id: string): string => `exchange ${id}`
+
+/** A ride of the service as the log keeps it; undefined where it lacks a start or a distance. */
+function draftOf(bike: string, ride: RideChange): RideDraft | undefined {
+  const { startedAt, km } = ride
+  if (startedAt === undefined || km === undefined || !(km > 0) || !Number.isFinite(Date.parse(startedAt)))
+    return undefined
+  const place =
+    ride.lat !== undefined && ride.lon !== undefined ? { lat: ride.lat, lon: ride.lon } : undefined
+  return {
+    kind: 'ride',
+    at: new Date(startedAt).toISOString(),
+    bike,
+    km,
+    ...(ride.movingSeconds !== undefined && { movingSeconds: ride.movingSeconds }),
+    ...(ride.elapsedSeconds !== undefined && { elapsedSeconds: ride.elapsedSeconds }),
+    ...(place && { place, route: routeKey(place, km) }),
+    source: { file: RIDE_SERVICE, print: printOf(ride.id) },
+  }
+}
+
+interface Sync extends Patience {
+  readonly token: string
+  readonly bike: string
+  readonly database: LogDatabase
+  readonly record: OpenLog['record']
+  readonly placeKey: string
+  readonly onProgress: (sum: SyncSum) => void
+}
+
+/**
+ * Brings what is new at the service into the log, a page at a time: each page's rides are written, then how far was
+ * read. Broken off anywhere it goes on from there, and a page read twice adds nothing twice.
+ * @throws ServiceError when the service gives out
+ */
+export async function syncRides({
+  token,
+  bike,
+  database,
+  record,
+  placeKey,
+  onProgress,
+  ...patience
+}: Sync): Promise<SyncSum> {
+  const from = ((await readKept(database, placeKey)) as SyncPlace | undefined) ?? SYNC_START
+  let sum: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, pages: 0 }
+  for await (const page of ridePages(token, from, patience)) {
+    const held = liveRides(await allEntries(database))
+    const gone = new Set(page.deleted.map(printOf))
+    const lost = held.filter((ride) => ride.source && gone.has(ride.source.print) && !ride.also?.length)
+    const offered = page.rides.flatMap((ride) => draftOf(bike, ride) ?? [])
+    const admissions = admitRides(held, offered)
+    const drafts = draftsOf(admissions)
+    const written = await record([
+      ...drafts,
+      ...(lost.length > 0
+        ? [{ kind: 'withdraw' as const, at: new Date().toISOString(), targets: lost.map(({ id }) => id) }]
+        : []),
+    ])
+    // Where the browser refused to write, the page was not kept, nor is its place.
+    if (!written) return sum
+    await keep(database, placeKey, page.place)
+    sum = {
+      added: sum.added + drafts.length,
+      addedKm: sum.addedKm + totalKm(drafts),
+      known: sum.known + admissions.length - drafts.length,
+      removed: sum.removed + lost.length,
+      pages: sum.pages + 1,
+    }
+    onProgress(sum)
+  }
+  return sum
+}

@@ -1,0 +1,29 @@
+import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { sayCheck } from '../../ui/words/fitting.ts'
+
+const WEIGHTS = { stop: 'Stop.', care: 'Take care.', note: 'Look.' } as const
+
+/** What to know before the part goes on: said before, not after. */
+export function Checks({ checks }: { readonly checks: readonly FittingCheck[] }) {
+  const { garage } = useOpenLog()
+  return (
+    <ul aria-label="Before it goes on" aria-live="polite" className="flex flex-col gap-2 empty:hidden">
+      {checks.map((check, i) => (
+        <li
+          key={i}
+          className={`border-l-4 pl-3 text-[0.95rem] leading-snug ${check.weight === 'note' ? 'border-steel' : check.weight === 'care' ? 'border-ochre' : 'border-rust'}`}
+        >
+          <strong
+            className={
+              check.weight === 'note' ? 'text-steel' : check.weight === 'care' ? 'text-ochre' : 'text-rust'
+            }
+          >
+            {WEIGHTS[check.weight]}
+          </strong>{' '}
+          {sayCheck(check, garage)}
+        </li>
+      ))}
+    </ul>
+  )
+}

@@ -1,0 +1,163 @@
+import { array, number, object, string, ValidationError, type InferType } from 'yup'
+import type { EntryDraft, PartSpec } from '../../core/log/entries.ts'
+import { teethOf } from './bike-form.ts'
+
+export const PART_TYPES = {
+  chain: 'chain',
+  'joining-link': 'joining link',
+  cassette: 'cassette or single cog',
+  ring: 'ring',
+  guide: 'guide pulley',
+  tension: 'tension pulley',
+} as const
+export type PartType = keyof typeof PART_TYPES
+
+const whole = (least: number, most: number, what: string) =>
+  number()
+    .transform((value: number, original: unknown) => (original === '' ? undefined : value))
+    .typeError(what)
+    .integer(what)
+    .min(least, what)
+    .max(most, what)
+const maybe = (least: number, most: number, what: string) => whole(least, most, what).optional()
+
+/** What is asked of a part; each type takes what is its own. */
+export const partSchema = object({
+  type: string()
+    .oneOf(Object.keys(PART_TYPES) as PartType[])
+    .required(),
+  name: string().trim().max(60, 'A shorter name, please.').default(''),
+  note: string().trim().max(200, 'A few words are enough.').default(''),
+  speeds: maybe(1, 16, 'Speeds: a whole number from 1 to 16.'),
+  links: maybe(40, 300, 'Count the links: a whole number from 40 to 300.'),
+  surface: string().oneOf(['plain', 'plated', 'hard-coated']).default('plain'),
+  directional: string().oneOf(['yes', 'no']).default('no'),
+  join: string().oneOf(['joining-link', 'pin']).default('joining-link'),
+  teeth: string().trim().default(''),
+  loose: string().trim().default(''),
+  material: string().oneOf(['steel', 'aluminium', 'titanium']).default('steel'),
+  limit: maybe(1, 100, 'Closings: a whole number from 1 to 100.'),
+  closedBefore: maybe(0, 100, 'Closings: a whole number from 0 to 100.'),
+  used: string().oneOf(['new', 'used']).default('new'),
+  usedKm: number()
+    .transform((value: number, original: unknown) => (original === '' ? undefined : value))
+    .typeError('A distance, or nothing.')
+    .min(0, 'A distance, or nothing.')
+    .max(500_000, 'A distance, or nothing.')
+    .optional(),
+})
+export type PartFields = InferType<typeof partSchema>
+
+const teethSchema = array(number().required().min(9).max(60)).required().min(1)
+
+/** What is wrong with a part, by field. */
+export class PartFault extends Error {
+  override readonly name = 'PartFault'
+  readonly field: string
+  constructor(field: string, message: string) {
+    super(message)
+    this.field = field
+  }
+}
+
+function teeth(text: string, most: number): number[] {
+  const counts = teethOf(text)
+  try {
+    return teethSchema.max(most).validateSync(counts)
+  } catch {
+    throw new PartFault(
+      'teeth',
+      most === 1
+        ? 'The number of its teeth: one figure from 9 to 60.'
+        : 'Tooth counts from 9 to 60, as in "11 13 15".',
+    )
+  }
+}
+
+function needed(value: number | undefined, field: string, message: string): number {
+  if (value === undefined) throw new PartFault(field, message)
+  return value
+}
+
+function specOf(fields: PartFields): PartSpec {
+  const { material } = fields
+  switch (fields.type) {
+    case 'chain':
+      return {
+        type: 'chain',
+        links: needed(fields.links, 'links', 'Count the links.'),
+        speeds: needed(fields.speeds, 'speeds', 'For how many speeds is it made?'),
+        past: fields.used === 'new' ? 'new' : 'unknown',
+        surface: fields.surface,
+        directional: fields.directional === 'yes',
+        join: fields.join,
+      }
+    case 'joining-link':
+      return {
+        type: 'joining-link',
+        speeds: needed(fields.speeds, 'speeds', 'For how many speeds is it made?'),
+        limit: needed(
+          fields.limit,
+          'limit',
+          'How often may it be closed? Its packet says; 1 for single use.',
+        ),
+        closedBefore: fields.closedBefore ?? 0,
+      }
+    case 'cassette': {
+      const counts = teeth(fields.teeth, 16)
+      const loose = teethOf(fields.loose).filter((count) => counts.includes(count))
+      return { type: 'cassette', teeth: counts, material, ...(loose.length > 0 && { loose }) }
+    }
+    case 'ring':
+      return { type: 'ring', teeth: teeth(fields.teeth, 1)[0] ?? 0, material }
+    case 'guide':
+    case 'tension':
+      return { type: 'pulley', position: fields.type, teeth: teeth(fields.teeth, 1)[0] ?? 0 }
+  }
+}
+
+function usualName(spec: PartSpec): string {
+  switch (spec.type) {
+    case 'chain':
+      return 'Chain'
+    case 'joining-link':
+      return 'Joining link'
+    case 'cassette':
+      return spec.teeth.length === 1
+        ? `Cog ${spec.teeth[0]}`
+        : `Cassette ${spec.teeth[0]} to ${spec.teeth.at(-1)}`
+    case 'ring':
+      return `Ring ${spec.teeth}`
+    case 'pulley':
+      return spec.position === 'guide' ? 'Guide pulley' : 'Tension pulley'
+  }
+}
+
+export type PartDraft = Extract<EntryDraft, { kind: 'part' }>
+
+/**
+ * The part that a form describes.
+ * @param id its id, for a part that is new
+ * @throws PartFault naming the field and what is wrong with it
+ */
+export function partDraft(raw: unknown, id: string, at: string): PartDraft {
+  let fields: PartFields
+  try {
+    fields = partSchema.validateSync(raw)
+  } catch (error) {
+    if (error instanceof ValidationError) throw new PartFault(error.path ?? 'type', error.message)
+    throw error
+  }
+  const spec = specOf(fields)
+  return {
+    kind: 'part',
+    at,
+    part: id,
+    name: fields.name === '' ? usualName(spec) : fields.name,
+    spec,
+    ...(fields.note !== '' && { note: fields.note }),
+    ...(fields.used === 'used' && {
+      used: fields.usedKm === undefined ? {} : { km: fields.usedKm },
+    }),
+  }
+}
