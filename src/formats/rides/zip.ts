@@ -20,10 +20,7 @@ export interface PackedFile {
 function plainName(path: string): string {
   const last = path.replaceAll('\\', '/').split('/').at(-1) ?? ''
   // Control and direction marks could make one name look like another.
-  return (
-    last.replace(/[\u0000-\u001f\u007f\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '').slice(0, 120) ||
-    'a file without a name'
-  )
+  return last.replace(/[\p{Cc}\p{Cf}]/gu, '').slice(0, 120) || 'a file without a name'
 }
 
 function faultOf(name: string, packed: number, size: number): string | undefined {

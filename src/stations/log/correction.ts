@@ -1,7 +1,7 @@
 import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
 import type { Entry, EntryDraft, WashMethod, WearWord } from '../../core/log/entries.ts'
 import type { Ride } from '../../core/log/garage.ts'
-import { LUBES, type Lube } from '../../core/lube/lubes.ts'
+import { LUBES } from '../../core/lube/lubes.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import type { Units } from '../../ui/screen-state.ts'
 
@@ -65,6 +65,61 @@ type Corrected = { readonly draft: EntryDraft } | { readonly fault: string; read
 
 const isCondition = (value: string | undefined): value is Condition => CONDITIONS.includes(value as Condition)
 
+type Values = Fields['values']
+type Draft<K extends Entry['kind']> = Extract<EntryDraft, { kind: K }>
+
+/** A distance as typed, in km. */
+function typedKm(values: Values, units: Units): number {
+  const text = (values['distance'] ?? '').trim()
+  const distance = text === '' ? NaN : Number(text.replace(',', '.'))
+  return units === 'metric' ? distance : milesToKm(distance)
+}
+
+function correctedRide(base: Draft<'ride'>, values: Values, km: number | undefined): Corrected {
+  if (km !== undefined && !(km > 0 && km <= 2000))
+    return { fault: 'A distance over nothing, and at most 2000 km.', field: 'distance' }
+  const { condition: _old, gears, ...ride } = base
+  const bike = values['bike'] ?? base.bike
+  const condition = isCondition(values['condition']) ? values['condition'] : undefined
+  return {
+    draft: {
+      ...ride,
+      km: km ?? base.km,
+      bike,
+      // Another bike has other cogs: what the gears did there is not known.
+      ...(gears && bike === base.bike && { gears }),
+      ...(condition && { condition }),
+    },
+  }
+}
+
+function correctedRemoval(base: Draft<'remove'>, values: Values): Corrected {
+  const { who: _who, ...taken } = base
+  const to = values['to'] === 'retired' ? 'retired' : values['to'] === 'lent' ? 'lent' : 'shelf'
+  const who = (values['who'] ?? '').trim()
+  return { draft: { ...taken, to, ...(to === 'lent' && who !== '' && { who }) } }
+}
+
+function correctedReading(base: Draft<'reading'>, values: Values): Corrected {
+  const { place: _place, ...reading } = base
+  const place = (values['place'] ?? '').trim()
+  if (place !== '' && !(Number.isInteger(Number(place)) && Number(place) >= 0 && Number(place) <= 400))
+    return { fault: 'Links from the joining link: a whole number, or nothing.', field: 'place' }
+  return {
+    draft: {
+      ...reading,
+      chain: values['chain'] ?? base.chain,
+      ...(place !== '' && { place: Number(place) }),
+    },
+  }
+}
+
+function correctedName(base: Draft<'part'> | Draft<'bike'>, values: Values): Corrected {
+  const name = (values['name'] ?? '').trim()
+  if (name === '' || name.length > 60) return { fault: 'A name, of at most 60 letters.', field: 'name' }
+  return { draft: { ...base, name, note: (values['note'] ?? '').trim().slice(0, 200) } }
+}
+
 /** The entry written again as the form has it, or what is wrong and where. */
 export function correctionOf(
   entry: Entry,
@@ -82,60 +137,30 @@ export function correctionOf(
   const at = fields.when === fieldTime(entry.at) ? entry.at : new Date(ms).toISOString()
   const base = { ...rest, at, supersedes: id } as EntryDraft
   const { values } = fields
-  const distance = Number((values['distance'] ?? '').replace(',', '.'))
-  const km = units === 'metric' ? distance : milesToKm(distance)
   switch (base.kind) {
     case 'ride': {
-      if (!(km > 0 && km <= 2000) || values['distance'] === '')
-        return { fault: 'A distance over nothing, and at most 2000 km.', field: 'distance' }
-      const { condition: _old, gears, ...ride } = base
-      const unchanged = values['distance'] === fieldsOf(entry, counted, units).values['distance']
-      const bike = values['bike'] ?? base.bike
-      const condition = isCondition(values['condition']) ? values['condition'] : undefined
-      return {
-        draft: {
-          ...ride,
-          km: unchanged ? base.km : km,
-          bike,
-          // Another bike has other cogs: what the gears did there is not known.
-          ...(gears && bike === base.bike && { gears }),
-          ...(condition && { condition }),
-        },
-      }
+      const untouched = values['distance'] === fieldsOf(entry, counted, units).values['distance']
+      return correctedRide(base, values, untouched ? undefined : typedKm(values, units) || 0)
     }
-    case 'odometer':
-      return km >= 0 && values['distance'] !== ''
+    case 'odometer': {
+      const km = typedKm(values, units)
+      return km >= 0
         ? { draft: { ...base, km, bike: values['bike'] ?? base.bike } }
         : { fault: 'Give the figure it shows.', field: 'distance' }
+    }
     case 'fit':
       return { draft: { ...base, bike: values['bike'] ?? base.bike, part: values['part'] ?? base.part } }
-    case 'remove': {
-      const { who: _who, ...taken } = base
-      const to = values['to'] === 'retired' ? 'retired' : values['to'] === 'lent' ? 'lent' : 'shelf'
-      const who = (values['who'] ?? '').trim()
-      return { draft: { ...taken, to, ...(to === 'lent' && who !== '' && { who }) } }
-    }
-    case 'reading': {
-      const { place: _place, ...reading } = base
-      const place = (values['place'] ?? '').trim()
-      if (place !== '' && !(Number.isInteger(Number(place)) && Number(place) >= 0 && Number(place) <= 400))
-        return { fault: 'Links from the joining link: a whole number, or nothing.', field: 'place' }
-      return {
-        draft: {
-          ...reading,
-          chain: values['chain'] ?? base.chain,
-          ...(place !== '' && { place: Number(place) }),
-        },
-      }
-    }
+    case 'remove':
+      return correctedRemoval(base, values)
+    case 'reading':
+      return correctedReading(base, values)
     case 'look':
       return { draft: { ...base, word: (values['word'] ?? base.word) as WearWord } }
     case 'wash': {
       const { lube: _lube, ...wash } = base
-      const lube = LUBES.find((one) => one === values['lube']) as Lube | undefined
-      return {
-        draft: { ...wash, method: (values['method'] ?? base.method) as WashMethod, ...(lube && { lube }) },
-      }
+      const lube = LUBES.find((one) => one === values['lube'])
+      const method = (values['method'] ?? base.method) as WashMethod
+      return { draft: { ...wash, method, ...(lube && { lube }) } }
     }
     case 'condition':
       return {
@@ -145,11 +170,8 @@ export function correctionOf(
         },
       }
     case 'part':
-    case 'bike': {
-      const name = (values['name'] ?? '').trim()
-      if (name === '' || name.length > 60) return { fault: 'A name, of at most 60 letters.', field: 'name' }
-      return { draft: { ...base, name, note: (values['note'] ?? '').trim().slice(0, 200) } }
-    }
+    case 'bike':
+      return correctedName(base, values)
     case 'tool':
     case 'zeroing':
     case 'limit':

@@ -1,9 +1,9 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { CONDITIONS, usualAt, type Condition } from '../../core/exposure/conditions.ts'
 import { totalKm } from '../../core/exposure/distance.ts'
+import type { Ride } from '../../core/log/garage.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
-import { ServiceError } from '../../services/patient-fetch.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { RoadSwatch } from '../../ui/drawings/RoadTextures.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -14,7 +14,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { ridesMeant, sayingConditions, unsaidRides, type Which } from './unsaid.ts'
-import { suggestFromWeather } from './weather-suggestions.ts'
+import { useWeather, type Weather } from './use-weather.ts'
 
 const WHICH: Readonly<Record<Which, string>> = {
   one: 'this ride',
@@ -24,9 +24,153 @@ const WHICH: Readonly<Record<Which, string>> = {
   all: 'all of them',
 }
 
-interface Suggestions {
-  readonly found: ReadonlyMap<string, Condition>
-  readonly said: string
+interface CurrentProps {
+  readonly ride: Ride
+  readonly suggested: Condition | undefined
+  readonly usual: Condition
+  readonly onStep: (by: number) => void
+}
+
+/** The ride in hand, and the way to its neighbours. */
+function CurrentRide({ ride, suggested, usual, onStep }: CurrentProps) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  return (
+    <div
+      className="flex items-baseline justify-between gap-4 border-y border-hairline py-2"
+      aria-live="polite"
+    >
+      <p>
+        <strong>{sayDay(ride.at, now)}</strong>, {sayKm(ride.km, units)}
+        <span className="block text-sm text-steel">
+          {suggested ? 'the weather says' : 'usual then'}: {CONDITION_NAMES[suggested ?? usual]}
+          {ride.source && `; ${ride.source.file}`}
+        </span>
+      </p>
+      <span className="flex shrink-0 gap-1">
+        <Button aria-label="The ride before" onClick={() => onStep(-1)}>
+          ↑
+        </Button>
+        <Button aria-label="The ride after" onClick={() => onStep(1)}>
+          ↓
+        </Button>
+      </span>
+    </div>
+  )
+}
+
+interface ConditionKeysProps {
+  readonly suggestion: Condition
+  readonly onSay: (condition: Condition) => void
+}
+
+/** The seven conditions, each with its key. */
+function ConditionKeys({ suggestion, onSay }: ConditionKeysProps) {
+  return (
+    <div role="group" aria-label="Ridden in" className="grid grid-cols-2 gap-1.5 max-sm:grid-cols-1">
+      {CONDITIONS.map((condition, i) => (
+        <button
+          key={condition}
+          type="button"
+          onClick={() => onSay(condition)}
+          className={`flex min-h-11 items-center gap-3 rounded-[3px] border px-3 text-left text-[0.95rem] hover:border-steel bench:min-h-14 ${condition === suggestion ? 'border-petrol bg-petrol/10 font-semibold' : 'border-hairline'}`}
+        >
+          <kbd className="font-mono text-sm text-steel">{i + 1}</kbd>
+          <RoadSwatch condition={condition} />
+          {CONDITION_NAMES[condition]}
+        </button>
+      ))}
+    </div>
+  )
+}
+
+interface ScopeProps {
+  readonly which: Which
+  readonly onWhich: (which: Which) => void
+  readonly range: { readonly from: string; readonly to: string }
+  readonly onRange: (range: { readonly from: string; readonly to: string }) => void
+  readonly meant: readonly Ride[]
+}
+
+/** Which rides are meant: the one in hand, or many at once. */
+function Scope({ which, onWhich, range, onRange, meant }: ScopeProps) {
+  const units = useUnits()
+  return (
+    <>
+      <div className="grid grid-cols-[1fr_auto] items-end gap-3 max-sm:grid-cols-1">
+        <SelectField label="Say it of" options={WHICH} value={which} onPick={onWhich} />
+        <p className="pb-2.5 text-sm text-steel">
+          {sayCount(meant.length, 'ride')}, {sayKm(totalKm(meant), units)}
+        </p>
+      </div>
+      {which === 'between' && (
+        <div className="grid grid-cols-2 gap-3">
+          <TextField
+            label="From"
+            type="date"
+            value={range.from}
+            onChange={(event) => onRange({ ...range, from: event.target.value })}
+          />
+          <TextField
+            label="To"
+            type="date"
+            value={range.to}
+            onChange={(event) => onRange({ ...range, to: event.target.value })}
+          />
+        </div>
+      )}
+    </>
+  )
+}
+
+interface AllAtOnceProps {
+  readonly weather: Weather
+  readonly count: number
+  readonly onWeather: () => void
+  readonly onUsual: () => void
+}
+
+/** Agreeing with the weather, or with the bike's usual, for everything that is left. */
+function AllAtOnce({ weather, count, onWeather, onUsual }: AllAtOnceProps) {
+  return (
+    <>
+      <p role="status" className="text-sm text-steel empty:hidden">
+        {weather.said}
+      </p>
+      <div className="flex flex-wrap gap-3">
+        {weather.asking ? (
+          <Button onClick={weather.stop}>Stop asking</Button>
+        ) : weather.found.size > 0 ? (
+          <Button look="firm" onClick={onWeather}>
+            Agree with all {weather.found.size}
+          </Button>
+        ) : (
+          <Button onClick={() => void weather.ask()}>Ask the weather</Button>
+        )}
+        <Button onClick={onUsual}>The usual for all {count}</Button>
+      </div>
+    </>
+  )
+}
+
+/** Keys of the sorter, heard wherever in it one is, but not on its buttons and fields. */
+function useSorterKeys(
+  onStep: (by: number) => void,
+  onAgree: () => void,
+  onSay: (condition: Condition) => void,
+) {
+  return useHotkeys<HTMLDivElement>(
+    ['1', '2', '3', '4', '5', '6', '7', 'down', 'up', 'enter'],
+    (event, { keys }) => {
+      if (event.target instanceof HTMLElement && event.target.closest('button, input, select, a')) return
+      event.preventDefault()
+      const key = keys?.[0] ?? ''
+      const condition = CONDITIONS[Number(key) - 1]
+      if (key === 'down' || key === 'up') onStep(key === 'down' ? 1 : -1)
+      else if (key === 'enter') onAgree()
+      else if (condition) onSay(condition)
+    },
+  )
 }
 
 /** A fast way through rides that want a surface: one key each, or many at once. */
@@ -38,78 +182,35 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
   const [place, setPlace] = useState(0)
   const [which, setWhich] = useState<Which>('one')
   const [range, setRange] = useState({ from: dayOf(unsaid[0]?.at ?? now), to: dayOf(now) })
-  const [weather, setWeather] = useState<Suggestions>()
-  const [asking, setAsking] = useState<string>()
-  const stop = useRef<AbortController>(undefined)
-  const current = unsaid[Math.min(place, unsaid.length - 1)]
+  const weather = useWeather(unsaid, bike)
+  const last = unsaid.length - 1
+  const current = unsaid[Math.min(place, last)]
   const meant = ridesMeant(unsaid, current, which, range)
-  const suggested = current && weather?.found.get(current.id)
-  const usual = current && usualAt(bike, current.at)
-  const suggestion = suggested ?? usual
+  const suggested = current && weather.found.get(current.id)
+  const suggestion = suggested ?? usualAt(bike, current?.at ?? now)
 
-  const say = async (rides: typeof meant, condition: Condition) => {
-    if (rides.length === 0) return
-    const said = new Map(rides.map(({ id }) => [id, condition]))
+  const say = async (condition: Condition) => {
+    if (meant.length === 0) return
+    const said = new Map(meant.map(({ id }) => [id, condition]))
     await record(
       sayingConditions(said, 'told', now),
-      `${sayCount(rides.length, 'ride')}, ${sayKm(totalKm(rides), units)}: ${CONDITION_NAMES[condition]}.`,
+      `${sayCount(meant.length, 'ride')}, ${sayKm(totalKm(meant), units)}: ${CONDITION_NAMES[condition]}.`,
     )
   }
   const sayAll = async (said: ReadonlyMap<string, Condition>, from: 'weather' | 'usual') => {
     const done = await record(
       sayingConditions(said, from, now),
-      `${sayCount(said.size, 'ride')} said by the ${from === 'weather' ? 'weather' : 'usual'}.`,
+      `${sayCount(said.size, 'ride')} said by the ${from}.`,
     )
-    if (done) setWeather(undefined)
+    if (done) weather.forget()
   }
-  const ask = async () => {
-    const control = new AbortController()
-    stop.current = control
-    setAsking('Asking the weather service…')
-    try {
-      const found = await suggestFromWeather(unsaid, bike, {
-        signal: control.signal,
-        onWait: (_ms, why) => setAsking(`${why} Trying again…`),
-        onProgress: (done, of) => setAsking(`Asking the weather service: ${done} of ${of} days…`),
-      })
-      const without = unsaid.length - found.size
-      setWeather({
-        found,
-        said: `The weather tells of ${sayCount(found.size, 'ride')}${without > 0 ? `; ${without} have no place to ask about` : ''}. Look them through, or agree with all.`,
-      })
-    } catch (error) {
-      setWeather({
-        found: new Map(),
-        said: control.signal.aborted
-          ? 'Stopped. Nothing was changed.'
-          : `${error instanceof ServiceError ? error.message : 'The weather could not be asked.'} Sort them by hand, or ask again later.`,
-      })
-    } finally {
-      setAsking(undefined)
-    }
-  }
-
-  const step = (by: number) =>
-    setPlace((at) => Math.max(0, Math.min(unsaid.length - 1, Math.min(at, unsaid.length - 1) + by)))
-  const keys = useHotkeys<HTMLDivElement>(
-    ['1', '2', '3', '4', '5', '6', '7', 'down', 'up', 'enter'],
-    (event, { keys: pressed }) => {
-      // A key on a button or a field is that button's or field's.
-      if (event.target instanceof HTMLElement && event.target.closest('button, input, select, a')) return
-      const key = pressed?.[0] ?? ''
-      event.preventDefault()
-      if (key === 'down') step(1)
-      else if (key === 'up') step(-1)
-      else if (key === 'enter') {
-        if (suggestion) void say(meant, suggestion)
-      } else {
-        const condition = CONDITIONS[Number(key) - 1]
-        if (condition) void say(meant, condition)
-      }
-    },
+  const step = (by: number) => setPlace((at) => Math.max(0, Math.min(last, Math.min(at, last) + by)))
+  const keys = useSorterKeys(
+    step,
+    () => void say(suggestion),
+    (condition) => void say(condition),
   )
-
-  if (unsaid.length === 0 || !current || !usual) return null
+  if (!current) return null
   return (
     <div ref={keys}>
       <WorkSection
@@ -120,81 +221,15 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
           Until somebody says, {bike.name}’s usual is assumed and the forecast is the wider for it. Keys here:
           1 to 7 say, Enter agrees, arrows go up and down.
         </p>
-        <div
-          className="flex items-baseline justify-between gap-4 border-y border-hairline py-2"
-          aria-live="polite"
-        >
-          <p>
-            <strong>{sayDay(current.at, now)}</strong>, {sayKm(current.km, units)}
-            <span className="block text-sm text-steel">
-              {suggested ? 'the weather says' : 'usual then'}: {CONDITION_NAMES[suggested ?? usual]}
-              {current.source && `; ${current.source.file}`}
-            </span>
-          </p>
-          <span className="flex shrink-0 gap-1">
-            <Button aria-label="The ride before" onClick={() => step(-1)}>
-              ↑
-            </Button>
-            <Button aria-label="The ride after" onClick={() => step(1)}>
-              ↓
-            </Button>
-          </span>
-        </div>
-        <div className="grid grid-cols-[1fr_auto] items-end gap-3 max-sm:grid-cols-1">
-          <SelectField label="Say it of" options={WHICH} value={which} onPick={setWhich} />
-          <p className="pb-2.5 text-sm text-steel">
-            {sayCount(meant.length, 'ride')}, {sayKm(totalKm(meant), units)}
-          </p>
-        </div>
-        {which === 'between' && (
-          <div className="grid grid-cols-2 gap-3">
-            <TextField
-              label="From"
-              type="date"
-              value={range.from}
-              onChange={(event) => setRange({ ...range, from: event.target.value })}
-            />
-            <TextField
-              label="To"
-              type="date"
-              value={range.to}
-              onChange={(event) => setRange({ ...range, to: event.target.value })}
-            />
-          </div>
-        )}
-        <div role="group" aria-label="Ridden in" className="grid grid-cols-2 gap-1.5 max-sm:grid-cols-1">
-          {CONDITIONS.map((condition, i) => (
-            <button
-              key={condition}
-              type="button"
-              onClick={() => void say(meant, condition)}
-              className={`flex min-h-11 items-center gap-3 rounded-[3px] border px-3 text-left text-[0.95rem] hover:border-steel ${condition === suggestion ? 'border-petrol bg-petrol/10 font-semibold' : 'border-hairline'}`}
-            >
-              <kbd className="font-mono text-sm text-steel">{i + 1}</kbd>
-              <RoadSwatch condition={condition} />
-              {CONDITION_NAMES[condition]}
-            </button>
-          ))}
-        </div>
-        <p role="status" className="text-sm text-steel empty:hidden">
-          {asking ?? weather?.said}
-        </p>
-        <div className="flex flex-wrap gap-3">
-          {asking !== undefined ? (
-            <Button onClick={() => stop.current?.abort()}>Stop asking</Button>
-          ) : weather && weather.found.size > 0 ? (
-            <Button look="firm" onClick={() => void sayAll(weather.found, 'weather')}>
-              Agree with all {weather.found.size}
-            </Button>
-          ) : (
-            <Button onClick={() => void ask()}>Ask the weather</Button>
-          )}
-          <Button
-            onClick={() => void sayAll(new Map(unsaid.map((ride) => [ride.id, ride.condition])), 'usual')}
-          >
-            The usual for all {unsaid.length}
-          </Button>
-        </div>
+        <CurrentRide ride={current} suggested={suggested} usual={suggestion} onStep={step} />
+        <Scope which={which} onWhich={setWhich} range={range} onRange={setRange} meant={meant} />
+        <ConditionKeys suggestion={suggestion} onSay={(condition) => void say(condition)} />
+        <AllAtOnce
+          weather={weather}
+          count={unsaid.length}
+          onWeather={() => void sayAll(weather.found, 'weather')}
+          onUsual={() => void sayAll(new Map(unsaid.map((ride) => [ride.id, ride.condition])), 'usual')}
+        />
       </WorkSection>
     </div>
   )

@@ -80,11 +80,13 @@ export default function Miles() {
       </Answer>
       <Road report={report} key={`road ${report.bike.entry.bike}`} />
       <div className="no-print grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <AddRides key={report.bike.entry.bike} report={report} />
+        <div className="flex flex-col gap-8">
+          <AddRides key={report.bike.entry.bike} report={report} />
+          {chain && <RoadStrip rides={chain.story.rides.map(({ ride }) => ride)} />}
+        </div>
         <div className="flex flex-col gap-8">
           <ConditionSorter key={report.bike.entry.bike} report={report} />
           <RideList rides={report.bike.rides} />
-          {chain && <RoadStrip rides={chain.story.rides.map(({ ride }) => ride)} />}
         </div>
       </div>
       <GearsRidden key={`gears ${report.bike.entry.bike}`} report={report} />

@@ -150,10 +150,7 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
       className="flex flex-col gap-4"
     >
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <FactFields
-          register={form.register}
-          errors={form.formState.errors}
-        />
+        <FactFields register={form.register} errors={form.formState.errors} />
         {QUARTERS.map((quarter) => (
           <SelectField
             key={quarter}

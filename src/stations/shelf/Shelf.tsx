@@ -47,11 +47,11 @@ function PartLine({
     entry.spec.type === 'joining-link' ? `Closed ${closingsOf(part)} of ${entry.spec.limit} times. ` : ''
   const more = `${closings}${loose}${entry.note ?? ''}`.trim()
   return (
-    <li className="grid grid-cols-[minmax(0,1fr)_auto_9.5rem_auto] items-baseline gap-4 py-2 text-[0.95rem] max-sm:grid-cols-[minmax(0,1fr)_auto_auto] max-sm:gap-2">
+    <li className="grid grid-cols-[minmax(0,1fr)_auto_11.5rem_auto] items-baseline gap-4 py-2 text-[0.95rem] max-sm:grid-cols-[minmax(0,1fr)_auto_auto] max-sm:gap-2">
       <span>
         <strong className="font-semibold">{entry.name}</strong>
         {more !== '' && <span className="block text-sm text-steel">{more}</span>}
-        <span className="text-sm text-steel sm:hidden">{whereabouts(part, now)}</span>
+        <span className="block text-sm text-steel sm:hidden">{whereabouts(part, now)}</span>
       </span>
       <span className="text-right">
         {sayKm(kmOf(garage, part), units)}

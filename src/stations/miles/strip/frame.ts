@@ -27,7 +27,7 @@ const NARROW_PX = 600
 /** The frame for a width; its height follows from the lanes there are. */
 export function frameFor(width: number, strip: Pick<MileStrip, 'lanes'>, topPercent: number): Frame {
   const narrow = width < NARROW_PX
-  const curveTop = 30
+  const curveTop = 40
   const curveBottom = curveTop + (narrow ? 150 : 200)
   const rulerY = curveBottom + 16
   const roadTop = rulerY + 32

@@ -241,13 +241,13 @@ function paintHandovers(brush: Brush, picture: StripPicture): void {
     ctx.setLineDash([2, 3])
     line(ctx, [
       [at, y(0)],
-      [at, y(picture.limit)],
+      [at, frame.curveTop - 16],
     ])
     ctx.setLineDash([])
     ctx.font = `600 12px ${ink.sans}`
     const width = ctx.measureText(name).width
     if (at + 6 < free || at + 6 + width > frame.right) continue
-    label(brush, name, at + 6, y(picture.limit) + 16, ink.petrol, 600)
+    label(brush, name, at + 5, frame.curveTop - 7, ink.petrol, 600)
     free = at + 14 + width
   }
 }

@@ -1,4 +1,5 @@
 import { rideAtKm, type StripMark } from '../../../core/strategy/mile-strip.ts'
+import type { Entry } from '../../../core/log/entries.ts'
 import type { Garage } from '../../../core/log/garage.ts'
 import type { Units } from '../../../ui/screen-state.ts'
 import { sayEntry } from '../../../ui/words/entries.ts'
@@ -50,14 +51,13 @@ export function sayPlace(picture: StripPicture, km: number, units: Units, now: s
   return `${road} ${part.entry.name}, ${sayKm(gathered, units)} on it${worn ? `, probably at ${sayPercent(worn.p50)}, ${sayFigure(worn.p10)} to ${sayFigure(worn.p90)}` : ''}.`
 }
 
-/** A mark in a sentence, with its place. */
+/** A mark in a sentence, with its place; the entry may have been taken back meanwhile. */
 export function sayMark(
   mark: StripMark,
+  entry: Entry | undefined,
   garage: Garage,
   units: Units,
   now: string,
-  find: (id: string) => Parameters<typeof sayEntry>[0] | undefined,
 ): string {
-  const entry = find(mark.entry)
   return `${sayDay(mark.at, now)}, ${sayKm(mark.km, units)}: ${entry ? sayEntry(entry, garage, units) : mark.kind}.`
 }

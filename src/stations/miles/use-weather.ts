@@ -1,0 +1,65 @@
+import { useRef, useState } from 'react'
+import type { Condition } from '../../core/exposure/conditions.ts'
+import type { BikeEntry } from '../../core/log/entries.ts'
+import type { Ride } from '../../core/log/garage.ts'
+import { ServiceError } from '../../services/patient-fetch.ts'
+import { sayCount } from '../../ui/words/numbers.ts'
+import { suggestFromWeather } from './weather-suggestions.ts'
+
+export interface Weather {
+  readonly found: ReadonlyMap<string, Condition>
+  /** What there is to say: how far the asking is, what it brought, why it failed. */
+  readonly said: string | undefined
+  readonly asking: boolean
+  readonly ask: () => Promise<void>
+  readonly stop: () => void
+  readonly forget: () => void
+}
+
+const NOTHING: ReadonlyMap<string, Condition> = new Map()
+
+/** Asks the weather service what rides were probably ridden in. Nothing is written by it. */
+export function useWeather(unsaid: readonly Ride[], bike: BikeEntry): Weather {
+  const [found, setFound] = useState(NOTHING)
+  const [said, setSaid] = useState<string>()
+  const [asking, setAsking] = useState(false)
+  const control = useRef<AbortController>(undefined)
+  const ask = async () => {
+    const running = new AbortController()
+    control.current = running
+    setAsking(true)
+    setSaid('Asking the weather service…')
+    try {
+      const told = await suggestFromWeather(unsaid, bike, {
+        signal: running.signal,
+        onWait: (_ms, why) => setSaid(`${why} Trying again…`),
+        onProgress: (done, of) => setSaid(`Asking the weather service: ${done} of ${of} days…`),
+      })
+      const without = unsaid.length - told.size
+      setFound(told)
+      setSaid(
+        `The weather tells of ${sayCount(told.size, 'ride')}${without > 0 ? `; ${without} have no place to ask about` : ''}. Look them through, or agree with all.`,
+      )
+    } catch (error) {
+      const why = error instanceof ServiceError ? error.message : 'The weather could not be asked.'
+      setSaid(
+        running.signal.aborted
+          ? 'Stopped. Nothing was changed.'
+          : `${why} Sort them by hand, or ask again later.`,
+      )
+    } finally {
+      setAsking(false)
+    }
+  }
+  return {
+    found,
+    said,
+    asking,
+    ask,
+    stop: () => control.current?.abort(),
+    forget: () => {
+      setFound(NOTHING)
+      setSaid(undefined)
+    },
+  }
+}

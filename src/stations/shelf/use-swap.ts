@@ -1,0 +1,144 @@
+import { useMemo, useState } from 'react'
+import type { PartSpec } from '../../core/log/entries.ts'
+import { openFitting, type PartState } from '../../core/log/garage.ts'
+import { LUBES } from '../../core/lube/lubes.ts'
+import { elongationFromLength } from '../../core/measure/elongation.ts'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { checksBeforeFitting, type FittingCheck } from '../../core/strategy/fitting-checks.ts'
+import { inchesToMm } from '../../core/units/convert.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import { sayDay } from '../../ui/words/numbers.ts'
+import { useForecast } from '../../workers/use-forecasts.ts'
+import { chainsToHand, linkOn, linksToHand, type Swap } from './swap.ts'
+
+/** Stands for a part that is not in the log yet. */
+export const NEW = 'new'
+/** Nothing is said of the lubricant. */
+export const AS_IT_CAME = 'as it came'
+
+export interface SwapForm {
+  readonly which: string
+  readonly links: string
+  readonly directional: boolean
+  readonly oldTo: 'shelf' | 'retired'
+  readonly join: string
+  readonly linkLimit: string
+  readonly day: string
+  readonly lube: string
+  readonly length: string
+  readonly routed: boolean
+}
+
+/** A swap in the making: what was chosen, what there is to choose from, what to know before. */
+export interface SwapState {
+  readonly form: SwapForm
+  readonly set: (part: Partial<SwapForm>) => void
+  readonly old: PartState | undefined
+  readonly chains: readonly PartState[]
+  readonly chosen: PartState | undefined
+  /** The bike that the chosen chain would come off. */
+  readonly from: string | undefined
+  readonly heldLink: PartState | undefined
+  readonly spareLinks: readonly PartState[]
+  readonly checks: readonly FittingCheck[]
+  /** The swap, or what is wrong with it. */
+  readonly settle: () => Swap | string
+}
+
+const speedsOf = (spec: PartSpec): number | undefined =>
+  spec.type === 'chain' || spec.type === 'joining-link' ? spec.speeds : undefined
+const wholeBetween = (text: string, least: number, most: number): boolean =>
+  Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most
+
+const blankForm = (links: number, hasLink: boolean, day: string): SwapForm => ({
+  which: NEW,
+  links: String(links),
+  directional: false,
+  oldTo: 'shelf',
+  join: hasLink ? 'same' : NEW,
+  linkLimit: '1',
+  day,
+  lube: AS_IT_CAME,
+  length: '',
+  routed: false,
+})
+
+/** Keeps the form of the guided swap and says what it comes to. */
+export function useSwap(report: BikeReport): SwapState {
+  const { garage, now } = useOpenLog()
+  const units = useUnits()
+  const { answer } = useForecast(report.chain?.question)
+  const { bike, speeds } = report.bike.entry
+  const old = report.chain?.part
+  const oldSpec = old?.entry.spec
+  const ofSpeeds = (parts: readonly PartState[]) =>
+    parts.filter(({ entry }) => speedsOf(entry.spec) === speeds)
+  const chains = ofSpeeds(chainsToHand(garage, bike))
+  const spareLinks = ofSpeeds(linksToHand(garage))
+  const heldLink = linkOn(garage, bike)
+  const oldLinks = oldSpec?.type === 'chain' ? oldSpec.links : 114
+  const [form, setForm] = useState(() => blankForm(oldLinks, heldLink !== undefined, dayOf(now)))
+  const chosen = chains.find((part) => part.entry.part === form.which)
+  const link = form.join === 'same' ? heldLink : spareLinks.find((part) => part.entry.part === form.join)
+  const links = Number(form.links)
+  const { directional } = form
+  const checks = useMemo(() => {
+    const spec: PartSpec = chosen?.entry.spec ?? { type: 'chain', links, speeds, past: 'new', directional }
+    return [
+      ...checksBeforeFitting(garage, report, answer, spec, chosen),
+      ...(link ? checksBeforeFitting(garage, report, answer, link.entry.spec, link) : []),
+    ]
+  }, [garage, report, answer, chosen, link, links, speeds, directional])
+  const chosenOn = chosen && openFitting(chosen)
+  const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? 'another bike')
+  const typed = form.length.replace(',', '.').trim()
+  const lengthMm = typed === '' ? undefined : units === 'metric' ? Number(typed) : inchesToMm(Number(typed))
+  const first = lengthMm === undefined ? undefined : elongationFromLength(24, lengthMm)
+
+  const faultOf = (): string | undefined => {
+    const at = momentOf(form.day, now)
+    const dayFault = faultOfDay(form.day, now)
+    if (dayFault) return dayFault
+    if (report.chain && form.day < dayOf(report.chain.fittedAt))
+      return `The chain on it was fitted on ${sayDay(report.chain.fittedAt, now)}: that day is before it.`
+    if (chosenOn && at <= chosenOn.from)
+      return `${chosen.entry.name} went onto ${from ?? 'its bike'} on ${sayDay(chosenOn.from, now)}: that day is before it.`
+    if (!chosen && !wholeBetween(form.links, 40, 300))
+      return 'Count the links: a whole number from 40 to 300.'
+    if (form.join === NEW && !wholeBetween(form.linkLimit, 1, 100))
+      return 'How often may the joining link be closed? A whole number; 1 for single use.'
+    if (first !== undefined && !(first >= -0.3 && first <= 1.8))
+      return `The first look: ${form.length} over 24 pitches ${Number.isFinite(first) ? `would be ${first.toFixed(2)} %` : 'is no length'}. Read it again, or leave it out.`
+    return undefined
+  }
+  return {
+    form,
+    set: (part) => setForm((before) => ({ ...before, ...part })),
+    old,
+    chains,
+    chosen,
+    from,
+    heldLink,
+    spareLinks,
+    checks,
+    settle: () => {
+      const fault = faultOf()
+      if (fault !== undefined) return fault
+      const lube = LUBES.find((one) => one === form.lube)
+      const { join } = form
+      return {
+        at: momentOf(form.day, now),
+        bike,
+        speeds,
+        ...(old && { off: { part: old.entry.part, to: form.oldTo } }),
+        on: chosen ? { part: chosen.entry.part } : { links, directional },
+        join: join === 'same' || join === NEW || join === 'pin' ? join : { part: join },
+        linkLimit: Number(form.linkLimit),
+        ...(lube && { lube }),
+        ...(lengthMm !== undefined && { lengthMm }),
+      }
+    },
+  }
+}
