@@ -69,11 +69,25 @@ describe('replay', () => {
   test('an entry that is superseded has no effect at all', () => {
     fc.assert(
       fc.property(logs, (entries) => {
-        // The definition, word by word: alive is what no living later entry takes back.
-        const takes = (taker: Entry, entry: Entry): boolean =>
-          taker.supersedes === entry.id || (taker.kind === 'withdraw' && taker.targets.includes(entry.id))
+        // The definition, word by word: alive is what is not withdrawn, and of all that one entry was corrected
+        // to, the newest; a withdrawal that is itself withdrawn takes nothing back.
+        const isWithdrawn = (entry: Entry): boolean =>
+          entries.some(
+            (other) =>
+              other.kind === 'withdraw' &&
+              other.id > entry.id &&
+              other.targets.includes(entry.id) &&
+              !isWithdrawn(other),
+          )
+        const first = (entry: Entry): Entry => {
+          const before = entries.find(({ id }) => id === entry.supersedes)
+          return before ? first(before) : entry
+        }
         const isAlive = (entry: Entry): boolean =>
-          !entries.some((other) => other.id > entry.id && takes(other, entry) && isAlive(other))
+          !isWithdrawn(entry) &&
+          !entries.some(
+            (other) => other.id > entry.id && first(other) === first(entry) && !isWithdrawn(other),
+          )
         const alive = entries.filter(isAlive)
         expect(liveEntries(entries)).toEqual(alive.filter(({ kind }) => kind !== 'withdraw'))
         expect(replay(alive)).toEqual(replay(entries))
@@ -97,6 +111,31 @@ describe('replay', () => {
     expect(distances).toContain(112)
     expect(distances).not.toContain(12)
     expect(distances).toHaveLength(12)
+  })
+
+  test('a correction of a correction stands alone, and undo goes back one step at a time', () => {
+    const wrong = log.find((entry) => entry.kind === 'ride' && entry.km === 12)
+    if (wrong?.kind !== 'ride') throw new Error('the story has lost its ride')
+    const later = (n: number): string => makeEntryId(Date.UTC(2027, 0, n), 0, new Uint8Array(16))
+    const once: Entry = { ...wrong, id: later(1), km: 112, supersedes: wrong.id }
+    const twice: Entry = { ...wrong, id: later(2), km: 212, supersedes: once.id }
+    // Made on another device, which had not heard of the first correction.
+    const elsewhere: Entry = { ...wrong, id: later(3), km: 312, supersedes: wrong.id }
+    const back = (n: number, ...targets: string[]): Entry => ({
+      kind: 'withdraw',
+      id: later(n),
+      at: noon(8, n),
+      targets,
+    })
+    const counted = (...more: Entry[]): number[] =>
+      liveEntries([...log, ...more]).flatMap((entry) =>
+        entry.kind === 'ride' && (entry.km === 12 || entry.km > 100) ? [entry.km] : [],
+      )
+    expect(counted(once, twice)).toEqual([212])
+    expect(counted(once, twice, elsewhere)).toEqual([312])
+    expect(counted(once, twice, back(4, twice.id))).toEqual([112])
+    expect(counted(once, twice, back(4, twice.id), back(5, once.id))).toEqual([12])
+    expect(counted(once, twice, back(4, once.id))).toEqual([212])
   })
 
   test('an undone withdrawal puts the entry back', () => {

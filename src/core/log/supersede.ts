@@ -1,25 +1,67 @@
 import type { Entry, EntryId } from './entries.ts'
 
-const targetsOf = (entry: Entry): readonly EntryId[] =>
-  entry.kind === 'withdraw' ? entry.targets : entry.supersedes === undefined ? [] : [entry.supersedes]
+/** Everything said to be taken back that was not put back: a withdrawal counts unless a later one withdraws it. */
+function withdrawnOf(entries: readonly Entry[]): Set<EntryId> {
+  const withdrawals = entries.filter((entry) => entry.kind === 'withdraw')
+  withdrawals.sort((a, b) => (a.id < b.id ? 1 : a.id > b.id ? -1 : 0))
+  const withdrawn = new Set<EntryId>()
+  for (const { id, targets } of withdrawals) {
+    if (withdrawn.has(id)) continue
+    for (const target of targets) if (target < id) withdrawn.add(target)
+  }
+  return withdrawn
+}
+
+/** For every entry that belongs to a line of corrections, the first entry of that line. */
+function originsOf(entries: readonly Entry[]): Map<EntryId, EntryId> {
+  const earlier = new Map<EntryId, EntryId>()
+  for (const { id, supersedes } of entries)
+    if (supersedes !== undefined && supersedes < id) earlier.set(id, supersedes)
+  const origins = new Map<EntryId, EntryId>()
+  for (const id of earlier.keys()) {
+    let origin = id
+    for (let back = earlier.get(id); back !== undefined; back = earlier.get(back)) origin = back
+    origins.set(id, origin)
+    origins.set(origin, origin)
+  }
+  return origins
+}
+
+/** Of each line of corrections (by its first entry), the one that stands: the newest that was not withdrawn. */
+function standingOf(
+  entries: readonly Entry[],
+  origins: ReadonlyMap<EntryId, EntryId>,
+  withdrawn: ReadonlySet<EntryId>,
+): Map<EntryId, EntryId> {
+  const standing = new Map<EntryId, EntryId>()
+  for (const { id } of entries) {
+    const origin = origins.get(id)
+    if (origin === undefined || withdrawn.has(id)) continue
+    const held = standing.get(origin)
+    if (held === undefined || held < id) standing.set(origin, id)
+  }
+  return standing
+}
 
 /**
- * The entries that count: those that no living entry supersedes or withdraws.
+ * The entries that count: those that were not withdrawn and that no correction has taken the place of.
  *
- * An entry may only take back what was written before it (a smaller id), so reading from the newest back to the
- * oldest settles each one with a single look, and two entries can never take each other back. The result keeps
- * the order of the input; withdrawals themselves are left out, since they carry nothing but their effect.
+ * An entry may only take back what was written before it (a smaller id), so two entries can never take each other
+ * back. Of an entry, its corrections and theirs, the newest that was not withdrawn stands alone: correcting a
+ * correction does not bring back what it corrected, withdrawing one brings back the one before, and two corrections
+ * of one entry, made on two devices, do not count twice. The result keeps the order of the input; withdrawals
+ * themselves are left out, since they carry nothing but their effect.
  */
 export function liveEntries(entries: readonly Entry[]): Entry[] {
-  const takers = entries.filter((entry) => targetsOf(entry).length > 0)
-  if (takers.length === 0) return [...entries]
-  takers.sort((a, b) => (a.id < b.id ? 1 : a.id > b.id ? -1 : 0))
-  const dead = new Set<EntryId>()
-  for (const taker of takers) {
-    if (dead.has(taker.id)) continue
-    for (const target of targetsOf(taker)) if (target < taker.id) dead.add(target)
-  }
-  return entries.filter((entry) => !dead.has(entry.id) && entry.kind !== 'withdraw')
+  if (!entries.some(({ kind, supersedes }) => kind === 'withdraw' || supersedes !== undefined))
+    return [...entries]
+  const withdrawn = withdrawnOf(entries)
+  const origins = originsOf(entries)
+  const standing = standingOf(entries, origins, withdrawn)
+  return entries.filter(({ id, kind }) => {
+    const origin = origins.get(id)
+    return kind !== 'withdraw' && !withdrawn.has(id) && (origin === undefined || standing.get(origin) === id)
+  })
 }
 
 /**
@@ -36,23 +78,11 @@ export function lastAct(entries: readonly Entry[]): Entry[] {
 
 /**
  * Which entry stands for an id today: the last correction of it, or itself. What was said of an entry (a reading
- * left out, a ride's condition) goes on to be said of its correction. Of two corrections of one entry the newer
- * takes its place.
+ * left out, a ride's condition) goes on to be said of its correction.
  */
 export function lineage(entries: readonly Entry[]): (id: EntryId) => EntryId {
-  const corrected = entries.filter((entry) => entry.supersedes !== undefined)
-  if (corrected.length === 0) return (id) => id
-  const earlier = new Map(corrected.map((entry) => [entry.id, entry.supersedes]))
-  const living = new Set(liveEntries(entries).map((entry) => entry.id))
-  const now = new Map<EntryId, EntryId>()
-  for (const { id } of corrected) {
-    if (!living.has(id)) continue
-    // An entry may only correct what was written before it, so the walk back ends.
-    for (let old = earlier.get(id), from = id; old !== undefined && old < from;) {
-      if ((now.get(old) ?? '') < id) now.set(old, id)
-      from = old
-      old = earlier.get(old)
-    }
-  }
-  return (id) => now.get(id) ?? id
+  const origins = originsOf(entries)
+  if (origins.size === 0) return (id) => id
+  const standing = standingOf(entries, origins, withdrawnOf(entries))
+  return (id) => standing.get(origins.get(id) ?? id) ?? id
 }
