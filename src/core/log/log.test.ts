@@ -6,7 +6,7 @@ import { entryIdTime, makeEntryId } from './entry-id.ts'
 import { fittedChain, fittedParts, openFitting } from './garage.ts'
 import { mergeLogs } from './merge.ts'
 import { replay } from './replay.ts'
-import { lastAct, liveEntries } from './supersede.ts'
+import { lastAct, linesOf, liveEntries } from './supersede.ts'
 
 const story: readonly EntryDraft[] = [
   ...commuter,
@@ -136,6 +136,9 @@ describe('replay', () => {
     expect(counted(once, twice, back(4, twice.id))).toEqual([112])
     expect(counted(once, twice, back(4, twice.id), back(5, once.id))).toEqual([12])
     expect(counted(once, twice, back(4, once.id))).toEqual([212])
+    const line = linesOf([...log, once, twice], [twice.id])
+    expect(line).toEqual([wrong.id, once.id, twice.id])
+    expect(counted(once, twice, back(4, ...line))).toEqual([])
   })
 
   test('an undone withdrawal puts the entry back', () => {

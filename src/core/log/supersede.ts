@@ -86,3 +86,10 @@ export function lineage(entries: readonly Entry[]): (id: EntryId) => EntryId {
   const standing = standingOf(entries, origins, withdrawnOf(entries))
   return (id) => standing.get(origins.get(id) ?? id) ?? id
 }
+
+/** These entries with all they were corrected from and to: what has to be withdrawn for nothing of them to stand. */
+export function linesOf(entries: readonly Entry[], ids: readonly EntryId[]): EntryId[] {
+  const origins = originsOf(entries)
+  const meant = new Set(ids.map((id) => origins.get(id) ?? id))
+  return entries.flatMap(({ id }) => (meant.has(origins.get(id) ?? id) ? [id] : []))
+}

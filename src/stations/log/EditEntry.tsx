@@ -1,6 +1,7 @@
 import { useDeferredValue, useId, useMemo, useState } from 'react'
 import type { Entry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
+import { linesOf } from '../../core/log/supersede.ts'
 import { effectsOf } from '../../core/strategy/effects.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
@@ -115,7 +116,7 @@ export function EditEntry({ entry, onDone }: { readonly entry: Entry; readonly o
     if (draft && (await record([draft], 'Put right.'))) onDone()
   }
   const takeOut = async () => {
-    const [taken] = (await withdraw([entry.id])) ?? []
+    const [taken] = (await withdraw(linesOf(entries, [entry.id]))) ?? []
     if (!taken) return
     tell('Taken out.', { label: 'Put back', run: () => void withdraw([taken.id]) })
     onDone()

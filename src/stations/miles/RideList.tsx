@@ -3,6 +3,7 @@ import { Pencil, Trash2 } from 'lucide-react'
 import { useMemo, useRef } from 'react'
 import { Link } from 'react-router'
 import type { Ride } from '../../core/log/garage.ts'
+import { linesOf } from '../../core/log/supersede.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -14,7 +15,7 @@ const ROW_PX = 46
 
 /** The bike's rides, newest first. Only the rows in sight are drawn: twenty thousand are no more work than twenty. */
 export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
-  const { now, withdraw } = useOpenLog()
+  const { entries, now, withdraw } = useOpenLog()
   const tell = useNotice()
   const units = useUnits()
   const box = useRef<HTMLDivElement>(null)
@@ -28,7 +29,7 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
     overscan: 8,
   })
   const remove = async (ride: Ride) => {
-    const written = await withdraw([ride.id])
+    const written = await withdraw(linesOf(entries, [ride.id]))
     const [taken] = written ?? []
     if (taken)
       tell(`Ride of ${sayDay(ride.at, now)} taken out.`, {

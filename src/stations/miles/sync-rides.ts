@@ -1,6 +1,8 @@
 import { admitRides, draftsOf, type RideDraft } from '../../core/exposure/admit-rides.ts'
 import { totalKm } from '../../core/exposure/distance.ts'
 import { routeKey } from '../../core/exposure/ride-gears.ts'
+import type { Entry, EntryId, RideEntry } from '../../core/log/entries.ts'
+import { linesOf } from '../../core/log/supersede.ts'
 import type { Patience } from '../../services/patient-fetch.ts'
 import {
   RIDE_SERVICE,
@@ -45,6 +47,13 @@ function draftOf(bike: string, ride: RideChange): RideDraft | undefined {
   }
 }
 
+/** The entries of rides and of all they were corrected from. */
+const wholly = (log: readonly Entry[], rides: readonly RideEntry[]): EntryId[] =>
+  linesOf(
+    log,
+    rides.map(({ id }) => id),
+  )
+
 interface Sync extends Patience {
   readonly token: string
   readonly bike: string
@@ -71,7 +80,8 @@ export async function syncRides({
   const from = ((await readKept(database, placeKey)) as SyncPlace | undefined) ?? SYNC_START
   let sum: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, pages: 0 }
   for await (const page of ridePages(token, from, patience)) {
-    const held = liveRides(await allEntries(database))
+    const log = await allEntries(database)
+    const held = liveRides(log)
     const gone = new Set(page.deleted.map(printOf))
     const lost = held.filter((ride) => ride.source && gone.has(ride.source.print) && !ride.also?.length)
     const offered = page.rides.flatMap((ride) => draftOf(bike, ride) ?? [])
@@ -80,7 +90,7 @@ export async function syncRides({
     const written = await record([
       ...drafts,
       ...(lost.length > 0
-        ? [{ kind: 'withdraw' as const, at: new Date().toISOString(), targets: lost.map(({ id }) => id) }]
+        ? [{ kind: 'withdraw' as const, at: new Date().toISOString(), targets: wholly(log, lost) }]
         : []),
     ])
     // Where the browser refused to write, the page was not kept, nor is its place.
