@@ -49,7 +49,7 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
       rideFile(daysAgo(20), 3600),
     )
     await page
-      .getByText('Drop GPX files here, several at once.')
+      .getByText('Drop ride files here, several at once.')
       .dispatchEvent('drop', { dataTransfer: dropped })
     await expect(page.getByText('The same ride as monday.gpx.')).toBeVisible()
     await page.getByRole('button', { name: 'Go back' }).click()
@@ -151,7 +151,7 @@ test('the rides that ship with the demo can be brought in', async ({ page }) => 
   await goTo(page, 'Miles')
   const names = ['quay-and-back', 'bakery-round', 'limestone-track', 'cut-short']
   await page.getByLabel('Ride files').setInputFiles(names.map((name) => `demo/rides/${name}.gpx`))
-  await expect(page.getByText('Limestone track')).toBeVisible()
+  await expect(page.getByText('limestone-track.gpx')).toBeVisible()
   await expect(page.getByText(/cut short: it ends on line/)).toBeVisible()
   await page.getByRole('button', { name: /^Add 3 rides/ }).click()
   await expect(

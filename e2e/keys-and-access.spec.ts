@@ -9,6 +9,7 @@ const STATIONS = [
   ['Wash', 'w', '/wash'],
   ['Decide', 'd', '/decide'],
   ['Shelf', 's', '/shelf'],
+  ['Log', 'l', '/log'],
   ['Files', 'f', '/files'],
 ] as const
 
@@ -120,6 +121,9 @@ for (const theme of ['light', 'dark'] as const)
     await test.step('the sheets and the page that is not there', async () => {
       await page.goto('/demo/shelf?new=bike')
       await expect(page.getByRole('dialog', { name: 'A new bike' })).toBeVisible()
+      await expectAccessible(page)
+      await page.goto('/demo/shelf?new=part')
+      await expect(page.getByRole('dialog', { name: 'A new part' })).toBeVisible()
       await expectAccessible(page)
       await page.goto('/demo/nowhere')
       await expect(answerOf(page)).toHaveText('There is no station at this address.')

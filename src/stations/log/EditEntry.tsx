@@ -1,7 +1,7 @@
 import { useDeferredValue, useId, useMemo, useState } from 'react'
 import type { Entry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
-import { linesOf } from '../../core/log/supersede.ts'
+import { linesOf, liveEntries } from '../../core/log/supersede.ts'
 import { effectsOf } from '../../core/strategy/effects.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
@@ -9,20 +9,22 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES, LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
+import { sayCount } from '../../ui/words/numbers.ts'
 import { sayEffect } from '../../ui/words/effects.ts'
-import { correctionOf, fieldsOf, fieldTime, type Fields } from './correction.ts'
+import { namePart } from '../../ui/words/part-name.ts'
+import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob, type Fields } from './correction.ts'
 
 const WORDS = { fresh: 'fresh', good: 'good', watch: 'watch', swap: 'swap', spent: 'spent' }
 const WHERE = { shelf: 'hung up', retired: 'retired', lent: 'lent' }
-/** Sorts after every id there is: a correction not yet written. */
-const NOT_YET = 'ffffffff-ffff-7fff-bfff-ffffffffffff'
+/** Ids that sort after every id there is, in order: corrections not yet written. */
+const notYet = (i: number): string => `ffffffff-ffff-7fff-bfff-${(0xf00000000000 + i).toString(16)}`
 const SHOWN = 6
 
 function useOptions() {
   const { garage } = useOpenLog()
   return useMemo(() => {
     const named = (parts: readonly { entry: { part: string; name: string } }[]) =>
-      Object.fromEntries(parts.map(({ entry }) => [entry.part, entry.name]))
+      Object.fromEntries(parts.map(({ entry }) => [entry.part, namePart(garage, entry.part)]))
     const parts = [...garage.parts.values()]
     return {
       bikes: Object.fromEntries([...garage.bikes.values()].map(({ entry }) => [entry.bike, entry.name])),
@@ -87,12 +89,10 @@ function CorrectionField({ name, value, fault, onChange }: FieldProps) {
   }
 }
 
-/** An entry, to be put right by one that takes its place; what changes downstream is shown before. */
-export function EditEntry({ entry, onDone }: { readonly entry: Entry; readonly onDone: () => void }) {
-  const { entries, garage, now, record, withdraw } = useOpenLog()
+/** A correction in the making: its fields, what it comes to, and what it would change downstream. */
+function useCorrection(entry: Entry) {
+  const { entries, garage, now } = useOpenLog()
   const units = useUnits()
-  const tell = useNotice()
-  const downstream = useId()
   const counted = useMemo(
     () =>
       entry.kind === 'ride'
@@ -101,19 +101,83 @@ export function EditEntry({ entry, onDone }: { readonly entry: Entry; readonly o
     [entry, garage],
   )
   const initial = useMemo(() => fieldsOf(entry, counted, units), [entry, counted, units])
+  const job = useMemo(() => sameJob(entry, liveEntries(entries)), [entry, entries])
   const [fields, setFields] = useState<Fields>(initial)
-  const corrected = correctionOf(entry, counted, fields, units, now)
+  const [together, setTogether] = useState(true)
+  const corrected = useMemo(
+    () => correctionOf(entry, counted, fields, units, now),
+    [entry, counted, fields, units, now],
+  )
   const changed = JSON.stringify(fields) !== JSON.stringify(initial)
-  const draft = 'draft' in corrected && changed ? corrected.draft : undefined
-  const settled = useDeferredValue(draft)
+  const drafts = useMemo(() => {
+    if (!('draft' in corrected) || !changed) return undefined
+    const ms = Date.parse(corrected.draft.at) - Date.parse(entry.at)
+    return [corrected.draft, ...(together && ms !== 0 ? movedBy(job, ms) : [])]
+  }, [corrected, changed, entry, together, job])
+  const settled = useDeferredValue(drafts)
   const effects = useMemo(
-    () => settled && effectsOf(garage, replay([...entries, { ...settled, id: NOT_YET }])),
+    () =>
+      settled &&
+      effectsOf(garage, replay([...entries, ...settled.map((draft, i) => ({ ...draft, id: notYet(i) }))])),
     [settled, garage, entries],
   )
-  const fault = (field: string) =>
-    'fault' in corrected && corrected.field === field ? corrected.fault : undefined
+  return {
+    fields,
+    setFields,
+    job,
+    moves: fields.when !== initial.when,
+    together,
+    setTogether,
+    changed,
+    drafts,
+    /** Undefined while it is worked out. */
+    effects: drafts === settled ? effects : undefined,
+    faultOf: (field: string) =>
+      'fault' in corrected && corrected.field === field ? corrected.fault : undefined,
+  }
+}
+
+type Correction = ReturnType<typeof useCorrection>
+
+/** What a correction would change, told before it is saved. */
+function Downstream({ correction }: { readonly correction: Correction }) {
+  const { garage } = useOpenLog()
+  const units = useUnits()
+  const heading = useId()
+  const { changed, drafts, effects } = correction
+  return (
+    <section aria-labelledby={heading} aria-live="polite" className="border-y border-hairline py-3">
+      <h3 id={heading} className="text-sm font-semibold">
+        What this changes
+      </h3>
+      {!changed ? (
+        <p className="text-sm text-steel">Nothing is changed yet.</p>
+      ) : !drafts ? (
+        <p className="text-sm text-steel">To be told once the figures stand.</p>
+      ) : !effects ? (
+        <p className="text-sm text-steel">Working it out…</p>
+      ) : effects.length === 0 ? (
+        <p className="text-sm text-steel">No distance moves, and nothing else downstream changes.</p>
+      ) : (
+        <ul className="mt-1 list-disc pl-5 text-[0.95rem]">
+          {effects.slice(0, SHOWN).map((effect, i) => (
+            <li key={i}>{sayEffect(effect, garage, units)}</li>
+          ))}
+          {effects.length > SHOWN && <li>And {effects.length - SHOWN} things more.</li>}
+        </ul>
+      )}
+    </section>
+  )
+}
+
+/** An entry, to be put right by one that takes its place; what changes downstream is shown before. */
+export function EditEntry({ entry, onDone }: { readonly entry: Entry; readonly onDone: () => void }) {
+  const { entries, now, record, withdraw } = useOpenLog()
+  const tell = useNotice()
+  const correction = useCorrection(entry)
+  const { fields, setFields, job, drafts, faultOf } = correction
   const save = async () => {
-    if (draft && (await record([draft], 'Put right.'))) onDone()
+    if (drafts && (await record(drafts, 'Put right.'))) onDone()
   }
   const takeOut = async () => {
     const [taken] = (await withdraw(linesOf(entries, [entry.id]))) ?? []
@@ -128,43 +192,34 @@ export function EditEntry({ entry, onDone }: { readonly entry: Entry; readonly o
         type="datetime-local"
         max={fieldTime(now)}
         value={fields.when}
-        fault={fault('when')}
+        fault={faultOf('when')}
         onChange={(event) => setFields({ ...fields, when: event.target.value })}
       />
+      {correction.moves && job.length > 0 && (
+        <label className="flex min-h-11 items-center gap-3 text-[0.95rem]">
+          <input
+            type="checkbox"
+            className="size-6 shrink-0 accent-petrol"
+            checked={correction.together}
+            onChange={(event) => correction.setTogether(event.target.checked)}
+          />
+          and {sayCount(job.length, 'entry', 'entries')} of the same job with it
+        </label>
+      )}
       {Object.entries(fields.values).map(([name, value]) =>
         name === 'who' && fields.values['to'] !== 'lent' ? null : (
           <CorrectionField
             key={name}
             name={name}
             value={value}
-            fault={fault(name)}
+            fault={faultOf(name)}
             onChange={(next) => setFields({ ...fields, values: { ...fields.values, [name]: next } })}
           />
         ),
       )}
-      <section aria-labelledby={downstream} aria-live="polite" className="border-y border-hairline py-3">
-        <h3 id={downstream} className="text-sm font-semibold">
-          What this changes
-        </h3>
-        {!changed ? (
-          <p className="text-sm text-steel">Nothing is changed yet.</p>
-        ) : !draft ? (
-          <p className="text-sm text-steel">To be told once the figures stand.</p>
-        ) : draft !== settled || !effects ? (
-          <p className="text-sm text-steel">Working it out…</p>
-        ) : effects.length === 0 ? (
-          <p className="text-sm text-steel">No distance moves, and nothing else downstream changes.</p>
-        ) : (
-          <ul className="mt-1 list-disc pl-5 text-[0.95rem]">
-            {effects.slice(0, SHOWN).map((effect, i) => (
-              <li key={i}>{sayEffect(effect, garage, units)}</li>
-            ))}
-            {effects.length > SHOWN && <li>And {effects.length - SHOWN} things more.</li>}
-          </ul>
-        )}
-      </section>
+      <Downstream correction={correction} />
       <div className="flex flex-wrap gap-3">
-        <Button look="firm" disabled={!draft} onClick={() => void save()}>
+        <Button look="firm" disabled={!drafts} onClick={() => void save()}>
           Put it right
         </Button>
         <Button look="harm" onClick={() => void takeOut()}>

@@ -12,6 +12,7 @@ import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { KIND_NAMES, sayEntry } from '../../ui/words/entries.ts'
 import { sayCount, sayDay } from '../../ui/words/numbers.ts'
+import { namePart } from '../../ui/words/part-name.ts'
 import { EditEntry } from './EditEntry.tsx'
 import { findEntries, type Wanted } from './find-entries.ts'
 
@@ -107,7 +108,7 @@ export default function Log() {
     () => ({
       '': 'anything',
       ...Object.fromEntries([...garage.bikes.values()].map(({ entry }) => [entry.bike, entry.name])),
-      ...Object.fromEntries([...garage.parts.values()].map(({ entry }) => [entry.part, entry.name])),
+      ...Object.fromEntries([...garage.parts.keys()].map((id) => [id, namePart(garage, id)])),
     }),
     [garage],
   )

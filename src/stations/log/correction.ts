@@ -180,3 +180,30 @@ export function correctionOf(
       return { draft: base }
   }
 }
+
+const JOB_SECONDS = 60
+const isOfJob = ({ kind }: Entry): boolean =>
+  kind === 'fit' || kind === 'remove' || kind === 'part' || kind === 'wash' || kind === 'reading'
+
+/**
+ * What was written in the same job as a fitting or taking off, as a swap writes it: the chain off, the link, the first
+ * look. Whoever mends the day of one nearly always means them all.
+ */
+export function sameJob(entry: Entry, live: readonly Entry[]): readonly Entry[] {
+  if (entry.kind !== 'fit' && entry.kind !== 'remove') return []
+  const at = Date.parse(entry.at)
+  return live.filter(
+    (other) =>
+      other.id !== entry.id &&
+      isOfJob(other) &&
+      (entry.act !== undefined ? other.act === entry.act : other.act === undefined) &&
+      Math.abs(Date.parse(other.at) - at) <= (entry.act !== undefined ? 1000 * JOB_SECONDS : 0),
+  )
+}
+
+/** Entries written again, so many ms later. */
+export const movedBy = (entries: readonly Entry[], ms: number): EntryDraft[] =>
+  entries.map(({ id, act: _act, ...rest }) => {
+    const at = new Date(Date.parse(rest.at) + ms).toISOString()
+    return { ...rest, at, supersedes: id }
+  })

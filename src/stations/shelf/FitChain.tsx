@@ -10,6 +10,7 @@ import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { LUBE_NAMES } from '../../ui/words/names.ts'
+import { namePart } from '../../ui/words/part-name.ts'
 import { Checks } from './Checks.tsx'
 import { swapEntries } from './swap.ts'
 import { AS_IT_CAME, NEW, useSwap, type SwapState } from './use-swap.ts'
@@ -40,8 +41,8 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
   const hanging = (part: (typeof chains)[number]): string => {
     const on = openFitting(part)
     return on
-      ? `${part.entry.name}, off ${garage.bikes.get(on.bike)?.entry.name ?? 'another bike'}`
-      : `${part.entry.name}, from the shelf`
+      ? `${namePart(garage, part.entry.part)}, off ${garage.bikes.get(on.bike)?.entry.name ?? 'another bike'}`
+      : `${namePart(garage, part.entry.part)}, from the shelf`
   }
   return (
     <>

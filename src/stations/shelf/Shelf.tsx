@@ -13,6 +13,7 @@ import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { namePart } from '../../ui/words/part-name.ts'
 import { EditBikeForm, NewBikeForm } from './BikeForm.tsx'
 import { FitChain } from './FitChain.tsx'
 import { MovePart } from './MovePart.tsx'
@@ -36,6 +37,7 @@ function PartLine({
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const { entry } = part
+  const name = namePart(garage, entry.part)
   const before = entry.used
     ? entry.used.km === undefined
       ? ', and an unknown past'
@@ -49,7 +51,7 @@ function PartLine({
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_auto_11.5rem_auto] items-baseline gap-4 py-2 text-[0.95rem] max-sm:grid-cols-[minmax(0,1fr)_auto_auto] max-sm:gap-2">
       <span>
-        <strong className="font-semibold">{entry.name}</strong>
+        <strong className="font-semibold">{name}</strong>
         {more !== '' && <span className="block text-sm text-steel">{more}</span>}
         <span className="block text-sm text-steel sm:hidden">{whereabouts(part, now)}</span>
       </span>
@@ -58,7 +60,7 @@ function PartLine({
         {before && <span className="block text-sm text-steel">{before}</span>}
       </span>
       <span className="text-right text-steel max-sm:hidden">{whereabouts(part, now)}</span>
-      <Button look="link" aria-label={`Move ${entry.name}`} onClick={() => onMove(part)}>
+      <Button look="link" aria-label={`Move ${name}`} onClick={() => onMove(part)}>
         move
       </Button>
     </li>
@@ -163,7 +165,7 @@ export default function Shelf() {
       <Sheet
         open={moving !== undefined}
         onClose={() => setMoving(undefined)}
-        title={`Move ${moving?.entry.name ?? ''}`}
+        title={moving ? `Move ${namePart(garage, moving.entry.part)}` : ''}
       >
         {moving && <MovePart key={moving.entry.part} part={moving} onDone={() => setMoving(undefined)} />}
       </Sheet>

@@ -2,10 +2,11 @@ import type { Garage } from '../../core/log/garage.ts'
 import type { Effect } from '../../core/strategy/effects.ts'
 import type { Units } from '../screen-state.ts'
 import { sayCount, sayKm } from './numbers.ts'
+import { namePart } from './part-name.ts'
 
 /** One effect of a change, in a sentence. */
 export function sayEffect(effect: Effect, garage: Garage, units: Units): string {
-  const part = (id: string) => garage.parts.get(id)?.entry.name ?? 'a part'
+  const part = (id: string) => namePart(garage, id)
   const bike = (id: string) => garage.bikes.get(id)?.entry.name ?? 'a bike'
   const from = (before: number, after: number) => `from ${sayKm(before, units)} to ${sayKm(after, units)}`
   switch (effect.what) {

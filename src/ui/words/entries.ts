@@ -3,6 +3,7 @@ import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
 import { CONDITION_NAMES, LUBE_NAMES, SHORT_INSTRUMENT, WASH_NAMES } from './names.ts'
 import { sayCount, sayKm, sayLimit } from './numbers.ts'
+import { namePart } from './part-name.ts'
 import { sayAsRead } from './reading.ts'
 
 /** What kinds of entries are called, one and many. */
@@ -46,7 +47,7 @@ const WHERE = { shelf: 'hung up', retired: 'retired', lent: 'lent' } as const
 
 /** An entry in a few words, without its day. */
 export function sayEntry(entry: Entry, garage: Garage, units: Units): string {
-  const part = (id: string): string => garage.parts.get(id)?.entry.name ?? 'a part not in the log'
+  const part = (id: string): string => namePart(garage, id)
   const bike = (id: string): string => garage.bikes.get(id)?.entry.name ?? 'a bike not in the log'
   switch (entry.kind) {
     case 'bike':

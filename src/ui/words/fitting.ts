@@ -1,6 +1,7 @@
 import type { Garage } from '../../core/log/garage.ts'
 import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
 import { sayChance, sayCount, sayLimit, sayPercent } from './numbers.ts'
+import { namePart } from './part-name.ts'
 
 /** What to know before a part goes on, in a sentence or two. */
 export function sayCheck({ finding }: FittingCheck, garage: Garage): string {
@@ -12,7 +13,7 @@ export function sayCheck({ finding }: FittingCheck, garage: Garage): string {
     case 'shaped-cogs':
       return `The old chain was past 0.9\u00a0%: ${sayChance(finding.p)} that a fresh chain will not run on these cogs. Renew the cogs too, or keep the old chain: it may have to go back on.`
     case 'worn-teeth':
-      return `${garage.parts.get(finding.part)?.entry.name ?? 'A part'} was last seen ${finding.word === 'spent' ? 'spent' : 'ready to swap'}: a fresh chain may slip on it and will wear with it.`
+      return `${namePart(garage, finding.part)} was last seen ${finding.word === 'spent' ? 'spent' : 'ready to swap'}: a fresh chain may slip on it and will wear with it.`
     case 'link-limit':
       return `This joining link was closed ${sayCount(finding.closings, 'time')}; its maker allows ${finding.limit}. Take a new one.`
     case 'speeds':

@@ -1,0 +1,24 @@
+import type { PartId } from '../../core/log/entries.ts'
+import type { Garage } from '../../core/log/garage.ts'
+
+const shared = new WeakMap<Garage, ReadonlySet<string>>()
+
+/** Names that more than one part of the garage has. */
+function sharedNames(garage: Garage): ReadonlySet<string> {
+  const held = shared.get(garage)
+  if (held) return held
+  const [once, twice] = [new Set<string>(), new Set<string>()]
+  for (const { entry } of garage.parts.values()) (once.has(entry.name) ? twice : once).add(entry.name)
+  shared.set(garage, twice)
+  return twice
+}
+
+/** A part by its name; where others have the same, by the bike it was first on as well: "Chain 1 of Heron". */
+export function namePart(garage: Garage, id: PartId, unknown = 'a part not in the log'): string {
+  const part = garage.parts.get(id)
+  if (!part) return unknown
+  const { name } = part.entry
+  const [first] = part.fittings
+  const bike = first && garage.bikes.get(first.bike)?.entry.name
+  return bike !== undefined && sharedNames(garage).has(name) ? `${name} of ${bike}` : name
+}
