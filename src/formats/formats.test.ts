@@ -4,12 +4,13 @@ import fc from 'fast-check'
 import { commuter, noon, ride, ruleReading, written } from '../../test/log.ts'
 import { demoWorld } from '../../demo/world.ts'
 import { checkEntry } from './entry-schema.ts'
-import { readGpx } from './rides/gpx.ts'
+import { readGpx as readGpxBytes } from './rides/gpx.ts'
 import { ridePrint } from './rides/recorded-ride.ts'
 import { RideFileError } from './rides/ride-file-error.ts'
 import { BackupFileError, readBackup } from './read-backup.ts'
 import { writeBackup } from './write-backup.ts'
 
+const readGpx = (text: string) => readGpxBytes(new TextEncoder().encode(text))
 const gpx = (points: string, extra = ''): string =>
   `<?xml version="1.0"?>\n<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1">${extra}<trk><name>Quay &amp; back</name><trkseg>${points}</trkseg></trk></gpx>`
 const point = (lat: number, second: number, inside = ''): string =>

@@ -17,7 +17,7 @@ export interface Reading {
 }
 
 const MOST_WORKERS = 4
-/** Files of an archive that are read in one go. */
+/** Files that are read in one go, at most. */
 const PART = 25
 /** Progress is told at most this often, ms: a thousand files are not a thousand drawings. */
 const TELL_MS = 80
@@ -36,6 +36,32 @@ function teller(tell: (progress: Progress) => void): (progress: Progress) => voi
     last = now
     tell(progress)
   }
+}
+
+interface Placed {
+  readonly file: File
+  readonly place: number
+}
+
+/**
+ * The files that are no archives in neighbouring handfuls, small enough that every worker gets several. Their sizes
+ * are not asked for here: for each the browser would hold up the page to look at the disk.
+ */
+function inParts(files: readonly File[], workers: number): Placed[][] {
+  const most = Math.max(1, Math.min(PART, Math.ceil(files.length / (4 * workers))))
+  const parts: Placed[][] = []
+  let afterArchive = true
+  files.forEach((file, place) => {
+    const archive = isArchive(file)
+    if (!archive) {
+      const part = parts.at(-1)
+      // What stands after an archive comes after it in the list of what was found, too.
+      if (part && part.length < most && !afterArchive) part.push({ file, place })
+      else parts.push([{ file, place }])
+    }
+    afterArchive = archive
+  })
+  return parts
 }
 
 /**
@@ -67,10 +93,7 @@ export function readRides(
     }
     const [lister] = pool
     for (const [place, file] of files.entries()) {
-      if (!isArchive(file) || !lister) {
-        tasks.push({ place, run: async (worker) => [await worker.one(file, setup)] })
-        continue
-      }
+      if (!isArchive(file) || !lister) continue
       const listed = await lister.list(file)
       if ('fault' in listed) {
         keep(place, [{ file: file.name, form: 'fault', fault: listed.fault }])
@@ -83,6 +106,15 @@ export function readRides(
         tasks.push({ place, run: (worker) => worker.packed(file, part, setup) })
       }
     }
+    for (const part of inParts(files, pool.length))
+      tasks.push({
+        place: part[0]?.place ?? 0,
+        run: (worker) =>
+          worker.some(
+            part.map(({ file }) => file),
+            setup,
+          ),
+      })
     let next = 0
     await Promise.all(
       pool.map(async (worker) => {

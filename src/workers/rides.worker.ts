@@ -46,21 +46,61 @@ async function bytesOf(file: File): Promise<Uint8Array> {
   return archive.bytes
 }
 
+const tooLarge = (file: File): RideFileError =>
+  new RideFileError(
+    `It has ${Math.round(file.size / 1e6)} MB: larger than any ride. Export the ride by itself.`,
+  )
+
+/** So many bytes are opened as one, at most, but for a file that is larger by itself. */
+const TOGETHER_BYTES = 8_000_000
+
+/** Files in the same order, in groups that are not too large to open as one. */
+function inGroups(files: readonly File[]): File[][] {
+  const groups: File[][] = []
+  let bytes = Infinity
+  for (const file of files) {
+    if (bytes + file.size > TOGETHER_BYTES) {
+      groups.push([])
+      bytes = 0
+    }
+    groups.at(-1)?.push(file)
+    bytes += file.size
+  }
+  return groups
+}
+
+/**
+ * The bytes of some files, opened as one: a browser takes as long to open a small file as to read a megabyte. Where
+ * one of them cannot be read (it was moved meanwhile) each is opened by itself, so that only that one is missed.
+ */
+async function bytesTogether(files: readonly File[]): Promise<readonly (() => Promise<Uint8Array>)[]> {
+  try {
+    const bytes = new Uint8Array(await new Blob([...files]).arrayBuffer())
+    let from = 0
+    return files.map(({ size }) => {
+      const own = bytes.subarray(from, from + size)
+      from += size
+      return () => Promise.resolve(own)
+    })
+  } catch {
+    return files.map((file) => async () => new Uint8Array(await file.arrayBuffer()))
+  }
+}
+
 const rides = {
-  /** Reads one file. */
-  one: (file: File, setup: RideSetup): Promise<RideFile> =>
-    read(
-      file.name,
-      async () => {
-        // A file too large for any ride is not even opened.
-        if (file.size > MOST_BYTES)
-          throw new RideFileError(
-            `It has ${Math.round(file.size / 1e6)} MB: larger than any ride. Export the ride by itself.`,
-          )
-        return new Uint8Array(await file.arrayBuffer())
-      },
-      setup,
-    ),
+  /** Reads some files. One too large for any ride is not even opened. */
+  some: async (files: readonly File[], setup: RideSetup): Promise<RideFile[]> => {
+    const results: RideFile[] = []
+    for (const group of inGroups(files)) {
+      const openable = group.filter(({ size }) => size <= MOST_BYTES)
+      const opened = await bytesTogether(openable)
+      for (const file of group) {
+        const bytes = opened[openable.indexOf(file)] ?? (() => Promise.reject(tooLarge(file)))
+        results.push(await read(file.name, bytes, setup))
+      }
+    }
+    return results
+  },
   /** What an archive holds, or why it cannot be opened. */
   list: async (
     file: File,

@@ -80,29 +80,33 @@ function walk(points: readonly TrackPoint[], sum: Walk): void {
   let anchor = points[0]
   /** Points since the anchor that do not fit it but fit one another. */
   let away: TrackPoint[] = []
-  const step = (a: TrackPoint, b: TrackPoint): void => {
+  const step = (a: TrackPoint, b: TrackPoint, metres: number): void => {
     const seconds = b.timeS - a.timeS
-    const metres = greatCircleM(a, b)
     sum.metres += metres
     if (seconds > 0 && seconds <= MAX_GAP_S && metres / seconds >= MOVING_SPEED_MS)
       sum.movingSeconds += seconds
   }
-  const fits = (a: TrackPoint, b: TrackPoint): boolean =>
-    b.timeS >= a.timeS && greatCircleM(a, b) <= MAX_SPEED_MS * (b.timeS - a.timeS)
-  for (const point of points.slice(1)) {
-    if (!anchor) return
-    if (fits(anchor, point)) {
-      step(anchor, point)
+  const fits = (a: TrackPoint, b: TrackPoint, metres: number): boolean =>
+    b.timeS >= a.timeS && metres <= MAX_SPEED_MS * (b.timeS - a.timeS)
+  for (let i = 1; i < points.length; i++) {
+    const point = points[i]
+    if (!anchor || !point) return
+    const metres = greatCircleM(anchor, point)
+    if (fits(anchor, point, metres)) {
+      step(anchor, point, metres)
       anchor = point
-      away = []
+      if (away.length > 0) away = []
       continue
     }
-    if (greatCircleM(anchor, point) > 0) sum.dropped++
+    if (metres > 0) sum.dropped++
     const last = away.at(-1)
-    away = last && fits(last, point) ? [...away, point] : [point]
+    away = last && fits(last, point, greatCircleM(last, point)) ? [...away, point] : [point]
     if (away.length < NEW_GROUND) continue
     // The ride goes on over there: the jump is nobody's distance, the steps since are.
-    for (let i = 1; i < away.length; i++) step(away[i - 1] ?? point, away[i] ?? point)
+    for (let j = 1; j < away.length; j++) {
+      const [a, b] = [away[j - 1] ?? point, away[j] ?? point]
+      step(a, b, greatCircleM(a, b))
+    }
     sum.dropped -= away.length - 1
     anchor = point
     away = []
@@ -122,6 +126,12 @@ function movingByDevice(points: readonly TrackPoint[]): number {
   return moving
 }
 
+/** The points that are sound; the very list where all are, as they mostly are. */
+const sound = (
+  points: readonly TrackPoint[],
+  isSound: (point: TrackPoint) => boolean,
+): readonly TrackPoint[] => (points.every(isSound) ? points : points.filter(isSound))
+
 /**
  * Distance and moving time of a recorded track (methods 12): great circles between successive points of a
  * segment, none across segments; points over 35 m/s dropped; steps of 0.5 m/s or more and of at most 30 s moving.
@@ -136,12 +146,12 @@ export function summariseTrack(segments: readonly (readonly TrackPoint[])[]): Tr
   let last = -Infinity
   let placed = false
   for (const segment of segments) {
-    const timed = segment.filter((point) => !Number.isNaN(point.timeS))
+    const timed = sound(segment, ({ timeS }) => !Number.isNaN(timeS))
     for (const { timeS } of timed) {
       if (timeS < first) first = timeS
       if (timeS > last) last = timeS
     }
-    const fixed = timed.filter((point) => !Number.isNaN(point.lat) && !Number.isNaN(point.lon))
+    const fixed = sound(timed, ({ lat, lon }) => !Number.isNaN(lat) && !Number.isNaN(lon))
     if (fixed.length > 0) placed = true
     walk(fixed, sum)
   }

@@ -1,16 +1,11 @@
 import type { TrackPoint } from '../../core/exposure/track.ts'
-import { amountOf, numberOf, secondsOf } from './fields.ts'
+import { decodeText } from './decode-text.ts'
+import { amount, degrees, finite } from './fields.ts'
 import { recordedRide, type RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
-import { readXml, type XmlHandler } from './xml-events.ts'
+import { beginningOf, readXml, type XmlHandler } from './xml-events.ts'
 
 type Draft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
-
-/** A degree without the parser's help where it is plain. */
-const degrees = (text: string | undefined, most: number): number => {
-  const value = text === undefined || text === '' ? NaN : Number(text)
-  return Math.abs(value) <= most ? value : NaN
-}
 
 interface GpxFile {
   readonly segments: Draft[][]
@@ -27,8 +22,8 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
   const open: XmlHandler['open'] = (tag, at) => {
     if (depth++ === 0) found.isGpx = tag === 'gpx'
     if (tag === 'trkpt') {
-      const lat = degrees(at.attribute('lat'), 90)
-      const lon = degrees(at.attribute('lon'), 180)
+      const lat = degrees(at.number('lat'), 90)
+      const lon = degrees(at.number('lon'), 180)
       if (Number.isNaN(lat) || Number.isNaN(lon))
         throw new RideFileError(
           `The point on line ${at.line()} has no usable latitude and longitude. Export the ride again from where it came.`,
@@ -38,10 +33,10 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
     else if (tag === 'rtept') found.hasRoute = true
   }
 
-  const close: XmlHandler['close'] = (tag, text, parent) => {
+  const close: XmlHandler['close'] = (tag, held, parent) => {
     depth--
     if (!point) {
-      if (tag === 'name' && parent === 'trk') found.name ??= text
+      if (tag === 'name' && parent === 'trk') found.name ??= held.text()
       return
     }
     switch (tag) {
@@ -50,25 +45,25 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
         point = undefined
         break
       case 'time':
-        point.timeS = secondsOf(text)
+        point.timeS = held.seconds()
         break
       case 'ele':
-        point.heightM = numberOf(text)
+        point.heightM = finite(held.number())
         break
       case 'distance':
-        point.distanceM = amountOf(text)
+        point.distanceM = amount(held.number())
         break
       case 'speed':
-        point.speedMs = amountOf(text)
+        point.speedMs = amount(held.number())
         break
       case 'cad':
       case 'cadence':
-        point.cadenceRpm = amountOf(text)
+        point.cadenceRpm = amount(held.number())
         break
       case 'power':
       case 'watts':
       case 'powerinwatts':
-        point.powerW = amountOf(text)
+        point.powerW = amount(held.number())
         break
     }
   }
@@ -80,14 +75,15 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
  * Tags are known by their local names.
  * @throws RideFileError with a plain sentence where it is no recorded ride
  */
-export function readGpx(text: string): RecordedRide {
-  const begin = text.slice(0, 400).trimStart()
-  if (begin === '' && text.trim() === '') throw new RideFileError('The file is empty. Export the ride again.')
+export function readGpx(bytes: Uint8Array): RecordedRide {
+  const begin = beginningOf(bytes)
+  if (begin === '' && decodeText(bytes).trim() === '')
+    throw new RideFileError('The file is empty. Export the ride again.')
   if (!begin.startsWith('<'))
     throw new RideFileError(
       'This is not a GPX file: it does not begin like one. Choose the ride exported as GPX.',
     )
-  const gpx = readXml(text, gpxHandler).found
+  const gpx = readXml(bytes, gpxHandler).found
   if (!gpx.isGpx)
     throw new RideFileError(
       'This is not a GPX file, though it is built like one. Choose the ride exported as GPX.',

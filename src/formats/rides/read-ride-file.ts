@@ -13,6 +13,10 @@ export type RideContents =
   | { readonly form: 'ride'; readonly ride: RecordedRide }
   | { readonly form: 'table'; readonly table: RideTable }
 
+/** UTF-16 written anew as UTF-8; anything else as it is. */
+const asUtf8 = (bytes: Uint8Array): Uint8Array =>
+  (bytes[0] ?? 0) >= 0xfe ? new TextEncoder().encode(decodeText(bytes)) : bytes
+
 /**
  * Reads a file of rides by its kind: GPX, TCX, FIT, CSV, or one of them packed by itself.
  * @throws RideFileError in plain words where it cannot be read
@@ -27,9 +31,9 @@ export async function readRideFile(name: string, bytes: Uint8Array): Promise<Rid
   const kind = /\.([a-z]+)$/i.exec(packed ? name.slice(0, -3) : name)?.[1]?.toLowerCase()
   switch (kind) {
     case 'gpx':
-      return { form: 'ride', ride: readGpx(decodeText(plain)) }
+      return { form: 'ride', ride: readGpx(asUtf8(plain)) }
     case 'tcx':
-      return { form: 'ride', ride: readTcx(decodeText(plain)) }
+      return { form: 'ride', ride: readTcx(asUtf8(plain)) }
     case 'fit':
       return { form: 'ride', ride: await readFit(plain) }
     case 'csv': {

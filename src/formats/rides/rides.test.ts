@@ -3,16 +3,18 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { gzipSync, strToU8, zipSync } from 'fflate'
 import { FitBaseType, FitEncoder } from 'fit-file-parser'
-import { readGpx } from './gpx.ts'
+import { readGpx as readGpxBytes } from './gpx.ts'
 import { readRideFile } from './read-ride-file.ts'
 import { RideFileError } from './ride-file-error.ts'
 import { dateOrderOf, decimalMarkOf, readTable, tableDuration, tableNumber, tableTime } from './ride-table.ts'
 import { guessMapping, isWhole, ridesOfTable, type TableMapping } from './table-rides.ts'
-import { readTcx } from './tcx.ts'
+import { readTcx as readTcxBytes } from './tcx.ts'
 import { listZip, unpackZip } from './zip.ts'
 import { readXml, type OpenTag } from './xml-events.ts'
-import { secondsOf } from './fields.ts'
+import { numberIn, timeReader, type HeldValue } from './held-bytes.ts'
 
+const readGpx = (text: string) => readGpxBytes(strToU8(text))
+const readTcx = (text: string) => readTcxBytes(strToU8(text))
 const START = Date.UTC(2026, 2, 9, 7, 30)
 const isoAt = (second: number): string => new Date(START + second * 1000).toISOString()
 
@@ -180,13 +182,13 @@ describe('a GPX file, again', () => {
       ),
     }))
     const heard = (text: string): string[] =>
-      readXml(text, () => {
+      readXml(strToU8(text), () => {
         const events: string[] = []
         return {
           events,
           open: (tag: string, at: OpenTag) => void events.push(`+${tag} ${at.attribute('k') ?? ''}`),
-          close: (tag: string, text: string, parent: string) =>
-            void events.push(`-${tag} ${text} in ${parent}`),
+          close: (tag: string, held: HeldValue, parent: string) =>
+            void events.push(`-${tag} ${held.text()} ${held.number()} in ${parent}`),
         }
       }).events
     fc.assert(
@@ -198,17 +200,50 @@ describe('a GPX file, again', () => {
   })
 
   test('times are read as the clock reads them', () => {
+    const read = timeReader()
+    const secondsOf = (text: string): number => {
+      const bytes = strToU8(`  ${text}  `)
+      return read(bytes, 2, bytes.length - 2)
+    }
     fc.assert(
       fc.property(
         fc.date({ min: new Date('1990-01-01'), max: new Date('2090-01-01'), noInvalidDate: true }),
         (date) => {
           const iso = date.toISOString()
           expect(secondsOf(iso)).toBeCloseTo(Date.parse(iso) / 1000, 6)
+          expect(secondsOf(iso.replace(/\.\d+Z/, 'Z'))).toBe(Math.floor(Date.parse(iso) / 1000))
           expect(secondsOf(iso.replace('Z', '+02:00'))).toBe(Date.parse(iso.replace('Z', '+02:00')) / 1000)
         },
       ),
     )
-    expect(secondsOf('yesterday')).toBeNaN()
+    for (const none of [
+      'yesterday',
+      '',
+      '2026-03-09T1x:00:00Z',
+      '2026-03-09T25:00:00Z',
+      '2026-03-39T05:00:00Z',
+    ])
+      expect(secondsOf(none)).toBeNaN()
+  })
+
+  test('figures are read as the language reads them, to the last bit', () => {
+    const read = (text: string): number => numberIn(strToU8(`>${text}<`), 1, text.length + 1)
+    fc.assert(
+      fc.property(fc.double({ noNaN: true, noDefaultInfinity: true }), (value) => {
+        expect(read(String(value))).toBe(value === 0 ? Number(String(value)) : value)
+      }),
+    )
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -180e7, max: 180e7 }),
+        fc.integer({ min: 0, max: 9 }),
+        (figures, places) => {
+          const text = (figures / 10 ** places).toFixed(places)
+          expect(read(text)).toBe(Number(text))
+        },
+      ),
+    )
+    for (const none of ['', '-', '.', 'far', '1.2.3', '--1']) expect(read(none)).toBeNaN()
   })
 })
 

@@ -1,8 +1,9 @@
 import type { TrackPoint } from '../../core/exposure/track.ts'
-import { amountOf, numberOf, secondsOf } from './fields.ts'
+import { decodeText } from './decode-text.ts'
+import { amount, degrees, finite } from './fields.ts'
 import { recordedRide, type RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
-import { readXml, type XmlHandler } from './xml-events.ts'
+import { beginningOf, readXml, type XmlHandler } from './xml-events.ts'
 
 type Draft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
 
@@ -27,10 +28,10 @@ function tcxHandler(): XmlHandler & { readonly found: TcxFile } {
     else if (tag === 'course') found.hasCourse = true
   }
 
-  const close: XmlHandler['close'] = (tag, text, parent) => {
+  const close: XmlHandler['close'] = (tag, held, parent) => {
     depth--
     if (!point) {
-      if (tag === 'distancemeters' && parent === 'lap') found.lapsM += amountOf(text) ?? 0
+      if (tag === 'distancemeters' && parent === 'lap') found.lapsM += amount(held.number()) ?? 0
       return
     }
     switch (tag) {
@@ -39,37 +40,32 @@ function tcxHandler(): XmlHandler & { readonly found: TcxFile } {
         point = undefined
         break
       case 'time':
-        point.timeS = secondsOf(text)
+        point.timeS = held.seconds()
         break
       case 'latitudedegrees':
-        point.lat = within(text, 90)
+        point.lat = degrees(held.number(), 90)
         break
       case 'longitudedegrees':
-        point.lon = within(text, 180)
+        point.lon = degrees(held.number(), 180)
         break
       case 'altitudemeters':
-        point.heightM = numberOf(text)
+        point.heightM = finite(held.number())
         break
       case 'distancemeters':
-        point.distanceM = amountOf(text)
+        point.distanceM = amount(held.number())
         break
       case 'cadence':
-        point.cadenceRpm = amountOf(text)
+        point.cadenceRpm = amount(held.number())
         break
       case 'watts':
-        point.powerW = amountOf(text)
+        point.powerW = amount(held.number())
         break
       case 'speed':
-        point.speedMs = amountOf(text)
+        point.speedMs = amount(held.number())
         break
     }
   }
   return { found, open, close }
-}
-
-function within(text: string, most: number): number {
-  const value = numberOf(text)
-  return value !== undefined && Math.abs(value) <= most ? value : NaN
 }
 
 /**
@@ -77,13 +73,15 @@ function within(text: string, most: number): number {
  * without a position (indoors) counts by the device's own distance.
  * @throws RideFileError with a plain sentence where it is no recorded ride
  */
-export function readTcx(text: string): RecordedRide {
-  if (text.trim() === '') throw new RideFileError('The file is empty. Export the ride again.')
-  if (!text.slice(0, 400).trimStart().startsWith('<'))
+export function readTcx(bytes: Uint8Array): RecordedRide {
+  const begin = beginningOf(bytes)
+  if (begin === '' && decodeText(bytes).trim() === '')
+    throw new RideFileError('The file is empty. Export the ride again.')
+  if (!begin.startsWith('<'))
     throw new RideFileError(
       'This is not a TCX file: it does not begin like one. Choose the ride exported as TCX.',
     )
-  const tcx = readXml(text, tcxHandler).found
+  const tcx = readXml(bytes, tcxHandler).found
   if (!tcx.isTcx)
     throw new RideFileError(
       'This is not a TCX file, though it is built like one. Choose the ride exported as TCX.',
