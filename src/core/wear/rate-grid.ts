@@ -115,6 +115,43 @@ const logPriorTotal = ({ logRates, logBetas, starts, logPriorStart }: Axes): num
 export const wearKmUnder = ({ wearKm, unsureWearKm = 0 }: WearDistance, unsure: number): number =>
   Math.max(0, wearKm + unsureWearKm * (unsure - 1))
 
+/** Every so many rates are tried first; those between are tried where a neighbour is not hopeless. */
+const STRIDE = 4
+/** Hopeless is what lies this much further below the best than what is dropped: a fall no four steps make up. */
+const HOPELESS_LOG = NEGLIGIBLE_LOG - 30
+
+/** One line of a grid: one curvature and one multiplier of unsaid rides, all rates, all starts. */
+function gridLine(
+  axes: Axes,
+  { factor, log: logUnsure }: UnsureNode,
+  logBeta: number,
+  likelihoods: readonly LogLikelihood[],
+  steps: readonly WearDistance[],
+) {
+  const beta = Math.exp(logBeta)
+  const curved = steps.map((step) => (wearKmUnder(step, factor) / 1000) ** beta)
+  const at = new Float64Array(steps.length)
+  const base = logUnsure + logPriorBeta(logBeta)
+  return {
+    beta,
+    unsure: factor,
+    /** Log-weights at one rate, by start. */
+    logsAt: (logRate: number): Float64Array => {
+      const rate = Math.exp(logRate)
+      const logPrior = base + logPriorRate(logRate)
+      return Float64Array.from(axes.starts, (start) => {
+        for (let i = 0; i < curved.length; i++) at[i] = start + rate * (curved[i] ?? 0)
+        let log = logPrior + axes.logPriorStart(start)
+        for (const likelihood of likelihoods) log += likelihood(at)
+        return log
+      })
+    },
+  }
+}
+
+const highest = (logs: Float64Array | undefined): number =>
+  logs?.reduce((best, log) => Math.max(best, log), -Infinity) ?? -Infinity
+
 /** The points of one grid that matter, with their log-weights; `logShare` is the log of the whole grid's prior share. */
 function gridPoints(
   axes: Axes,
@@ -122,28 +159,31 @@ function gridPoints(
   steps: readonly WearDistance[],
   logShare: number,
 ): GridPoint[] {
+  const { logRates } = axes
   const base = logShare - logPriorTotal(axes)
+  const last = logRates.length - 1
+  const isTried = (r: number): boolean => r % STRIDE === 0 || r === last
+  const lines = axes.unsures.flatMap((node) =>
+    axes.logBetas.map((logBeta) => gridLine(axes, node, logBeta, likelihoods, steps)),
+  )
+  const tried = lines.map((line) =>
+    logRates.map((logRate, r) => (isTried(r) ? line.logsAt(logRate) : undefined)),
+  )
+  const top = Math.max(...tried.flatMap((logs) => logs.map(highest)))
   const kept: GridPoint[] = []
-  const at = new Float64Array(steps.length)
-  let top = -Infinity
-  for (const { factor: unsure, log: logUnsure } of axes.unsures) {
-    const distances = steps.map((step) => wearKmUnder(step, unsure))
-    for (const logBeta of axes.logBetas) {
-      const beta = Math.exp(logBeta)
-      const curved = distances.map((wearKm) => (wearKm / 1000) ** beta)
-      for (const logRate of axes.logRates) {
-        const rate = Math.exp(logRate)
-        const logPrior = base + logUnsure + logPriorRate(logRate) + logPriorBeta(logBeta)
-        for (const start of axes.starts) {
-          for (let i = 0; i < curved.length; i++) at[i] = start + rate * (curved[i] ?? 0)
-          let log = logPrior + axes.logPriorStart(start)
-          for (const likelihood of likelihoods) log += likelihood(at)
-          if (log > top) top = log
-          if (log > top + NEGLIGIBLE_LOG) kept.push({ rate, start, beta, unsure, log })
-        }
-      }
-    }
-  }
+  lines.forEach(({ beta, unsure, logsAt }, l) => {
+    const logsTried = tried[l] ?? []
+    logRates.forEach((logRate, r) => {
+      const below = r - (r % STRIDE)
+      const hope = Math.max(highest(logsTried[below]), highest(logsTried[Math.min(last, below + STRIDE)]))
+      const logs = logsTried[r] ?? (hope > top + HOPELESS_LOG ? logsAt(logRate) : undefined)
+      const rate = Math.exp(logRate)
+      logs?.forEach((log, i) => {
+        if (log > top + NEGLIGIBLE_LOG)
+          kept.push({ rate, start: axes.starts[i] ?? 0, beta, unsure, log: base + log })
+      })
+    })
+  })
   return kept
 }
 
