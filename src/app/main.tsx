@@ -11,7 +11,7 @@ import { OpenLogProvider } from './OpenLogProvider.tsx'
 import { store } from './redux.ts'
 import { Shell } from './Shell.tsx'
 import { STATIONS } from './stations.ts'
-import { applyTheme } from './theme.ts'
+import { applyTheme, printInDaylight } from './theme.ts'
 import { basename } from './world.ts'
 
 // The sheets lock scrolling with a style of their own, which the server's policy admits by this mark alone.
@@ -20,6 +20,7 @@ if (nonce) setNonce(nonce)
 
 // Before anything is drawn, so that a dark room is not lit up by a daylight page for a moment.
 applyTheme(store.getState().screen.theme)
+printInDaylight(() => store.getState().screen.theme)
 
 const router = createBrowserRouter(
   [

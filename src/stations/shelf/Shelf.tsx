@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router'
 import { chainStory } from '../../core/exposure/chain-story.ts'
 import { kmOf } from '../../core/exposure/distance.ts'
 import { closingsOf } from '../../core/strategy/fitting-checks.ts'
+import type { BikeId } from '../../core/log/entries.ts'
 import { fittedParts, openFitting, type PartState } from '../../core/log/garage.ts'
 import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -27,17 +28,17 @@ function whereabouts(part: PartState, now: string): string {
   return part.retired ? 'gone' : 'on the shelf'
 }
 
-function PartLine({
-  part,
-  onMove,
-}: {
+interface PartLineProps {
   readonly part: PartState
+  readonly bike: BikeId
   readonly onMove: (part: PartState) => void
-}) {
+}
+
+function PartLine({ part, bike, onMove }: PartLineProps) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const { entry } = part
-  const name = namePart(garage, entry.part)
+  const name = namePart(garage, entry.part, bike)
   const before = entry.used
     ? entry.used.km === undefined
       ? ', and an unknown past'
@@ -69,17 +70,18 @@ function PartLine({
 
 interface PartListProps {
   readonly title: string
+  readonly bike: BikeId
   readonly parts: readonly PartState[]
   readonly onMove: (part: PartState) => void
 }
 
-function PartList({ title, parts, onMove }: PartListProps) {
+function PartList({ title, bike, parts, onMove }: PartListProps) {
   if (parts.length === 0) return null
   return (
     <Section title={title}>
       <ul className="divide-y divide-hairline border-y border-hairline">
         {parts.map((part) => (
-          <PartLine key={part.entry.part} part={part} onMove={onMove} />
+          <PartLine key={part.entry.part} part={part} bike={bike} onMove={onMove} />
         ))}
       </ul>
     </Section>
@@ -145,8 +147,8 @@ export default function Shelf() {
       </Answer>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
         <div className="flex flex-col gap-8">
-          <PartList title={`On ${entry.name}`} parts={on} onMove={setMoving} />
-          <PartList title="Off it" parts={off} onMove={setMoving} />
+          <PartList title={`On ${entry.name}`} bike={entry.bike} parts={on} onMove={setMoving} />
+          <PartList title="Off it" bike={entry.bike} parts={off} onMove={setMoving} />
           <Button className="self-start" onClick={() => setSearch({ new: 'part' })}>
             Add a part
           </Button>
@@ -165,7 +167,7 @@ export default function Shelf() {
       <Sheet
         open={moving !== undefined}
         onClose={() => setMoving(undefined)}
-        title={moving ? `Move ${namePart(garage, moving.entry.part)}` : ''}
+        title={moving ? `Move ${namePart(garage, moving.entry.part, entry.bike)}` : ''}
       >
         {moving && <MovePart key={moving.entry.part} part={moving} onDone={() => setMoving(undefined)} />}
       </Sheet>

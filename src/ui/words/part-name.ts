@@ -1,4 +1,4 @@
-import type { PartId } from '../../core/log/entries.ts'
+import type { BikeId, PartId } from '../../core/log/entries.ts'
 import type { Garage } from '../../core/log/garage.ts'
 
 const shared = new WeakMap<Garage, ReadonlySet<string>>()
@@ -13,12 +13,17 @@ function sharedNames(garage: Garage): ReadonlySet<string> {
   return twice
 }
 
-/** A part by its name; where others have the same, by the bike it was first on as well: "Chain 1 of Heron". */
-export function namePart(garage: Garage, id: PartId, unknown = 'a part not in the log'): string {
+/**
+ * A part by its name; where others have the same, by the bike it was first on as well: "Chain 1 of Heron".
+ * @param at the bike that is looked at, whose own parts need no telling
+ */
+export function namePart(garage: Garage, id: PartId, at?: BikeId): string {
   const part = garage.parts.get(id)
-  if (!part) return unknown
+  if (!part) return 'a part not in the log'
   const { name } = part.entry
   const [first] = part.fittings
   const bike = first && garage.bikes.get(first.bike)?.entry.name
-  return bike !== undefined && sharedNames(garage).has(name) ? `${name} of ${bike}` : name
+  return bike !== undefined && first?.bike !== at && sharedNames(garage).has(name)
+    ? `${name} of ${bike}`
+    : name
 }

@@ -90,8 +90,8 @@ export function MileStrip({ picture, end, topPercent }: Props) {
           aria-valuenow={Math.round(here)}
           aria-valuetext={sentence}
           aria-describedby={help}
-          className="block w-full cursor-crosshair touch-pan-y select-none"
-          style={{ height: frame.height }}
+          className={`block cursor-crosshair touch-pan-y select-none ${printing ? 'h-auto max-h-[120mm] w-auto max-w-full' : 'w-full'}`}
+          style={printing ? undefined : { height: frame.height }}
           {...pointers}
           onDoubleClick={(event) =>
             setView(zoomView(view, kmOfX(frame, view, event.nativeEvent.offsetX), 0.4, end))
@@ -111,8 +111,11 @@ export function MileStrip({ picture, end, topPercent }: Props) {
         <Zoom standing={standing} end={end} />
       </div>
       <p id={help} className="no-print text-sm text-steel">
-        Drag to move; pinch, Ctrl and wheel, or + and − to zoom; arrows walk, with Shift from mark to mark;
-        Enter opens.
+        <span className="pointer-coarse:hidden">
+          Drag to move; Ctrl and wheel, or + and −, zoom; arrows walk, with Shift from mark to mark; Enter
+          opens.
+        </span>
+        <span className="pointer-fine:hidden">Drag to move, pinch to zoom, tap a mark twice to open it.</span>
       </p>
     </div>
   )
