@@ -207,7 +207,10 @@ test('what rides were ridden in is said by keys alone, and by the weather', asyn
   await test.step('a digit says it of the ride in hand; Enter agrees; an arrow passes on', async () => {
     await page.keyboard.press('3')
     await expect(sorter.getByRole('heading')).toContainText(new RegExp(`^${before - 1} `))
+    const inHand = async () => plain(await sorter.locator('[aria-live]').first().textContent())
+    const first = await inHand()
     await page.keyboard.press('ArrowDown')
+    await expect.poll(inHand).not.toBe(first)
     await page.keyboard.press('Enter')
     await expect(sorter.getByRole('heading')).toContainText(new RegExp(`^${before - 2} `))
   })

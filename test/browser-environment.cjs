@@ -22,6 +22,12 @@ module.exports = class BrowserEnvironment extends TestEnvironment {
       unobserve() {}
       disconnect() {}
     }
+    // A worker that is still at it: what screens show before the model has answered.
+    this.global.Worker = class extends this.global.EventTarget {
+      postMessage() {}
+      start() {}
+      terminate() {}
+    }
     this.global.Element.prototype.scrollIntoView = () => undefined
     this.global.Element.prototype.hasPointerCapture = () => false
     this.global.matchMedia = (media) => ({

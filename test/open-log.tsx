@@ -3,7 +3,8 @@ import { render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { MemoryRouter } from 'react-router'
-import type { EntryDraft } from '../src/core/log/entries.ts'
+import type { Entry, EntryDraft, EntryId } from '../src/core/log/entries.ts'
+import type { Garage } from '../src/core/log/garage.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { bikeReport, type BikeReport, type ChainReport } from '../src/core/strategy/bike-report.ts'
 import type { LogDatabase } from '../src/store/database.ts'
@@ -14,9 +15,14 @@ import { noon, written } from './log.ts'
 /** The day on which the tested screens are looked at. */
 export const TODAY = noon(4, 1)
 
+/** What {@link openLog} gives. */
 interface Opened {
   /** What the screen wrote, in order. */
   readonly recorded: EntryDraft[]
+  /** The entries it took back. */
+  readonly withdrawn: EntryId[]
+  readonly garage: Garage
+  readonly entries: readonly Entry[]
   readonly report: BikeReport
   readonly chain: ChainReport
   readonly show: (screen: ReactNode) => ReturnType<typeof render>
@@ -25,6 +31,7 @@ interface Opened {
 /** A log held in memory, with what a screen needs around it. */
 export function openLog(drafts: readonly EntryDraft[]): Opened {
   const recorded: EntryDraft[] = []
+  const withdrawn: EntryId[] = []
   const entries = written(drafts)
   const garage = replay(entries)
   const bike = garage.bikes.get('heron')
@@ -38,13 +45,20 @@ export function openLog(drafts: readonly EntryDraft[]): Opened {
     now: TODAY,
     record: (more) => {
       recorded.push(...more)
+      // A screen goes on once something was written.
+      return Promise.resolve(written(more))
+    },
+    withdraw: (targets) => {
+      withdrawn.push(...targets)
       return Promise.resolve([])
     },
-    withdraw: () => Promise.resolve([]),
   }
   const store = configureStore({ reducer: { screen: screenSlice.reducer } })
   return {
     recorded,
+    withdrawn,
+    garage,
+    entries,
     report,
     chain: report.chain,
     show: (screen) =>

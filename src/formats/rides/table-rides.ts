@@ -48,9 +48,14 @@ function unitOf(head: string, cells: readonly string[]): DistanceUnit | undefine
   return /[([ ]m(et(er|re)s)?[)\] ]?$/i.test(head) ? 'metres' : undefined
 }
 
-/** A mapping as far as the table tells it; what it does not tell has to be said. */
-export function guessMapping(table: RideTable): Partial<TableMapping> {
-  const columns: Partial<Record<Column, number>> = guessColumns(table.heads)
+/**
+ * A mapping as far as the table tells it; what it does not tell has to be said.
+ * @param columns which column holds what; by their heads where nobody has said it
+ */
+export function guessMapping(
+  table: RideTable,
+  columns: Partial<Record<Column, number>> = guessColumns(table.heads),
+): Partial<TableMapping> {
   const { when, distance, duration } = columns
   const distances = distance === undefined ? [] : column(table, distance)
   const unit = distance === undefined ? undefined : unitOf(table.heads[distance] ?? '', distances)

@@ -117,7 +117,10 @@ function correctedReading(base: Draft<'reading'>, values: Values): Corrected {
 function correctedName(base: Draft<'part'> | Draft<'bike'>, values: Values): Corrected {
   const name = (values['name'] ?? '').trim()
   if (name === '' || name.length > 60) return { fault: 'A name, of at most 60 letters.', field: 'name' }
-  return { draft: { ...base, name, note: (values['note'] ?? '').trim().slice(0, 200) } }
+  const note = (values['note'] ?? '').trim().slice(0, 200)
+  if (base.kind === 'bike') return { draft: { ...base, name, note } }
+  const { note: _note, ...part } = base
+  return { draft: { ...part, name, ...(note !== '' && { note }) } }
 }
 
 /** The entry written again as the form has it, or what is wrong and where. */

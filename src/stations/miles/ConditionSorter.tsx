@@ -159,18 +159,15 @@ function useSorterKeys(
   onAgree: () => void,
   onSay: (condition: Condition) => void,
 ) {
-  return useHotkeys<HTMLDivElement>(
-    ['1', '2', '3', '4', '5', '6', '7', 'down', 'up', 'enter'],
-    (event, { keys }) => {
-      if (event.target instanceof HTMLElement && event.target.closest('button, input, select, a')) return
-      event.preventDefault()
-      const key = keys?.[0] ?? ''
-      const condition = CONDITIONS[Number(key) - 1]
-      if (key === 'down' || key === 'up') onStep(key === 'down' ? 1 : -1)
-      else if (key === 'enter') onAgree()
-      else if (condition) onSay(condition)
-    },
-  )
+  return useHotkeys<HTMLDivElement>(['1', '2', '3', '4', '5', '6', '7', 'down', 'up', 'enter'], (event) => {
+    if (event.target instanceof HTMLElement && event.target.closest('button, input, select, a')) return
+    event.preventDefault()
+    const { key } = event
+    const condition = CONDITIONS[Number(key) - 1]
+    if (key === 'ArrowDown' || key === 'ArrowUp') onStep(key === 'ArrowDown' ? 1 : -1)
+    else if (key === 'Enter') onAgree()
+    else if (condition) onSay(condition)
+  })
 }
 
 /** A fast way through rides that want a surface: one key each, or many at once. */

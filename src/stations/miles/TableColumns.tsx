@@ -40,7 +40,18 @@ export function TableColumns({ file, table, remembered, onRead, onLeave }: Props
   const columns = Object.fromEntries(table.heads.map((head, i) => [String(i), head || `column ${i + 1}`]))
   const pick = (name: 'when' | 'distance' | 'duration') => (value: string) => {
     const { [name]: _old, ...rest } = mapping
-    setMapping(value === NONE ? rest : { ...rest, [name]: Number(value) })
+    if (value === NONE) return setMapping(rest)
+    const picked: Partial<TableMapping> = { ...rest, [name]: Number(value) }
+    const { when, distance, duration } = picked
+    // A column picked tells its order of dates, its unit and its decimals as one that was guessed does.
+    setMapping({
+      ...picked,
+      ...guessMapping(table, {
+        ...(when !== undefined && { when }),
+        ...(distance !== undefined && { distance }),
+        ...(duration !== undefined && { duration }),
+      }),
+    })
   }
   const said = (at: number | undefined): string => (at === undefined ? NONE : String(at))
   const read = isWhole(mapping) ? ridesOfTable(table, mapping) : undefined

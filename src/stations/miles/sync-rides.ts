@@ -1,6 +1,6 @@
 import { admitRides, draftsOf, type RideDraft } from '../../core/exposure/admit-rides.ts'
 import { totalKm } from '../../core/exposure/distance.ts'
-import { routeKey } from '../../core/exposure/ride-gears.ts'
+import { roughPlace, routeKey } from '../../core/exposure/ride-gears.ts'
 import type { Entry, EntryId, RideEntry } from '../../core/log/entries.ts'
 import { linesOf } from '../../core/log/supersede.ts'
 import type { Patience } from '../../services/patient-fetch.ts'
@@ -42,7 +42,7 @@ function draftOf(bike: string, ride: RideChange): RideDraft | undefined {
     km,
     ...(ride.movingSeconds !== undefined && { movingSeconds: ride.movingSeconds }),
     ...(ride.elapsedSeconds !== undefined && { elapsedSeconds: ride.elapsedSeconds }),
-    ...(place && { place, route: routeKey(place, km) }),
+    ...(place && { place: roughPlace(place), route: routeKey(place, km) }),
     source: { file: RIDE_SERVICE, print: printOf(ride.id) },
   }
 }

@@ -95,7 +95,8 @@ export function useSwap(report: BikeReport): SwapState {
   const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? 'another bike')
   const typed = form.length.replace(',', '.').trim()
   const lengthMm = typed === '' ? undefined : units === 'metric' ? Number(typed) : inchesToMm(Number(typed))
-  const first = lengthMm === undefined ? undefined : elongationFromLength(24, lengthMm)
+  // Half typed is no length yet, and is asked about when it is saved.
+  const first = lengthMm === undefined ? undefined : lengthMm > 0 ? elongationFromLength(24, lengthMm) : NaN
 
   const faultOf = (): string | undefined => {
     const at = momentOf(form.day, now)

@@ -1,0 +1,152 @@
+import { describe, expect, test } from '@jest/globals'
+import { commuter, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import type { Entry, EntryDraft } from '../../core/log/entries.ts'
+import { replay } from '../../core/log/replay.ts'
+import type { Effect } from '../../core/strategy/effects.ts'
+import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
+import { sayEffect } from './effects.ts'
+import { KIND_NAMES, sayEntry, sayPart } from './entries.ts'
+import { sayCheck } from './fitting.ts'
+import { namePart } from './part-name.ts'
+
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
+const kite: readonly EntryDraft[] = [
+  {
+    kind: 'bike',
+    at: noon(1, 1),
+    bike: 'kite',
+    name: 'Kite',
+    note: '',
+    speeds: 11,
+    shifting: 'cable',
+    motor: 'none',
+    usual: 'dry-road',
+    kept: 'indoors',
+  },
+  {
+    kind: 'part',
+    at: noon(1, 1),
+    part: 'kite-chain',
+    name: 'Chain 1',
+    spec: { type: 'chain', links: 116, speeds: 11, past: 'new' },
+  },
+  { kind: 'fit', at: noon(1, 1), part: 'kite-chain', bike: 'kite' },
+]
+const garage = replay(written([...commuter, ...kite]))
+const alone = replay(written(commuter))
+const { condition: _said, ...silent } = ride(1, 5, 42) as Extract<EntryDraft, { kind: 'ride' }>
+const tool: EntryDraft = {
+  kind: 'tool',
+  at: noon(1, 1),
+  tool: 'rule',
+  name: 'Bench rule',
+  instrument: 'rule',
+  retired: false,
+}
+
+describe('an entry in a few words', () => {
+  test.each<readonly [EntryDraft, string]>([
+    [commuter[0] as EntryDraft, 'Heron: steel commuter'],
+    [{ ...kite[0], note: '' } as EntryDraft, 'Kite: a bike'],
+    [commuter[1] as EntryDraft, 'Chain 1: chain of 116 links'],
+    [commuter[2] as EntryDraft, 'Chain 1 of Heron fitted to Heron'],
+    [ride(1, 5, 42, { source: { file: 'a.gpx', print: 'a' } }), '42 km on Heron, dry road, a.gpx'],
+    [silent, '42 km on Heron, in what nobody said'],
+    [
+      { kind: 'condition', at: noon(1, 6), targets: ['a', 'b'], condition: 'mud', from: 'weather' },
+      '2 rides: mud, by the weather',
+    ],
+    [
+      { kind: 'odometer', at: noon(1, 6), bike: 'heron', km: 1200, anew: true },
+      'Heron’s computer at 1 200 km, counting anew',
+    ],
+    [ruleReading(1, 6, 305.5), 'Chain 1 of Heron read with rule: 24 pitches, 305.5 mm'],
+    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', use: false }, 'a reading left out'],
+    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', use: true }, 'a reading put back'],
+    [tool, 'Bench rule, a rule'],
+    [{ kind: 'look', at: noon(1, 6), part: 'cassette', cog: 15, word: 'watch' }, 'Cassette, cog 15: watch'],
+    [
+      { kind: 'wash', at: noon(1, 6), chain: 'chain', method: 'wipe', lube: 'wet-lube' },
+      'Chain 1 of Heron wiped, wet lube',
+    ],
+    [
+      { kind: 'remove', at: noon(1, 6), part: 'ring', to: 'lent', who: 'Ada' },
+      'Ring 40 taken off, lent to Ada',
+    ],
+    [
+      { kind: 'remove', at: noon(1, 6), part: 'nothing', to: 'shelf' },
+      'a part not in the log taken off, hung up',
+    ],
+    [
+      { kind: 'limit', at: noon(1, 6), bike: 'heron', school: 'early', percent: 0.6 },
+      'Heron: the early school, 0.6 %',
+    ],
+    [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry taken back'],
+  ])('%#', (draft, said) => {
+    const [entry] = written([draft])
+    expect(plain(sayEntry(entry as Entry, garage, 'metric'))).toBe(said)
+    expect(KIND_NAMES[draft.kind]).toBeTruthy()
+  })
+
+  test('parts by what they are', () => {
+    expect(sayPart({ type: 'cassette', teeth: [18], material: 'steel' })).toBe('cog of 18')
+    expect(sayPart({ type: 'cassette', teeth: [11, 13], material: 'steel' })).toBe('2 cogs, 11 to 13')
+    expect(sayPart({ type: 'pulley', position: 'guide', teeth: 12 })).toBe('guide pulley of 12')
+    expect(plain(sayPart({ type: 'joining-link', speeds: 11, limit: 1, closedBefore: 0 }))).toBe(
+      'joining link, 1 closing allowed',
+    )
+  })
+})
+
+describe('a part by its name', () => {
+  test('tells its bike only where another part has the name, and not to one who looks at that bike', () => {
+    expect(namePart(garage, 'kite-chain')).toBe('Chain 1 of Kite')
+    expect(namePart(garage, 'kite-chain', 'kite')).toBe('Chain 1')
+    expect(namePart(alone, 'chain')).toBe('Chain 1')
+    expect(namePart(garage, 'gone')).toBe('a part not in the log')
+  })
+})
+
+describe('an effect in a sentence', () => {
+  test.each<readonly [Effect, string]>([
+    [
+      { what: 'moves', from: 'chain', to: 'kite-chain', km: 212 },
+      'This moves 212 km from Chain 1 of Heron to Chain 1 of Kite.',
+    ],
+    [{ what: 'part-km', part: 'ring', before: 10, after: 20 }, 'Ring 40 goes from 10 km to 20 km.'],
+    [{ what: 'bike-km', bike: 'kite', before: 10, after: 20 }, 'Kite goes from 10 km to 20 km.'],
+    [
+      { what: 'wear-km', part: 'ring', before: 10, after: 40 },
+      'Ring 40’s wear counts like 40 km of dry road instead of 10 km.',
+    ],
+    [{ what: 'on', part: 'ring', bike: 'kite' }, 'Ring 40 is then on Kite.'],
+    [{ what: 'on', part: 'ring', bike: undefined }, 'Ring 40 is then on no bike.'],
+    [
+      { what: 'readings', part: 'ring', before: 2, after: 1 },
+      'Ring 40 then has 1 reading that count, not 2.',
+    ],
+  ])('%#', (effect, said) => {
+    expect(plain(sayEffect(effect, garage, 'metric'))).toBe(said)
+  })
+})
+
+describe('a check in a sentence', () => {
+  const said = (finding: FittingCheck['finding']) => plain(sayCheck({ weight: 'stop', finding }, garage))
+  test.each<readonly [FittingCheck['finding'], RegExp]>([
+    [
+      { what: 'worn-chain', percent: 0.82, limit: 0.5 },
+      /at 0\.82 %, past its limit of 0\.5 %: it would ruin/,
+    ],
+    [{ what: 'unmeasured-chain' }, /Measure it first/],
+    [{ what: 'shaped-cogs', p: 0.7 }, /past 0\.9 %: .* keep the old chain/],
+    [{ what: 'worn-teeth', part: 'cassette', word: 'spent' }, /^Cassette was last seen spent/],
+    [{ what: 'worn-teeth', part: 'ring', word: 'swap' }, /^Ring 40 was last seen ready to swap/],
+    [{ what: 'link-limit', closings: 1, limit: 1 }, /closed 1 time; its maker allows 1\. Take a new one/],
+    [{ what: 'speeds', part: 12, bike: 11 }, /made for 12 speeds; this bike has 11/],
+    [{ what: 'links', links: 114, before: 116 }, /114 links; the chain on it has 116/],
+    [{ what: 'directional' }, /the arrow the way it runs/],
+    [{ what: 'unknown-past' }, /measure it before it goes on/],
+  ])('%#', (finding, sentence) => {
+    expect(said(finding)).toMatch(sentence)
+  })
+})
