@@ -374,6 +374,13 @@ test('the road is walked by keys, says where one stands, and opens what is there
   await page.keyboard.press('Escape')
   await expect(page).toHaveURL(/\/demo\/miles/)
 
+  await test.step('it prints on one sheet', async () => {
+    for (const landscape of [false, true]) {
+      const sheet = (await page.pdf({ format: 'A4', landscape })).toString('latin1')
+      expect(sheet.match(/\/Type \/Page\b/g)).toHaveLength(1)
+    }
+  })
+
   await test.step('dragging moves it, the wheel with Ctrl zooms, past today it says what is to come', async () => {
     await road.scrollIntoViewIfNeeded()
     await page.getByRole('button', { name: 'Closer' }).click()

@@ -12,6 +12,8 @@ const PHONE = { width: 390, height: 844 }
 const SHOTS = [
   { name: 'today', path: '/', size: WIDE },
   { name: 'miles', path: '/miles', bike: 'heron', size: WIDE },
+  { name: 'miles-late-shop', path: '/miles', bike: 'quarry', size: WIDE, theme: 'late-shop' },
+  { name: 'log', path: '/log', bike: 'heron', size: WIDE },
   { name: 'gauge', path: '/gauge', bike: 'heron', size: WIDE },
   { name: 'teeth', path: '/teeth', bike: 'kite', size: WIDE },
   { name: 'wash', path: '/wash', bike: 'quarry', size: WIDE },
@@ -20,6 +22,7 @@ const SHOTS = [
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },
   { name: 'gauge-late-shop', path: '/gauge', bike: 'plover', size: WIDE, theme: 'late-shop' },
   { name: 'today-phone', path: '/', size: PHONE },
+  { name: 'miles-phone', path: '/miles', bike: 'quarry', size: PHONE },
   { name: 'gauge-phone', path: '/gauge', bike: 'heron', size: PHONE },
 ]
 
@@ -58,7 +61,9 @@ try {
     await page.waitForFunction(() =>
       [...document.querySelectorAll('figure > [role=img]')].every((chart) => chart.dataset.drawn === 'true'),
     )
-    await page.waitForFunction(() => !document.body.textContent?.includes('Working it out'))
+    await page.waitForFunction(
+      () => !/Working it out|Working out the chains/.test(document.body.textContent ?? ''),
+    )
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: join(folder, `${name}.png`) })
     process.stdout.write(`${name}.png\n`)

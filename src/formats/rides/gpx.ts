@@ -3,7 +3,8 @@ import { decodeText } from './decode-text.ts'
 import { amount, degrees, finite } from './fields.ts'
 import { recordedRide, type RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
-import { beginningOf, readXml, type XmlHandler } from './xml-events.ts'
+import { beginningOf, readXml } from './xml-events.ts'
+import type { XmlHandler } from './xml-handler.ts'
 
 type Draft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
 

@@ -10,7 +10,8 @@ import { dateOrderOf, decimalMarkOf, readTable, tableDuration, tableNumber, tabl
 import { guessMapping, isWhole, ridesOfTable, type TableMapping } from './table-rides.ts'
 import { readTcx as readTcxBytes } from './tcx.ts'
 import { listZip, unpackZip } from './zip.ts'
-import { readXml, type OpenTag } from './xml-events.ts'
+import { readXml } from './xml-events.ts'
+import type { OpenTag } from './xml-handler.ts'
 import { numberIn, timeReader, type HeldValue } from './held-bytes.ts'
 
 const readGpx = (text: string) => readGpxBytes(strToU8(text))

@@ -1,6 +1,6 @@
 import { decodeText } from './decode-text.ts'
 import { numberIn, timeReader, type HeldValue } from './held-bytes.ts'
-import type { OpenTag, XmlHandler } from './xml-events.ts'
+import type { OpenTag, XmlHandler } from './xml-handler.ts'
 
 const LESS = 60
 const MORE = 62

@@ -14,7 +14,7 @@ import { sayAboutKm, sayCount, sayDay, sayFigure, sayKm, sayLimit } from '../../
 import { sayLimitDates } from '../../../ui/words/verdict.tsx'
 import { useForecasts } from '../../../workers/use-forecasts.ts'
 import { MileStrip } from './MileStrip.tsx'
-import type { StripPicture } from './paint.ts'
+import type { StripPicture } from './picture.ts'
 
 const LEAST_TOP = 1
 const MOST_TOP = 1.3

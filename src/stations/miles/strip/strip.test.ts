@@ -6,7 +6,7 @@ import { bikeReport, chainsOfRoad } from '../../../core/strategy/bike-report.ts'
 import { mileStrip } from '../../../core/strategy/mile-strip.ts'
 import { forecastWear } from '../../../core/wear/forecast.ts'
 import { frameFor, kmOfX, xOfKm, yOfPercent } from './frame.ts'
-import type { StripPicture } from './paint.ts'
+import type { StripPicture } from './picture.ts'
 import { sayMark, sayPlace } from './say-place.ts'
 import { clampView, panView, rulerStep, viewWith, zoomView } from './view.ts'
 

@@ -2,7 +2,8 @@ import { useEffect, useState, type RefObject } from 'react'
 import { flushSync } from 'react-dom'
 import { inkOf } from '../../../ui/charts/ink.ts'
 import { kmOfX, type Frame } from './frame.ts'
-import { paintStrip, type StripPicture } from './paint.ts'
+import { paintStrip } from './paint.ts'
+import type { StripPicture } from './picture.ts'
 import { panView, zoomView, type View } from './view.ts'
 
 /** Width of an element, px, kept up to date. */

@@ -1,0 +1,193 @@
+import type { Peg } from '../../../ui/charts/pegs.ts'
+import type { CurvedChain, StripPicture } from './picture.ts'
+import { label, line, type Brush } from './brush.ts'
+
+/** The scale of elongation at the left, with the limit across the road. */
+export function paintScale(brush: Brush, picture: StripPicture): void {
+  const { ctx, frame, ink, y } = brush
+  ctx.lineWidth = 1
+  for (let percent = 0; percent <= frame.topPercent + 1e-9; percent += 0.25) {
+    ctx.strokeStyle = ink.hairline
+    ctx.setLineDash([1, 4])
+    line(ctx, [
+      [frame.left, y(percent)],
+      [frame.right, y(percent)],
+    ])
+    if (Math.abs(percent - picture.limit) > 0.05)
+      label(
+        brush,
+        percent === 0 ? '0' : percent.toFixed(2),
+        frame.left - 8,
+        y(percent) + 4,
+        ink.steel,
+        400,
+        'right',
+      )
+  }
+  ctx.setLineDash([])
+  ctx.strokeStyle = ink.rust
+  ctx.lineWidth = 1.5
+  line(ctx, [
+    [frame.left, y(picture.limit)],
+    [frame.right, y(picture.limit)],
+  ])
+  label(brush, picture.limit.toFixed(2), frame.left - 8, y(picture.limit) + 4, ink.rust, 600, 'right')
+  if (frame.narrow) return
+  label(brush, 'limit', 0, y(picture.limit) + 4, ink.rust, 600)
+  label(brush, 'elongation,', 0, y(frame.topPercent / 3), ink.steel)
+  label(brush, 'per cent', 0, y(frame.topPercent / 3) + 15, ink.steel)
+}
+
+function paintBand(
+  brush: Brush,
+  points: readonly { readonly x: number; readonly p10: number; readonly p90: number }[],
+  colour: string,
+): void {
+  const { ctx, y } = brush
+  ctx.beginPath()
+  points.forEach(({ x, p90 }, i) => (i === 0 ? ctx.moveTo(x, y(p90)) : ctx.lineTo(x, y(p90))))
+  ;[...points].reverse().forEach(({ x, p10 }) => ctx.lineTo(x, y(p10)))
+  ctx.closePath()
+  ctx.globalAlpha = 0.18
+  ctx.fillStyle = colour
+  ctx.fill()
+  ctx.globalAlpha = 1
+}
+
+function paintPeg(brush: Brush, peg: Peg): void {
+  const { ctx, ink, x, y } = brush
+  const at = x(peg.x) - 9 * peg.beside
+  ctx.strokeStyle = ink.ink
+  ctx.lineWidth = 1.4
+  const [low, high] = [y(peg.low), y(peg.high)]
+  if (peg.middle === undefined) {
+    ctx.globalAlpha = 0.35
+    line(ctx, [
+      [at, low],
+      [at, high],
+    ])
+    ctx.globalAlpha = 1
+    const caps = [peg.low > 0 ? low : undefined, peg.high < brush.frame.topPercent ? high : undefined]
+    for (const cap of caps)
+      if (cap !== undefined)
+        line(ctx, [
+          [at - 4, cap],
+          [at + 4, cap],
+        ])
+    return
+  }
+  line(ctx, [
+    [at, low],
+    [at, high],
+  ])
+  ctx.beginPath()
+  ctx.arc(at, y(peg.middle), 3.8, 0, 2 * Math.PI)
+  ctx.fillStyle = ink.paper
+  ctx.fill()
+  ctx.stroke()
+}
+
+/** One chain: its curve with the band about it, and its readings as pegs. */
+export function paintChain(brush: Brush, { strip, answer, pegs }: CurvedChain): void {
+  const { ctx, frame, ink, view, x, y } = brush
+  const stretches = new Map<number, { x: number; p10: number; p50: number; p90: number }[]>()
+  for (const { km, mark, stretch } of strip.points) {
+    const way = answer?.wayHere[mark]
+    if (!way) continue
+    stretches.set(stretch, [...(stretches.get(stretch) ?? []), { ...way, x: x(km) }])
+  }
+  for (const points of stretches.values()) {
+    if ((points.at(-1)?.x ?? 0) < frame.left || (points[0]?.x ?? 0) > frame.right) continue
+    paintBand(brush, points, ink.petrol)
+    ctx.strokeStyle = ink.petrol
+    ctx.lineWidth = 2.2
+    line(
+      ctx,
+      points.map((point) => [point.x, y(point.p50)] as const),
+    )
+  }
+  for (const peg of pegs) if (peg.x >= view.from - 1 && peg.x <= view.to + 1) paintPeg(brush, peg)
+}
+
+/** Names of chains where their stretches begin, and the hand-overs between them. */
+export function paintHandovers(brush: Brush, picture: StripPicture): void {
+  const { ctx, frame, ink, x, y } = brush
+  let free = -Infinity
+  const begins = picture.chains
+    .flatMap(({ strip }) => {
+      const seen = new Set<number>()
+      return strip.points.flatMap(({ km, stretch }) => {
+        if (seen.has(stretch)) return []
+        seen.add(stretch)
+        return [{ km, name: strip.chain.part.entry.name }]
+      })
+    })
+    .sort((a, b) => a.km - b.km)
+  for (const { km, name } of begins) {
+    const at = x(km)
+    if (at < frame.left - 60 || at > frame.right) continue
+    ctx.strokeStyle = ink.petrol
+    ctx.lineWidth = 1
+    ctx.setLineDash([2, 3])
+    line(ctx, [
+      [at, y(0)],
+      [at, frame.curveTop - 16],
+    ])
+    ctx.setLineDash([])
+    ctx.font = `600 12px ${ink.sans}`
+    const width = ctx.measureText(name).width
+    if (at + 6 < free || at + 6 + width > frame.right) continue
+    label(brush, name, at + 5, frame.curveTop - 7, ink.petrol, 600)
+    free = at + 14 + width
+  }
+}
+
+/** The fan from today to the limit, and what is said where it meets it. */
+export function paintAhead(brush: Brush, { strip, ahead, limit }: StripPicture): void {
+  const { ctx, frame, ink, x, y } = brush
+  const today = x(strip.totalKm)
+  if (ahead) {
+    const points = ahead.answer.fan.map((point) => ({ ...point, x: x(strip.totalKm + point.x) }))
+    paintBand(brush, points, ink.rust)
+    ctx.strokeStyle = ink.rust
+    ctx.lineWidth = 2
+    ctx.setLineDash([6, 4])
+    const within = points.filter(({ p50 }) => p50 <= frame.topPercent)
+    line(
+      ctx,
+      within.map((point) => [point.x, y(point.p50)] as const),
+    )
+    ctx.setLineDash([])
+    const crossing = x(strip.totalKm + ahead.answer.toLimitKm.p50)
+    if (ahead.answer.toLimitKm.p50 > 0 && crossing < frame.right) {
+      ctx.beginPath()
+      ctx.arc(crossing, y(limit), 5, 0, 2 * Math.PI)
+      ctx.fillStyle = ink.rust
+      ctx.fill()
+      ctx.font = `700 12px ${ink.sans}`
+      const width = ctx.measureText(ahead.said).width
+      const at = Math.max(frame.left, Math.min(crossing - width / 2, frame.right - width))
+      // A rim of paper, so that the words can be read over pegs and band.
+      ctx.strokeStyle = ink.paper
+      ctx.lineWidth = 4
+      ctx.lineJoin = 'round'
+      ctx.textAlign = 'left'
+      ctx.strokeText(ahead.said, at, y(limit) - 12)
+      label(brush, ahead.said, at, y(limit) - 12, ink.rust, 700)
+    }
+  }
+  ctx.strokeStyle = ink.ink
+  ctx.lineWidth = 1.5
+  line(ctx, [
+    [today, 18],
+    [today, frame.datesY - 12],
+  ])
+  ctx.font = `600 12px ${ink.sans}`
+  const width = ctx.measureText('today').width + 18
+  const left = Math.max(frame.left, Math.min(today - width / 2, frame.right - width))
+  if (today >= frame.left - 1 && today <= frame.right + 1) {
+    ctx.fillStyle = ink.ink
+    ctx.fillRect(left, 0, width, 20)
+    label(brush, 'today', left + 9, 14, ink.paper, 600)
+  }
+}

@@ -1,0 +1,239 @@
+import { CONDITIONS, type Condition } from '../../../core/exposure/conditions.ts'
+import { rideIndexAt, roadKmAt, type MileStrip, type StripLane } from '../../../core/strategy/mile-strip.ts'
+import type { Ink } from '../../../ui/charts/ink.ts'
+import { markWidth, ROAD_TEXTURES } from '../../../ui/drawings/RoadTextures.tsx'
+import { TOOTH_PROFILES } from '../../../ui/glyphs/ToothGlyph.tsx'
+import { rulerStep } from './view.ts'
+import type { StripPicture } from './picture.ts'
+import { clipped, label, line, MONO, type Brush } from './brush.ts'
+
+const textures = new Map<string, CanvasPattern | null>()
+
+/** The pattern of a road on this palette, drawn once. */
+function texture(
+  ctx: CanvasRenderingContext2D,
+  ink: Ink,
+  condition: Condition,
+  ratio: number,
+): CanvasPattern | string {
+  const key = `${ink.paper} ${condition} ${ratio}`
+  if (!textures.has(key)) {
+    const tile = document.createElement('canvas')
+    tile.width = tile.height = Math.round(12 * ratio)
+    const brush = tile.getContext('2d')
+    if (brush) {
+      const named: Readonly<Record<string, string>> = {
+        'var(--paper)': ink.paper,
+        'var(--hairline)': ink.hairline,
+        'var(--steel)': ink.steel,
+      }
+      const { fill, marks } = ROAD_TEXTURES[condition]
+      brush.scale(tile.width / 12, tile.height / 12)
+      brush.fillStyle = named[fill] ?? ink.hairline
+      brush.fillRect(0, 0, 12, 12)
+      brush.strokeStyle = condition === 'mud' ? ink.paper : ink.petrol
+      brush.lineWidth = markWidth(condition)
+      brush.lineCap = 'round'
+      brush.stroke(new Path2D(marks))
+    }
+    const pattern = ctx.createPattern(tile, 'repeat')
+    pattern?.setTransform(new DOMMatrix().scale(12 / tile.width))
+    textures.set(key, pattern)
+  }
+  return textures.get(key) ?? ink.hairline
+}
+
+/** The ruler of distance, in the units chosen. */
+export function paintRuler(brush: Brush, { perUnit }: StripPicture): void {
+  const { ctx, frame, view, ink, x } = brush
+  const perPx = (view.to - view.from) / (frame.right - frame.left) / perUnit
+  const step = rulerStep(perPx, frame.narrow ? 62 : 76)
+  ctx.strokeStyle = ink.ink
+  ctx.lineWidth = 1.5
+  line(ctx, [
+    [frame.left, frame.rulerY],
+    [frame.right, frame.rulerY],
+  ])
+  const first = Math.ceil(view.from / perUnit / (step / 5))
+  const last = Math.floor(view.to / perUnit / (step / 5))
+  ctx.font = `400 11px ${MONO}`
+  ctx.fillStyle = ink.ink
+  ctx.textAlign = 'left'
+  for (let i = first; i <= last; i++) {
+    const at = x((i * step * perUnit) / 5)
+    const figure = i % 5 === 0
+    ctx.lineWidth = figure ? 1.5 : 1
+    line(ctx, [
+      [at, frame.rulerY],
+      [at, frame.rulerY + (figure ? 9 : 5)],
+    ])
+    if (!figure) continue
+    const text = ((i * step) / 5).toLocaleString('en').replaceAll(',', '\u00a0')
+    if (at + 4 + ctx.measureText(text).width < frame.right) ctx.fillText(text, at + 4, frame.rulerY + 20)
+  }
+}
+
+/** Condition that most of the road between two places was ridden in; from the rides' edges alone. */
+function mostOf(strip: MileStrip, from: number, to: number, km: Float64Array): number {
+  km.fill(0)
+  for (let i = rideIndexAt(strip.edges, from); i < strip.rides.length && (strip.edges[i] ?? 0) < to; i++) {
+    const ride = strip.rides[i]
+    if (!ride) break
+    const part = Math.min(to, strip.edges[i + 1] ?? to) - Math.max(from, strip.edges[i] ?? from)
+    const kind = ride.unsure ? CONDITIONS.length : CONDITIONS.indexOf(ride.condition)
+    km[kind] = (km[kind] ?? 0) + part
+  }
+  let most = 0
+  for (let k = 1; k < km.length; k++) if ((km[k] ?? 0) > (km[most] ?? 0)) most = k
+  return (km[most] ?? 0) > 0 ? most : -1
+}
+
+const COLUMN_PX = 4
+
+/** The road itself, textured by what it was ridden in; dashed where nobody said. */
+export function paintRoad(brush: Brush, { strip }: StripPicture, ratio: number): void {
+  const { ctx, frame, view, ink } = brush
+  const perPx = (view.to - view.from) / (frame.right - frame.left)
+  const km = new Float64Array(CONDITIONS.length + 1)
+  let held = -1
+  let since = frame.left
+  const lay = (to: number): void => {
+    if (held < 0) return
+    const condition = CONDITIONS[held]
+    ctx.fillStyle = condition ? texture(ctx, ink, condition, ratio) : ink.paper
+    ctx.fillRect(since, frame.roadTop, to - since, frame.roadBottom - frame.roadTop)
+    ctx.strokeStyle = ink.steel
+    ctx.lineWidth = 0.75
+    if (!condition) ctx.setLineDash([3, 3])
+    ctx.strokeRect(since + 0.5, frame.roadTop + 0.5, to - since - 1, frame.roadBottom - frame.roadTop - 1)
+    ctx.setLineDash([])
+    if (!condition && to - since > 18)
+      label(brush, '?', (since + to) / 2, frame.roadTop + 18, ink.steel, 600, 'center')
+  }
+  // Columns stand fast on the road, not on the screen: dragging does not make them flicker.
+  const step = COLUMN_PX * perPx
+  const first = Math.floor(view.from / step)
+  for (let i = first; i * step < view.to; i++) {
+    const at = Math.max(frame.left, frame.left + (i * step - view.from) / perPx)
+    const most = mostOf(strip, i * step, (i + 1) * step, km)
+    if (most === held) continue
+    lay(at)
+    held = most
+    since = at
+  }
+  lay(Math.min(frame.right, frame.left + (Math.min(strip.totalKm, view.to) - view.from) / perPx))
+}
+
+/** A tick for each wash or lube, broad where the chain came off for it. */
+export function paintWashes(brush: Brush, { strip }: StripPicture): void {
+  const { ctx, frame, ink, x } = brush
+  label(brush, frame.narrow ? 'wash' : 'wash, lube', 0, frame.washY + 4, ink.steel)
+  ctx.fillStyle = ink.petrol
+  for (const { wash, km } of strip.washes) {
+    const at = x(km)
+    if (at < frame.left - 6 || at > frame.right + 6) continue
+    const cleaned = wash.method === 'on-bike' || wash.method === 'off-bike'
+    ctx.fillRect(at - (cleaned ? 3.5 : 1), frame.washY - 6, cleaned ? 7 : 2, 13)
+  }
+}
+
+const WORD_TONES: Readonly<Record<string, keyof Ink>> = {
+  fresh: 'petrol',
+  good: 'petrol',
+  watch: 'ochre',
+  swap: 'rust',
+  spent: 'rust',
+}
+
+/** One kind of part: its spans, what they are called, and how they last looked. */
+export function paintLane(brush: Brush, picture: StripPicture, lane: StripLane, y: number): void {
+  const { ctx, frame, ink, x } = brush
+  label(brush, lane.name, 0, y - 6, ink.steel)
+  clipped(brush, () => {
+    const shown = lane.spans.filter((span) => x(span.to) >= frame.left && x(span.from) <= frame.right)
+    shown.forEach((span) => {
+      const [from, to] = [Math.max(frame.left, x(span.from)), Math.min(frame.right, x(span.to))]
+      ctx.strokeStyle = ink.steel
+      ctx.lineWidth = 1
+      line(ctx, [
+        [from, y],
+        [to, y],
+      ])
+      ctx.strokeStyle = ink.ink
+      ctx.lineWidth = 1.5
+      if (x(span.from) >= frame.left - 1)
+        line(ctx, [
+          [from + 0.5, y - 13],
+          [from + 0.5, y + 4],
+        ])
+      let right = to - 4
+      if (span.word) {
+        const tone = ink[WORD_TONES[span.word] ?? 'steel']
+        ctx.font = `600 12px ${ink.sans}`
+        const width = ctx.measureText(span.word).width
+        if (right - from > width + 46) {
+          ctx.save()
+          ctx.translate(right - 30, y - 19)
+          ctx.scale(0.85, 0.85)
+          ctx.fillStyle = tone
+          ctx.fill(new Path2D(TOOTH_PROFILES[span.word]))
+          ctx.restore()
+          label(brush, span.word, right - 36, y - 6, tone, 600, 'right')
+          right -= width + 46
+        }
+      }
+      const text = picture.sayLane(lane, lane.spans.indexOf(span))
+      ctx.font = `400 12px ${ink.sans}`
+      if (ctx.measureText(text).width < right - from - 10) label(brush, text, from + 7, y - 6, ink.ink)
+    })
+  })
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
+/** The second ruler: months as ticks, seasons as bands, where the road was at their first day. */
+export function paintDates(brush: Brush, { strip }: StripPicture): void {
+  const { ctx, frame, view, ink, x } = brush
+  const [start] = strip.rides
+  const last = strip.rides.at(-1)
+  if (!start || !last) return
+  const first = strip.rides[Math.min(strip.rides.length - 1, rideIndexAt(strip.edges, view.from))] ?? start
+  const end = strip.rides[Math.min(strip.rides.length - 1, rideIndexAt(strip.edges, view.to))] ?? last
+  const date = new Date(`${first.at.slice(0, 7)}-01T00:00:00Z`)
+  let free = -Infinity
+  for (; date.toISOString() <= end.at; date.setUTCMonth(date.getUTCMonth() + 1)) {
+    const month = date.getUTCMonth()
+    const at = x(roadKmAt(strip, date.toISOString()))
+    const winter = month === 11 || month < 2
+    const next = new Date(date)
+    next.setUTCMonth(month + 1)
+    const to = Math.min(x(roadKmAt(strip, next.toISOString())), x(strip.totalKm))
+    if (winter) {
+      ctx.fillStyle = ink.hairline
+      ctx.globalAlpha = 0.6
+      ctx.fillRect(
+        Math.max(frame.left, at),
+        frame.datesY - 3,
+        Math.max(0, Math.min(frame.right, to) - Math.max(frame.left, at)),
+        6,
+      )
+      ctx.globalAlpha = 1
+    }
+    if (at < frame.left - 1 || at > frame.right) continue
+    ctx.strokeStyle = ink.steel
+    ctx.lineWidth = 1
+    const isSeason = month % 3 === 2
+    line(ctx, [
+      [at, frame.datesY - (isSeason ? 7 : 3)],
+      [at, frame.datesY + (isSeason ? 7 : 3)],
+    ])
+    const text =
+      month === 0 || free === -Infinity ? `${MONTHS[month]} ${date.getUTCFullYear()}` : (MONTHS[month] ?? '')
+    ctx.font = `400 12px ${ink.sans}`
+    const width = ctx.measureText(text).width
+    if (at < free || at + width > frame.right) continue
+    label(brush, text, at, frame.datesY + 20, ink.steel)
+    free = at + width + 22
+  }
+  if (!frame.narrow) label(brush, 'when', 0, frame.datesY + 20, ink.steel)
+}

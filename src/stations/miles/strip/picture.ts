@@ -1,0 +1,23 @@
+import { type MileStrip, type StripChain, type StripLane } from '../../../core/strategy/mile-strip.ts'
+import type { WearAnswer } from '../../../core/wear/forecast.ts'
+import type { Peg } from '../../../ui/charts/pegs.ts'
+
+/** A chain on the strip with what the model says of it, and its readings as pegs. */
+export interface CurvedChain {
+  readonly strip: StripChain
+  readonly answer: WearAnswer | undefined
+  readonly pegs: readonly Peg[]
+}
+
+/** All that a drawing depends on. */
+export interface StripPicture {
+  readonly strip: MileStrip
+  readonly chains: readonly CurvedChain[]
+  readonly limit: number
+  /** The fan ahead: the chain now on, and what is said where it meets the limit. */
+  readonly ahead?: { readonly answer: WearAnswer; readonly said: string }
+  /** A distance in the units chosen, and the ruler's name. */
+  readonly perUnit: number
+  readonly unit: string
+  readonly sayLane: (lane: StripLane, span: number) => string
+}
