@@ -1,12 +1,6 @@
+import { betweenTable } from './between-table.ts'
 import { INSTRUMENTS } from './instruments.ts'
-import {
-  biasNodes,
-  evidenceOf,
-  logBetween,
-  logSumExp,
-  logValuesMarginal,
-  type Evidence,
-} from './likelihood.ts'
+import { biasNodes, evidenceOf, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
 import type { Bias, TakenReading } from './reading.ts'
 
 /** One reading's evidence and which of several elongations of the chain (now, earlier) it is about. */
@@ -53,12 +47,16 @@ export function instrumentLogLikelihood(evidence: readonly PlacedEvidence[], bia
   }
   const { offsets, logWeights } = biasNodes(bias)
   const terms = new Float64Array(offsets.length)
+  const limits = between.map(({ item: { low, high, sd }, step, times }) => ({
+    step,
+    times,
+    logAt: betweenTable(low, high, sd),
+  }))
   return (at) => {
     for (let k = 0; k < offsets.length; k++) {
       const offset = offsets[k] ?? 0
       let sum = logWeights[k] ?? 0
-      for (const { item, step, times } of between)
-        sum += times * logBetween(item.low, item.high, (at[step] ?? 0) + offset, item.sd)
+      for (const { logAt, step, times } of limits) sum += times * logAt((at[step] ?? 0) + offset)
       for (const { value, sd, step } of values) sum -= 0.5 * ((value - (at[step] ?? 0) - offset) / sd) ** 2
       terms[k] = sum
     }

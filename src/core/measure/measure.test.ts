@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { elongationFromCaliper, elongationFromLength, lengthAtElongation } from './elongation.ts'
+import { betweenTable } from './between-table.ts'
 import { INSTRUMENTS, readingSd } from './instruments.ts'
 import { biasNodes, evidenceOf, logBetween, logSumExp, logValuesMarginal } from './likelihood.ts'
 import { limitFor } from './limits.ts'
@@ -23,6 +24,26 @@ const side = (limit: number, result: LimitResult, contacts: 'two' | 'three' = 't
   instrument: `${contacts}-contact-limit`,
   limit,
   result,
+})
+
+describe('the table of limit readings', () => {
+  test('gives what the function gives, on the table and off it', () => {
+    const limits = fc.constantFrom([-Infinity, 0.5], [0.5, 0.75], [0.75, Infinity], [0.98, 1.02])
+    fc.assert(
+      fc.property(
+        limits,
+        fc.constantFrom(0.03, 0.05, 0.12),
+        fc.double({ min: -2, max: 5, noNaN: true }),
+        ([low = 0, high = 0], sd, centre) => {
+          const exact = logBetween(low, high, centre, sd)
+          // What is as good as never need not be exact: below this a point weighs nothing.
+          if (exact < -25) return
+          expect(betweenTable(low, high, sd)(centre)).toBeCloseTo(exact, 5)
+        },
+      ),
+      { numRuns: 400 },
+    )
+  })
 })
 
 describe('elongation', () => {
