@@ -112,7 +112,7 @@ export function paintChain(brush: Brush, { strip, answer, pegs }: CurvedChain): 
 /** Names of chains where their stretches begin, and the hand-overs between them. */
 export function paintHandovers(brush: Brush, picture: StripPicture): void {
   const { ctx, frame, ink, x, y } = brush
-  let free = -Infinity
+  let taken = frame.right
   const begins = picture.chains
     .flatMap(({ strip }) => {
       const seen = new Set<number>()
@@ -122,7 +122,8 @@ export function paintHandovers(brush: Brush, picture: StripPicture): void {
         return [{ km, name: strip.chain.part.entry.name }]
       })
     })
-    .sort((a, b) => a.km - b.km)
+    // From today backwards: where names crowd, the chain that is on keeps its own.
+    .sort((a, b) => b.km - a.km)
   for (const { km, name } of begins) {
     const at = x(km)
     if (at < frame.left - 60 || at > frame.right) continue
@@ -136,9 +137,9 @@ export function paintHandovers(brush: Brush, picture: StripPicture): void {
     ctx.setLineDash([])
     ctx.font = `600 12px ${ink.sans}`
     const width = ctx.measureText(name).width
-    if (at + 6 < free || at + 6 + width > frame.right) continue
+    if (at + 6 + width > taken) continue
     label(brush, name, at + 5, frame.curveTop - 7, ink.petrol, 600)
-    free = at + 14 + width
+    taken = at - 3
   }
 }
 
