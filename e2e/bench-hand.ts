@@ -26,18 +26,18 @@ export const cutShort = () => asFile('cut-short.gpx', readFileSync('cases/rides/
 export const daysAgo = (days: number): string =>
   new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10)
 
-/** Puts a bike in an empty log: Tern, seven steel cogs, a chain fitted new a while ago. */
-export async function addBike(page: Page, since = daysAgo(60)): Promise<void> {
+/** Puts a bike in the log: Tern, seven steel cogs, a chain fitted new a while ago. */
+export async function addBike(page: Page, since = daysAgo(60), name = 'Tern'): Promise<void> {
   await page.goto('/shelf?new=bike')
   const sheet = page.getByRole('dialog', { name: 'A new bike' })
-  await sheet.getByLabel('Name').fill('Tern')
+  await sheet.getByLabel('Name').fill(name)
   await sheet.getByLabel('What it is').fill('tourer, 2 x 7')
   await sheet.getByLabel('Teeth on the rings').fill('36 48')
   await sheet.getByLabel('Teeth on the cogs').fill('12 14 16 18 21 24 28')
   await sheet.getByLabel('Links in the chain').fill('112')
   await sheet.getByLabel('On it since').fill(since)
   await sheet.getByRole('button', { name: 'Add the bike' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Tern')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(name)
 }
 
 /** Goes to a station by its post. */

@@ -239,20 +239,6 @@ test('what rides were ridden in is said by keys alone, and by the weather', asyn
   })
 })
 
-/** Puts a second bike beside Tern, alike but for its name. */
-async function addSecond(page: Page, since: string): Promise<void> {
-  await page.goto('/shelf?new=bike')
-  const sheet = page.getByRole('dialog', { name: 'A new bike' })
-  await sheet.getByLabel('Name').fill('Knot')
-  await sheet.getByLabel('What it is').fill('its sister')
-  await sheet.getByLabel('Teeth on the rings').fill('36 48')
-  await sheet.getByLabel('Teeth on the cogs').fill('12 14 16 18 21 24 28')
-  await sheet.getByLabel('Links in the chain').fill('112')
-  await sheet.getByLabel('On it since').fill(since)
-  await sheet.getByRole('button', { name: 'Add the bike' }).click()
-  await expect(answerOf(page)).toContainText('Knot')
-}
-
 async function rideByHand(page: Page, km: string, day: string): Promise<void> {
   const form = page.getByRole('form', { name: 'One by hand' })
   await form.getByLabel('Distance, km').fill(km)
@@ -279,7 +265,7 @@ test('chains go from bike to bike, each keeps its own km, and a date put right f
   page,
 }) => {
   await addBike(page)
-  await addSecond(page, daysAgo(60))
+  await addBike(page, daysAgo(60), 'Knot')
 
   await test.step('both bikes are ridden', async () => {
     await goTo(page, 'Miles')

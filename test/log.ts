@@ -54,6 +54,31 @@ export const commuter: readonly EntryDraft[] = [
   { kind: 'fit', at: noon(1, 1), part: 'ring', bike: 'heron' },
 ]
 
+/** A second bike, with eleven speeds too and nothing on it. */
+export const kite: EntryDraft = {
+  kind: 'bike',
+  at: noon(1, 1),
+  bike: 'kite',
+  name: 'Kite',
+  note: '',
+  speeds: 11,
+  shifting: 'cable',
+  motor: 'none',
+  usual: 'dry-road',
+  kept: 'indoors',
+}
+/** A chain for it, of the same name as the commuter's. */
+export const kiteChain: readonly EntryDraft[] = [
+  {
+    kind: 'part',
+    at: noon(1, 1),
+    part: 'kite-chain',
+    name: 'Chain 1',
+    spec: { type: 'chain', links: 116, speeds: 11, past: 'new' },
+  },
+  { kind: 'fit', at: noon(1, 1), part: 'kite-chain', bike: 'kite' },
+]
+
 /** A dry-road ride of the commuter. */
 export const ride = (
   month: number,

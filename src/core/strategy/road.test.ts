@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { commuter, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import { commuter, kite, noon, ride, ruleReading, written } from '../../../test/log.ts'
 import type { EntryDraft, PartSpec } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
 import { forecastWear } from '../wear/forecast.ts'
@@ -32,18 +32,6 @@ const fit = (month: number, day: number, part: string, bike = 'heron'): EntryDra
   part,
   bike,
 })
-const second: EntryDraft = {
-  kind: 'bike',
-  at: noon(1, 1),
-  bike: 'kite',
-  name: 'Kite',
-  note: '',
-  speeds: 11,
-  shifting: 'cable',
-  motor: 'none',
-  usual: 'dry-road',
-  kept: 'indoors',
-}
 /** 100 km on the first chain, 50 on the second, 30 on the first again. */
 const swapped: readonly EntryDraft[] = [
   ...commuter,
@@ -231,7 +219,7 @@ describe('what a change would do', () => {
   })
 
   test('a part moved to another bike, and readings moved to another chain, are said', () => {
-    expect(after(second, fit(3, 10, 'chain', 'kite'))).toContainEqual({
+    expect(after(kite, fit(3, 10, 'chain', 'kite'))).toContainEqual({
       what: 'on',
       part: 'chain',
       bike: 'kite',

@@ -1,15 +1,12 @@
-import type { TrackPoint } from '../../core/exposure/track.ts'
-import { decodeText } from './decode-text.ts'
-import { amount, degrees, finite } from './fields.ts'
+import { degrees } from './fields.ts'
+import { putField, type PointDraft } from './point-field.ts'
 import { recordedRide, type RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
-import { beginningOf, readXml } from './xml-events.ts'
+import { checkBeginning, readXml } from './xml-events.ts'
 import type { XmlHandler } from './xml-handler.ts'
 
-type Draft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
-
 interface GpxFile {
-  readonly segments: Draft[][]
+  readonly segments: PointDraft[][]
   name: string | undefined
   isGpx: boolean
   hasRoute: boolean
@@ -18,7 +15,7 @@ interface GpxFile {
 function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
   const found: GpxFile = { segments: [], name: undefined, isGpx: false, hasRoute: false }
   let depth = 0
-  let point: Draft | undefined
+  let point: PointDraft | undefined
 
   const open: XmlHandler['open'] = (tag, at) => {
     if (depth++ === 0) found.isGpx = tag === 'gpx'
@@ -40,33 +37,10 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
       if (tag === 'name' && parent === 'trk') found.name ??= held.text()
       return
     }
-    switch (tag) {
-      case 'trkpt':
-        found.segments.at(-1)?.push(point)
-        point = undefined
-        break
-      case 'time':
-        point.timeS = held.seconds()
-        break
-      case 'ele':
-        point.heightM = finite(held.number())
-        break
-      case 'distance':
-        point.distanceM = amount(held.number())
-        break
-      case 'speed':
-        point.speedMs = amount(held.number())
-        break
-      case 'cad':
-      case 'cadence':
-        point.cadenceRpm = amount(held.number())
-        break
-      case 'power':
-      case 'watts':
-      case 'powerinwatts':
-        point.powerW = amount(held.number())
-        break
-    }
+    if (tag === 'trkpt') {
+      found.segments.at(-1)?.push(point)
+      point = undefined
+    } else putField(point, tag, held)
   }
   return { found, open, close }
 }
@@ -77,13 +51,7 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
  * @throws RideFileError with a plain sentence where it is no recorded ride
  */
 export function readGpx(bytes: Uint8Array): RecordedRide {
-  const begin = beginningOf(bytes)
-  if (begin === '' && decodeText(bytes).trim() === '')
-    throw new RideFileError('The file is empty. Export the ride again.')
-  if (!begin.startsWith('<'))
-    throw new RideFileError(
-      'This is not a GPX file: it does not begin like one. Choose the ride exported as GPX.',
-    )
+  checkBeginning(bytes, 'GPX')
   const gpx = readXml(bytes, gpxHandler).found
   if (!gpx.isGpx)
     throw new RideFileError(

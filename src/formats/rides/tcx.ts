@@ -1,15 +1,12 @@
-import type { TrackPoint } from '../../core/exposure/track.ts'
-import { decodeText } from './decode-text.ts'
-import { amount, degrees, finite } from './fields.ts'
+import { amount } from './fields.ts'
+import { putField, type PointDraft } from './point-field.ts'
 import { recordedRide, type RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
-import { beginningOf, readXml } from './xml-events.ts'
+import { checkBeginning, readXml } from './xml-events.ts'
 import type { XmlHandler } from './xml-handler.ts'
 
-type Draft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
-
 interface TcxFile {
-  readonly segments: Draft[][]
+  readonly segments: PointDraft[][]
   isTcx: boolean
   hasCourse: boolean
   sport: string | undefined
@@ -19,7 +16,7 @@ interface TcxFile {
 function tcxHandler(): XmlHandler & { readonly found: TcxFile } {
   const found: TcxFile = { segments: [], isTcx: false, hasCourse: false, sport: undefined, lapsM: 0 }
   let depth = 0
-  let point: Draft | undefined
+  let point: PointDraft | undefined
 
   const open: XmlHandler['open'] = (tag, at) => {
     if (depth++ === 0) found.isTcx = tag === 'trainingcenterdatabase'
@@ -35,36 +32,10 @@ function tcxHandler(): XmlHandler & { readonly found: TcxFile } {
       if (tag === 'distancemeters' && parent === 'lap') found.lapsM += amount(held.number()) ?? 0
       return
     }
-    switch (tag) {
-      case 'trackpoint':
-        found.segments.at(-1)?.push(point)
-        point = undefined
-        break
-      case 'time':
-        point.timeS = held.seconds()
-        break
-      case 'latitudedegrees':
-        point.lat = degrees(held.number(), 90)
-        break
-      case 'longitudedegrees':
-        point.lon = degrees(held.number(), 180)
-        break
-      case 'altitudemeters':
-        point.heightM = finite(held.number())
-        break
-      case 'distancemeters':
-        point.distanceM = amount(held.number())
-        break
-      case 'cadence':
-        point.cadenceRpm = amount(held.number())
-        break
-      case 'watts':
-        point.powerW = amount(held.number())
-        break
-      case 'speed':
-        point.speedMs = amount(held.number())
-        break
-    }
+    if (tag === 'trackpoint') {
+      found.segments.at(-1)?.push(point)
+      point = undefined
+    } else putField(point, tag, held)
   }
   return { found, open, close }
 }
@@ -75,13 +46,7 @@ function tcxHandler(): XmlHandler & { readonly found: TcxFile } {
  * @throws RideFileError with a plain sentence where it is no recorded ride
  */
 export function readTcx(bytes: Uint8Array): RecordedRide {
-  const begin = beginningOf(bytes)
-  if (begin === '' && decodeText(bytes).trim() === '')
-    throw new RideFileError('The file is empty. Export the ride again.')
-  if (!begin.startsWith('<'))
-    throw new RideFileError(
-      'This is not a TCX file: it does not begin like one. Choose the ride exported as TCX.',
-    )
+  checkBeginning(bytes, 'TCX')
   const tcx = readXml(bytes, tcxHandler).found
   if (!tcx.isTcx)
     throw new RideFileError(

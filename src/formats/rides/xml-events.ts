@@ -80,5 +80,17 @@ export function readXml<H extends XmlHandler>(bytes: Uint8Array, makeHandler: ()
   return thorough
 }
 
-/** How a file begins, past its spaces, for telling what it is before it is read. */
-export const beginningOf = (bytes: Uint8Array): string => decodeText(bytes.subarray(0, 400)).trimStart()
+/**
+ * Looks at how a file begins before it is read.
+ * @param what the kind it is said to be: "GPX"
+ * @throws RideFileError where it is empty, or no XML
+ */
+export function checkBeginning(bytes: Uint8Array, what: string): void {
+  const begin = decodeText(bytes.subarray(0, 400)).trimStart()
+  if (begin === '' && decodeText(bytes).trim() === '')
+    throw new RideFileError('The file is empty. Export the ride again.')
+  if (!begin.startsWith('<'))
+    throw new RideFileError(
+      `This is not a ${what} file: it does not begin like one. Choose the ride exported as ${what}.`,
+    )
+}

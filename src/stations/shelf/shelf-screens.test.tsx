@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { commuter, noon, ride } from '../../../test/log.ts'
+import { commuter, kite, kiteChain, noon, ride } from '../../../test/log.ts'
 import { openLog } from '../../../test/open-log.tsx'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { FitChain } from './FitChain.tsx'
@@ -14,18 +14,6 @@ afterEach(() => {
   localStorage.clear()
 })
 const plain = (text: string | null): string => (text ?? '').replaceAll('\u00a0', ' ')
-const kite: EntryDraft = {
-  kind: 'bike',
-  at: noon(1, 1),
-  bike: 'kite',
-  name: 'Kite',
-  note: '',
-  speeds: 11,
-  shifting: 'cable',
-  motor: 'none',
-  usual: 'dry-road',
-  kept: 'indoors',
-}
 const link: EntryDraft = {
   kind: 'part',
   at: noon(1, 1),
@@ -38,14 +26,7 @@ const drafts: readonly EntryDraft[] = [
   link,
   { kind: 'fit', at: noon(1, 1), part: 'link', bike: 'heron' },
   kite,
-  {
-    kind: 'part',
-    at: noon(1, 1),
-    part: 'kite-chain',
-    name: 'Chain 1',
-    spec: { type: 'chain', links: 116, speeds: 11, past: 'new' },
-  },
-  { kind: 'fit', at: noon(1, 1), part: 'kite-chain', bike: 'kite' },
+  ...kiteChain,
   ride(1, 5, 100),
 ]
 const on = (day: string) => fireEvent.change(screen.getByLabelText('Day'), { target: { value: day } })

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import { commuter, kite, kiteChain, noon, ride, ruleReading, written } from '../../../test/log.ts'
 import type { Entry, EntryDraft } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Effect } from '../../core/strategy/effects.ts'
@@ -10,29 +10,7 @@ import { sayCheck } from './fitting.ts'
 import { namePart } from './part-name.ts'
 
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
-const kite: readonly EntryDraft[] = [
-  {
-    kind: 'bike',
-    at: noon(1, 1),
-    bike: 'kite',
-    name: 'Kite',
-    note: '',
-    speeds: 11,
-    shifting: 'cable',
-    motor: 'none',
-    usual: 'dry-road',
-    kept: 'indoors',
-  },
-  {
-    kind: 'part',
-    at: noon(1, 1),
-    part: 'kite-chain',
-    name: 'Chain 1',
-    spec: { type: 'chain', links: 116, speeds: 11, past: 'new' },
-  },
-  { kind: 'fit', at: noon(1, 1), part: 'kite-chain', bike: 'kite' },
-]
-const garage = replay(written([...commuter, ...kite]))
+const garage = replay(written([...commuter, kite, ...kiteChain]))
 const alone = replay(written(commuter))
 const { condition: _said, ...silent } = ride(1, 5, 42) as Extract<EntryDraft, { kind: 'ride' }>
 const tool: EntryDraft = {
@@ -47,7 +25,7 @@ const tool: EntryDraft = {
 describe('an entry in a few words', () => {
   test.each<readonly [EntryDraft, string]>([
     [commuter[0] as EntryDraft, 'Heron: steel commuter'],
-    [{ ...kite[0], note: '' } as EntryDraft, 'Kite: a bike'],
+    [kite, 'Kite: a bike'],
     [commuter[1] as EntryDraft, 'Chain 1: chain of 116 links'],
     [commuter[2] as EntryDraft, 'Chain 1 of Heron fitted to Heron'],
     [ride(1, 5, 42, { source: { file: 'a.gpx', print: 'a' } }), '42 km on Heron, dry road, a.gpx'],

@@ -1,0 +1,44 @@
+import type { TrackPoint } from '../../core/exposure/track.ts'
+import { amount, degrees, finite } from './fields.ts'
+import type { HeldValue } from './held-bytes.ts'
+
+/** A point that is being read. */
+export type PointDraft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
+
+/**
+ * Puts what a tag held into the point it stands in. Names that GPX, TCX and their makers' extensions use, local and
+ * in lower case; any other tag is passed over.
+ */
+export function putField(point: PointDraft, tag: string, held: HeldValue): void {
+  switch (tag) {
+    case 'time':
+      point.timeS = held.seconds()
+      break
+    case 'latitudedegrees':
+      point.lat = degrees(held.number(), 90)
+      break
+    case 'longitudedegrees':
+      point.lon = degrees(held.number(), 180)
+      break
+    case 'ele':
+    case 'altitudemeters':
+      point.heightM = finite(held.number())
+      break
+    case 'distance':
+    case 'distancemeters':
+      point.distanceM = amount(held.number())
+      break
+    case 'speed':
+      point.speedMs = amount(held.number())
+      break
+    case 'cad':
+    case 'cadence':
+      point.cadenceRpm = amount(held.number())
+      break
+    case 'power':
+    case 'watts':
+    case 'powerinwatts':
+      point.powerW = amount(held.number())
+      break
+  }
+}
