@@ -6,13 +6,14 @@ import { USUAL_CIRCUMFERENCE_MM } from '../../core/exposure/ride-gears.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { addDays } from '../../core/units/days.ts'
 import { useOpenLog } from '../../store/log-context.ts'
+import { dayOf } from '../../ui/parts/day.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { sayList } from '../../ui/words/numbers.ts'
 
-type Stretch = 'chain' | 'month' | 'year' | 'all'
+type Stretch = 'chain' | 'month' | 'year' | 'all' | 'between'
 
 const percent = (share: number): string => `${Math.round(100 * share)}\u00a0%`
 
@@ -152,12 +153,20 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
   )
 }
 
-/** Energy through each cog and ring, and what that says about wear. */
-export function GearsRidden({ report }: { readonly report: BikeReport }) {
-  const { garage, now } = useOpenLog()
+const STRETCHES = [
+  { value: 'chain', label: 'this chain' },
+  { value: 'month', label: 'a month' },
+  { value: 'year', label: 'a year' },
+  { value: 'all', label: 'all its rides' },
+  { value: 'between', label: 'between two days' },
+] as const
+
+/** The stretch that is looked at, and the rides in it. */
+function useStretch(report: BikeReport) {
+  const { now } = useOpenLog()
+  const { rides } = report.bike
   const [stretch, setStretch] = useState<Stretch>('chain')
-  const { entry, rides } = report.bike
-  const teeth = useMemo(() => sprocketTeeth(garage, entry.bike), [garage, entry.bike])
+  const [range, setRange] = useState({ from: dayOf(rides[0]?.at ?? now), to: dayOf(now) })
   const meant = useMemo(() => {
     switch (stretch) {
       case 'all':
@@ -168,8 +177,46 @@ export function GearsRidden({ report }: { readonly report: BikeReport }) {
         return ridesDuring(rides, addDays(now, -30))
       case 'chain':
         return report.chain ? ridesDuring(rides, report.chain.fittedAt) : rides
+      case 'between':
+        return rides.filter(({ at }) => dayOf(at) >= range.from && dayOf(at) <= range.to)
     }
-  }, [stretch, rides, now, report.chain])
+  }, [stretch, range, rides, now, report.chain])
+  return { stretch, setStretch, range, setRange, meant }
+}
+
+/** Which stretch of the road the gears are told for. */
+function StretchChoice({ over }: { readonly over: ReturnType<typeof useStretch> }) {
+  const { stretch, setStretch, range, setRange } = over
+  return (
+    <>
+      <Choice legend="Over" value={stretch} onPick={setStretch} options={STRETCHES} />
+      {stretch === 'between' && (
+        <div className="grid max-w-md grid-cols-2 gap-3">
+          <TextField
+            label="First day"
+            type="date"
+            value={range.from}
+            onChange={(event) => setRange({ ...range, from: event.target.value })}
+          />
+          <TextField
+            label="Last day"
+            type="date"
+            value={range.to}
+            onChange={(event) => setRange({ ...range, to: event.target.value })}
+          />
+        </div>
+      )}
+    </>
+  )
+}
+
+/** Energy through each cog and ring, and what that says about wear. */
+export function GearsRidden({ report }: { readonly report: BikeReport }) {
+  const { garage } = useOpenLog()
+  const { entry, rides } = report.bike
+  const teeth = useMemo(() => sprocketTeeth(garage, entry.bike), [garage, entry.bike])
+  const over = useStretch(report)
+  const { meant } = over
   const mix = useMemo(() => gearMix(meant, entry, teeth), [meant, entry, teeth])
   if (teeth.rings.length === 0 || teeth.cogs.length < 2 || rides.length === 0) return null
   const cost = gearCost(mix, teeth)
@@ -190,17 +237,7 @@ export function GearsRidden({ report }: { readonly report: BikeReport }) {
       className="no-print border-t border-hairline pt-6"
     >
       <div className="flex flex-col gap-4">
-        <Choice
-          legend="Over"
-          value={stretch}
-          onPick={setStretch}
-          options={[
-            { value: 'chain', label: 'this chain' },
-            { value: 'month', label: 'a month' },
-            { value: 'year', label: 'a year' },
-            { value: 'all', label: 'all its rides' },
-          ]}
-        />
+        <StretchChoice over={over} />
         {mix.totalKj === 0 || !first ? (
           <p className="text-steel">Nothing was ridden in that time.</p>
         ) : (
@@ -218,7 +255,10 @@ export function GearsRidden({ report }: { readonly report: BikeReport }) {
                 ` The ${sayList(untouched.map(String))} can look new: hardly anyone rides them.`}
             </p>
             <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-x-14 gap-y-4 max-md:grid-cols-1">
-              <Bars title="Energy by cog" kj={mix.cogs} />
+              <Bars
+                title={`Energy by cog, of ${Math.round(mix.totalKj).toLocaleString('en').replaceAll(',', '\u00a0')} kJ`}
+                kj={mix.cogs}
+              />
               <div className="flex flex-col gap-4">
                 <Bars title="Energy by ring" kj={mix.rings} />
                 <ul className="flex list-disc flex-col gap-1 pl-5 text-[0.95rem]">

@@ -174,16 +174,24 @@ describe('the columns of a table', () => {
 })
 
 describe('what the gears did', () => {
-  test('is told from cadence where rides have it: the two cogs that do the work, and what small ones cost', () => {
+  test('is told from cadence where rides have it: the two cogs that do the work, over any stretch', async () => {
     const gears = { '40x15': 60, '40x17': 30, '40x42': 5, '40x11': 5 }
-    const { show, report } = openLog([...commuter, ride(3, 5, 30, { gears, energyKjPerKm: 100 / 30 })])
+    const { show, report } = openLog([
+      ...commuter,
+      ride(3, 5, 30, { gears, energyKjPerKm: 100 / 30 }),
+      ride(3, 9, 10, { gears: { '40x11': 50 }, energyKjPerKm: 5 }),
+    ])
     show(<GearsRidden report={report} />)
+    await userEvent.click(screen.getByRole('radio', { name: 'between two days' }))
+    fireEvent.change(screen.getByLabelText('Last day'), { target: { value: '2026-03-08' } })
     const bars = screen.getByRole('table', { name: /cog/i })
     const share = (teeth: string) =>
       plain(within(bars).getByRole('row', { name: new RegExp(`^${teeth}\\b`) }).textContent)
     expect(share('15')).toContain('60 %')
     expect(share('17')).toContain('30 %')
-    expect(plain(document.body.textContent)).toMatch(/15 and 17|15-|17/)
+    expect(plain(document.body.textContent)).toMatch(/The 15 and the 17 do 90 % of the work/)
+    await userEvent.click(screen.getByRole('radio', { name: 'all its rides' }))
+    expect(share('11')).toContain('37 %')
   })
 
   test('without cadence it is the bike’s usual mix, said to be a guess', () => {
