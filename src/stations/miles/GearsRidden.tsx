@@ -15,6 +15,8 @@ import { sayList } from '../../ui/words/numbers.ts'
 
 type Stretch = 'chain' | 'month' | 'year' | 'all' | 'between'
 
+const kjText = (kj: number): string =>
+  `${Math.round(kj).toLocaleString('en').replaceAll(',', '\u00a0')}\u00a0kJ`
 const percent = (share: number): string => `${Math.round(100 * share)}\u00a0%`
 
 /** A bar of energy for each sprocket: what it was given, by length, with its share beside it. */
@@ -252,11 +254,11 @@ export function GearsRidden({ report }: { readonly report: BikeReport }) {
               )}{' '}
               do <strong>{percent(first.share + (second?.share ?? 0))}</strong> of the work.
               {untouched.length > 0 &&
-                ` The ${sayList(untouched.map(String))} can look new: hardly anyone rides them.`}
+                ` The ${sayList(untouched.map(String))} can look new: hardly anyone rides ${untouched.length === 1 ? 'it' : 'them'}.`}
             </p>
             <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-x-14 gap-y-4 max-md:grid-cols-1">
               <Bars
-                title={`Energy by cog, of ${Math.round(mix.totalKj).toLocaleString('en').replaceAll(',', '\u00a0')} kJ`}
+                title={told >= 0.5 ? `Energy by cog, of ${kjText(mix.totalKj)}` : 'Energy by cog'}
                 kj={mix.cogs}
               />
               <div className="flex flex-col gap-4">
