@@ -1,5 +1,5 @@
 import { demoWorld } from '../demo/world.ts'
-import { seededRandom } from '../demo/random.ts'
+import { seededRandom } from '../src/core/random.ts'
 import type { GearRecord } from '../src/core/exposure/track-samples.ts'
 import type { Entry } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'

@@ -2,7 +2,7 @@ import type { BikeEntry, PartSpec, RideEntry, WearWord, WashMethod } from '../sr
 import type { Condition } from '../src/core/exposure/conditions.ts'
 import type { Lube } from '../src/core/lube/lubes.ts'
 import type { Diary } from './diary.ts'
-import type { Random } from './random.ts'
+import type { Random } from '../src/core/random.ts'
 
 /** Days the story runs before today. */
 export const STORY_DAYS = 730

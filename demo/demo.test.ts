@@ -5,7 +5,7 @@ import { recommend } from '../src/core/strategy/recommend.ts'
 import { forecastWear } from '../src/core/wear/forecast.ts'
 import { fittedChain } from '../src/core/log/garage.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
-import { seededRandom } from './random.ts'
+import { seededRandom } from '../src/core/random.ts'
 import { demoWorld } from './world.ts'
 
 const today = '2026-11-23T08:00:00.000Z'

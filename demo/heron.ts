@@ -2,7 +2,7 @@ import { routeKey } from '../src/core/exposure/ride-gears.ts'
 import type { ChainSpec, RideEntry } from '../src/core/log/entries.ts'
 import { deliver, look, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
-import type { Random } from './random.ts'
+import type { Random } from '../src/core/random.ts'
 import { roadToday } from './weather.ts'
 
 const CHAIN: ChainSpec = { type: 'chain', links: 116, speeds: 11, past: 'new' }

@@ -1,7 +1,7 @@
 import type { ChainSpec } from '../src/core/log/entries.ts'
 import { deliver, look, retire, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
-import type { Random } from './random.ts'
+import type { Random } from '../src/core/random.ts'
 import { roadToday } from './weather.ts'
 
 const CHAIN: ChainSpec = { type: 'chain', links: 122, speeds: 9, past: 'new' }

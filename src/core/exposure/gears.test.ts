@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { commuter, ride, written } from '../../../test/log.ts'
-import { seededRandom } from '../../../demo/random.ts'
+import { seededRandom } from '../random.ts'
 import { replay } from '../log/replay.ts'
 import { chainPower, energyKj, throughChain, type EffortSample } from './chain-energy.ts'
 import { cogMixOf, gearCost, gearMix, guessedCogMix, hardestCogs, sprocketTeeth } from './gear-mix.ts'

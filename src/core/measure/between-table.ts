@@ -8,38 +8,47 @@ const STEPS_PER_SD = 30
 /** Gauges have few marks and few spreads; this many tables are kept. */
 const MOST_TABLES = 100
 
-const tables = new Map<string, (centre: number) => number>()
+/**
+ * Log-probability of a limit reading at a centre, %.
+ * @param slope where given, its first place takes the slope there, per %
+ */
+export type BetweenTable = (centre: number, slope?: Float64Array) => number
 
-function makeTable(low: number, high: number, sd: number): (centre: number) => number {
+const tables = new Map<string, BetweenTable>()
+
+function makeTable(low: number, high: number, sd: number): BetweenTable {
   const step = sd / STEPS_PER_SD
   const count = Math.ceil((TO - FROM) / step) + 4
   const held = Float64Array.from({ length: count }, (_, i) =>
     logBetween(low, high, FROM + (i - 1) * step, sd),
   )
-  return (centre) => {
+  return (centre, slope) => {
     const place = (centre - FROM) / step
     const i = Math.floor(place)
-    if (!(i >= 0 && i + 3 < count)) return logBetween(low, high, centre, sd)
+    if (!(i >= 0 && i + 3 < count)) {
+      const exact = (at: number) => logBetween(low, high, at, sd)
+      if (slope) slope[0] = (exact(centre + step) - exact(centre - step)) / (2 * step)
+      return exact(centre)
+    }
     // Lagrange's cubic through the four nearest places.
     const t = place - i
-    const [u, v, w] = [t + 1, t - 1, t - 2]
-    return (
-      (-t * v * w * (held[i] ?? 0)) / 6 +
-      (u * v * w * (held[i + 1] ?? 0)) / 2 -
-      (u * t * w * (held[i + 2] ?? 0)) / 2 +
-      (u * t * v * (held[i + 3] ?? 0)) / 6
-    )
+    const [a, b, c, d] = [held[i] ?? 0, held[i + 1] ?? 0, held[i + 2] ?? 0, held[i + 3] ?? 0]
+    const c1 = c - b / 2 - a / 3 - d / 6
+    const c2 = (a + c) / 2 - b
+    const c3 = (d - a) / 6 + (b - c) / 2
+    if (slope) slope[0] = (c1 + t * (2 * c2 + 3 * c3 * t)) / step
+    return b + t * (c1 + t * (c2 + t * c3))
   }
 }
 
 /**
- * {@link logBetween} as a function of its centre alone, out of a table: a grid over a chain's wear asks for it a
+ * {@link logBetween} as a function of its centre alone, out of a table: a model of a chain's wear asks for it a
  * million times. Off the table the function itself answers.
  * @param low lower mark, %; -Infinity for none
  * @param high upper mark, %; Infinity for none
  * @param sd spread of the noise, %, over 0
  */
-export function betweenTable(low: number, high: number, sd: number): (centre: number) => number {
+export function betweenTable(low: number, high: number, sd: number): BetweenTable {
   const key = `${low} ${high} ${sd}`
   const held = tables.get(key)
   if (held) return held

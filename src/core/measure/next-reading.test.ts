@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { seededRandom } from '../../../demo/random.ts'
+import { seededRandom } from '../random.ts'
 import { lengthAtElongation } from './elongation.ts'
 import { nextReadingValues, usualCandidates, type Candidate } from './next-reading.ts'
 import { densityOf, posterior, posteriorDensity } from './posterior.ts'
