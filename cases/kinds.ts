@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { basename, resolve } from 'node:path'
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup'
-import { CONDITIONS } from '../src/core/exposure/conditions.ts'
+import { CONDITIONS, type Condition } from '../src/core/exposure/conditions.ts'
 import { partDistances } from '../src/core/exposure/distance.ts'
 import { wearKm } from '../src/core/exposure/wear-km.ts'
 import { wearWork } from '../src/core/exposure/wear-work.ts'
@@ -13,6 +13,8 @@ import { elongationFromCaliper, elongationFromLength } from '../src/core/measure
 import { posterior } from '../src/core/measure/posterior.ts'
 import type { Bias, Reading } from '../src/core/measure/reading.ts'
 import { INSTRUMENTS } from '../src/core/measure/instruments.ts'
+import { forecastRider } from '../src/core/wear/rider-forecast.ts'
+import { roadPiece, type RiderChain } from '../src/core/wear/rider-model.ts'
 import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
 import { bySprocket, useOfGears } from '../src/core/exposure/gears-in-use.ts'
 import { readRideFile } from '../src/formats/rides/read-ride-file.ts'
@@ -78,6 +80,63 @@ function tableOutput(table: RideTable): Output {
   }
 }
 
+const leg = object({
+  km: figure().min(0),
+  condition: condition(),
+  lube: lube(),
+  energyKjPerKm: number().strict(),
+})
+const forecastSchema = object({
+  chains: array(
+    object({
+      id: string().required(),
+      unknownPast: boolean().optional(),
+      legs: array(leg).required(),
+      readings: array(
+        object({
+          afterLegs: figure().integer().min(0),
+          instrument: string().required().test('known', '${path} is no instrument', isInstrument),
+          slack: boolean().optional(),
+        }),
+      ).required(),
+    }),
+  ).required(),
+  chain: string().required(),
+  limit: figure().positive(),
+  ahead: object({
+    mix: mixed<Record<string, number>>().required(),
+    lube: lube(),
+    energyKjPerKm: number().strict(),
+  }).required(),
+  seed: figure().integer(),
+})
+
+/** Draws for a case: enough that two seeds differ by a per cent or two. */
+const CASE_DRAWS = { chains: 4, draws: 2000, warmUp: 600 } as const
+
+function forecastCase({ chains, chain, limit, ahead, seed }: InferType<typeof forecastSchema>): Output {
+  const riderChains = chains.map(({ id, unknownPast, legs, readings }): RiderChain => ({
+    id,
+    past: unknownPast === true ? 'unknown' : 'new',
+    readings: readings.map(({ afterLegs, ...reading }) => ({
+      reading: reading as Reading,
+      road: legs.slice(0, afterLegs).map(roadPiece),
+    })),
+  }))
+  const mix = Object.entries(ahead.mix).map(([name, share]) => {
+    if (!CONDITIONS.includes(name as Condition)) throw new RangeError(`"${name}" is no condition.`)
+    return roadPiece({ ...ahead, km: share, condition: name as Condition })
+  })
+  const now = (chains.find(({ id }) => id === chain)?.legs ?? []).map(roadPiece)
+  const answer = forecastRider(
+    { chains: riderChains, chain, now, limit, ahead: mix },
+    { seed, ...CASE_DRAWS },
+  )
+  if (!answer) throw new RangeError('The sampling was stopped.')
+  const { toLimitKm, nextLookKm, rHat } = answer
+  return { now: answer.now, toLimitKm, nextLookKm, rHat }
+}
+
 const RUNNERS: Readonly<Record<string, Runner>> = {
   'measure.length': kind(object({ pitches: figure(), lengthMm: figure() }), ({ pitches, lengthMm }) => ({
     elongation: elongationFromLength(pitches, lengthMm),
@@ -106,6 +165,7 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
       return { mean, p05, p95, pAbove }
     },
   ),
+  'wear.forecast': kind(forecastSchema, forecastCase),
   'exposure.distance': kind(
     object({ rides: array(ride).required(), fittings: array(fitting).required() }),
     ({ rides, fittings }) => {
