@@ -10,13 +10,14 @@ const rooms = {
   demo: ['src/core'],
   cases: ['src/core', 'src/formats'],
   bench: ['src/core', 'src/formats', 'demo'],
+  study: ['src/core'],
   server: [],
 }
 const roomRules = Object.entries(rooms).map(([room, allowed]) => ({
   name: `one-way: ${room}`,
   severity: 'error',
   from: { path: `^${room}/`, pathNot: '\\.test\\.tsx?$' },
-  to: { path: '^(src|server|demo|cases|bench|e2e|test)/', pathNot: [room, ...allowed].map((r) => `^${r}/`) },
+  to: { path: '^(src|server|demo|cases|bench|study|e2e|test)/', pathNot: [room, ...allowed].map((r) => `^${r}/`) },
 }))
 
 module.exports = {

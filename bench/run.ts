@@ -12,6 +12,7 @@ import { forecastWear } from '../src/core/wear/forecast.ts'
 import { valueNextLook, type NextLookQuestion } from '../src/core/wear/next-look-value.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { readGpx } from '../src/formats/rides/gpx.ts'
+import { riderFigure } from './rider.ts'
 import { pageFigures } from './page.ts'
 import {
   hourOfRiding,
@@ -152,6 +153,7 @@ const figures: Figure[] = [
     goal: 'under 220 kB',
   },
 ]
+figures.push(riderFigure())
 const pages = await pageFigures()
 const rows = (of: readonly Figure[]): string =>
   of.map(({ what, median, worst, goal }) => `| ${what} | ${median} | ${worst} | ${goal} |`).join('\n')

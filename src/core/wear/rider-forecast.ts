@@ -65,12 +65,26 @@ function worstOf(model: RiderModel, chains: readonly Float64Array[]) {
   return { rHat: hat, effectiveSize: size }
 }
 
+/** What every draw says of the chain asked about, in the order they were drawn. */
+export interface RiderDraws {
+  /** Elongation now, %. */
+  readonly worn: Float64Array
+  /** Distance to the limit from now, km, 0 to the cap. */
+  readonly toLimitKm: Float64Array
+  /** % per 1000 wear-km. */
+  readonly rate: Float64Array
+  /** Multipliers over their defaults, in the order of the model's factors. */
+  readonly times: readonly Float64Array[]
+  readonly model: RiderModel
+  readonly sampled: readonly Float64Array[]
+}
+
 /**
- * How worn a chain is and how far it still goes, from all of a rider's chains at once (methods 4).
+ * Draws from the posterior of all of a rider's chains at once (methods 4), as one chain sees it.
  * @returns undefined where the sampling was stopped
  * @throws RangeError where the chain is not among them, or a reading or distance cannot be
  */
-export function forecastRider(question: RiderQuestion, options: SampleOptions): RiderAnswer | undefined {
+export function drawRider(question: RiderQuestion, options: SampleOptions): RiderDraws | undefined {
   const { chains, chain, now, ahead, limit } = question
   const place = chains.findIndex(({ id }) => id === chain)
   if (place < 0) throw new RangeError(`There is no chain "${chain}".`)
@@ -81,37 +95,50 @@ export function forecastRider(question: RiderQuestion, options: SampleOptions): 
   const roadAhead = model.lay(ahead)
   const { dimension } = model
   const count = options.chains * options.draws
-  const [worn, toLimit, rates] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)]
+  const [worn, toLimitKm, rate] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)]
   const times = model.factors.map(() => new Float64Array(count))
   sample.chains.forEach((draws, c) => {
     for (let n = 0; n < options.draws; n++) {
       const z = draws.subarray(n * dimension, (n + 1) * dimension)
       const i = c * options.draws + n
-      const { rate, start, beta } = chainState(model, z, place)
+      const state = chainState(model, z, place)
       const wearKm = wearKmOf(model, z, roadNow)
-      worn[i] = start + rate * (wearKm / 1000) ** beta
-      const atLimit = start >= limit ? 0 : 1000 * ((limit - start) / rate) ** (1 / beta)
+      worn[i] = state.start + state.rate * (wearKm / 1000) ** state.beta
+      const atLimit =
+        state.start >= limit ? 0 : 1000 * ((limit - state.start) / state.rate) ** (1 / state.beta)
       const perKm = wearKmOf(model, z, roadAhead)
-      toLimit[i] = Math.min(FORECAST_CAP_KM, Math.max(0, atLimit - wearKm) / perKm)
-      rates[i] = rate
+      toLimitKm[i] = Math.min(FORECAST_CAP_KM, Math.max(0, atLimit - wearKm) / perKm)
+      rate[i] = state.rate
       factorTimes(model, z).forEach((value, f) => {
         const held = times[f]
         if (held) held[i] = value
       })
     }
   })
+  return { worn, toLimitKm, rate, times, model, sampled: sample.chains }
+}
+
+/**
+ * How worn a chain is and how far it still goes, from all of a rider's chains at once (methods 4).
+ * @returns undefined where the sampling was stopped
+ * @throws RangeError where the chain is not among them, or a reading or distance cannot be
+ */
+export function forecastRider(question: RiderQuestion, options: SampleOptions): RiderAnswer | undefined {
+  const drawn = drawRider(question, options)
+  if (!drawn) return undefined
+  const { worn, rate, times, model, sampled } = drawn
   const sorted = Float64Array.from(worn).sort()
-  const toLimitKm = intervalOf(toLimit)
+  const toLimitKm = intervalOf(drawn.toLimitKm)
   return {
     now: {
-      mean: worn.reduce((a, b) => a + b, 0) / count,
+      mean: worn.reduce((a, b) => a + b, 0) / worn.length,
       p05: quantileOf(sorted, 0.05),
       p95: quantileOf(sorted, 0.95),
     },
     toLimitKm,
     nextLookKm: toLimitKm.p10,
-    ratePer1000: intervalOf(rates),
+    ratePer1000: intervalOf(rate),
     factors: model.factors.map(({ of }, f) => ({ of, times: intervalOf(times[f] ?? new Float64Array(1)) })),
-    ...worstOf(model, sample.chains),
+    ...worstOf(model, sampled),
   }
 }

@@ -18,6 +18,10 @@ const LUBE_LOG_SD = 0.2
 const UNKNOWN_FROM = -0.05
 const UNKNOWN_TO = 1.2
 
+/** Coordinates that every rider has. */
+const RIDER_PLACE = 0
+const BETA_PLACE = 1
+
 /** Some distance of one kind: how far, in what, on what lubricant. */
 export interface RoadPiece {
   /** km, times the energy over the reference where it is known */
@@ -173,7 +177,7 @@ export function riderModel(chains: readonly RiderChain[], ahead: readonly RoadPi
     factors,
     tools,
     roads,
-    places: { rider: 0, beta: 1, chains: firstChain },
+    places: { rider: RIDER_PLACE, beta: BETA_PLACE, chains: firstChain },
     lay: (road) => roadOf(road, placeOf, dimension),
   }
 }
@@ -275,42 +279,101 @@ function prior({ chains, dimension, places }: RiderModel, z: Float64Array, slope
   return log
 }
 
-/** Log-likelihood of one reading; what it says of each coordinate is added to the slope. */
-function readingLog(
-  { places, tools }: RiderModel,
-  road: PlacedReading,
+/** All readings laid end to end: the sampler passes over them a hundred thousand times. */
+interface Flat {
+  /** Where each reading's pieces begin among the pieces; one more than the readings. */
+  readonly from: Int32Array
+  readonly km: Float64Array
+  readonly condition: Int32Array
+  readonly lube: Int32Array
+  readonly chain: Int32Array
+  readonly tool: Int32Array
+  readonly value: Float64Array
+  readonly sd: Float64Array
+  readonly tables: readonly (BetweenTable | undefined)[]
+  /** Coordinates of each chain's rate and of each tool's bias, and the spread of that bias. */
+  readonly ratePlace: Int32Array
+  readonly toolPlace: Int32Array
+  readonly toolSpread: Float64Array
+}
+
+function flatOf({ roads, places, tools }: RiderModel): Flat {
+  const from = new Int32Array(roads.length + 1)
+  roads.forEach(({ km }, r) => (from[r + 1] = (from[r] ?? 0) + km.length))
+  return {
+    from,
+    km: Float64Array.from(roads.flatMap(({ km }) => [...km])),
+    condition: Int32Array.from(roads.flatMap(({ condition }) => [...condition])),
+    lube: Int32Array.from(roads.flatMap(({ lube }) => [...lube])),
+    chain: Int32Array.from(roads, ({ chain }) => chain),
+    tool: Int32Array.from(roads, ({ tool }) => tool),
+    value: Float64Array.from(roads, ({ value }) => value),
+    sd: Float64Array.from(roads, ({ sd }) => sd),
+    tables: roads.map(({ table }) => table),
+    ratePlace: Int32Array.from(roads, ({ chain }) => places.chains + 2 * chain),
+    toolPlace: Int32Array.from(roads, ({ tool }) => tools[tool]?.place ?? 0),
+    toolSpread: Float64Array.from(roads, ({ tool }) => tools[tool]?.bias.sb ?? 0),
+  }
+}
+
+/** Adds to one place. */
+function addTo(slope: Float64Array, place: number, by: number): void {
+  slope[place] = (slope[place] ?? 0) + by
+}
+
+/** Log-likelihood of all readings; what they say of each coordinate is added to the slope. */
+function readingsLog(
+  flat: Flat,
   held: Working,
   slope: Float64Array,
   tableSlope: Float64Array,
+  perPiece: Float64Array,
 ): number {
-  const { km, condition, lube, chain, tool } = road
-  const { times, logSds, beta } = held
+  const { from, km, condition, lube, chain, tool, value, sd, tables, ratePlace, toolPlace, toolSpread } = flat
+  const { times, logSds, beta, rate, start, startSlope, offsets } = held
   const unit = times.length - 1
-  let wearKm = 0
-  for (let i = 0; i < km.length; i++)
-    wearKm += (km[i] ?? 0) * (times[condition[i] ?? unit] ?? 1) * (times[lube[i] ?? unit] ?? 1)
-  const grown = wearKm > 0 ? (held.rate[chain] ?? 0) * (wearKm / 1000) ** beta : 0
-  const centre = (held.start[chain] ?? 0) + grown + (held.offsets[tool] ?? 0)
-  const residual = (road.value - centre) / road.sd
-  const log = road.table ? road.table(centre, tableSlope) : -0.5 * residual * residual
-  const pull = road.table ? (tableSlope[0] ?? 0) : residual / road.sd
-  const add = (place: number, by: number): void => void (slope[place] = (slope[place] ?? 0) + by)
-  const place = places.chains + 2 * chain
-  const used = tools[tool]
-  if (used) add(used.place, pull * used.bias.sb)
-  add(place + 1, pull * (held.startSlope[chain] ?? 0))
-  if (wearKm <= 0) return log
-  add(places.rider, pull * grown * RIDER_LOG_SD)
-  add(place, pull * grown * CHAIN_LOG_SD)
-  add(places.beta, pull * grown * beta * BETA_LOG_SD * Math.log(wearKm / 1000))
-  const perWearKm = (pull * grown * beta) / wearKm
-  for (let i = 0; i < km.length; i++) {
-    const [c, l] = [condition[i] ?? unit, lube[i] ?? unit]
-    const share = perWearKm * (km[i] ?? 0) * (times[c] ?? 1) * (times[l] ?? 1)
-    if (c !== unit) add(c, share * (logSds[c] ?? 0))
-    if (l !== unit) add(l, share * (logSds[l] ?? 0))
+  let total = 0
+  for (let r = 0; r < tables.length; r++) {
+    const first = from[r] ?? 0
+    const end = from[r + 1] ?? 0
+    const c = chain[r] ?? 0
+    let wearKm = 0
+    for (let i = first; i < end; i++) {
+      const piece = (km[i] ?? 0) * (times[condition[i] ?? 0] ?? 0) * (times[lube[i] ?? 0] ?? 0)
+      perPiece[i] = piece
+      wearKm += piece
+    }
+    const logWear = wearKm > 0 ? Math.log(wearKm / 1000) : 0
+    const grown = wearKm > 0 ? (rate[c] ?? 0) * Math.exp(beta * logWear) : 0
+    const centre = (start[c] ?? 0) + grown + (offsets[tool[r] ?? 0] ?? 0)
+    const table = tables[r]
+    let pull: number
+    if (table) {
+      total += table(centre, tableSlope)
+      pull = tableSlope[0] ?? 0
+    } else {
+      const residual = ((value[r] ?? 0) - centre) / (sd[r] ?? 1)
+      total -= 0.5 * residual * residual
+      pull = residual / (sd[r] ?? 1)
+    }
+    const place = ratePlace[r] ?? 0
+    addTo(slope, toolPlace[r] ?? 0, pull * (toolSpread[r] ?? 0))
+    addTo(slope, place + 1, pull * (startSlope[c] ?? 0))
+    if (grown === 0) continue
+    const along = pull * grown
+    addTo(slope, RIDER_PLACE, along * RIDER_LOG_SD)
+    addTo(slope, place, along * CHAIN_LOG_SD)
+    addTo(slope, BETA_PLACE, along * beta * BETA_LOG_SD * logWear)
+    const perWearKm = (along * beta) / wearKm
+    for (let i = first; i < end; i++) {
+      const share = perWearKm * (perPiece[i] ?? 0)
+      const inCondition = condition[i] ?? unit
+      const onLube = lube[i] ?? unit
+      if (inCondition !== unit) addTo(slope, inCondition, share * (logSds[inCondition] ?? 0))
+      if (onLube !== unit) addTo(slope, onLube, share * (logSds[onLube] ?? 0))
+    }
   }
-  return log
+  return total
 }
 
 /**
@@ -320,15 +383,11 @@ function readingLog(
  */
 export function logDensityOf(model: RiderModel): (z: Float64Array, slope: Float64Array) => number {
   const held = workingOf(model)
+  const flat = flatOf(model)
   const tableSlope = new Float64Array(1)
-  const { roads } = model
+  const perPiece = new Float64Array(flat.km.length)
   return (z, slope) => {
     prepare(model, z, held)
-    let log = prior(model, z, slope)
-    for (let r = 0; r < roads.length; r++) {
-      const road = roads[r]
-      if (road) log += readingLog(model, road, held, slope, tableSlope)
-    }
-    return log
+    return prior(model, z, slope) + readingsLog(flat, held, slope, tableSlope, perPiece)
   }
 }

@@ -1,0 +1,135 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { seededRandom } from '../src/core/random.ts'
+import { lengthAtElongation } from '../src/core/measure/elongation.ts'
+import { evidenceOf } from '../src/core/measure/likelihood.ts'
+import type { Reading } from '../src/core/measure/reading.ts'
+import { sampleHmc } from '../src/core/wear/hmc.ts'
+import {
+  chainState,
+  logDensityOf,
+  riderModel,
+  type RiderChain,
+  type RiderModel,
+  type RoadPiece,
+} from '../src/core/wear/rider-model.ts'
+
+const DRAWS = 2000
+const WARM_UP = 500
+
+/** Twelve chains of one rider with ten readings each by three tools, on four kinds of road. */
+export function twelveChains(): RiderChain[] {
+  const random = seededRandom(12)
+  const conditions = ['dry-road', 'wet-road', 'dry-gravel', 'mud'] as const
+  return Array.from({ length: 12 }, (_, c): RiderChain => {
+    const rate = 0.17 * Math.exp(random.normal(0, 0.3))
+    const road: RoadPiece[] = []
+    return {
+      id: `chain ${c}`,
+      past: 'new',
+      readings: Array.from({ length: 10 }, (__, n) => {
+        road.push({
+          km: 250,
+          condition: conditions[n % 4] ?? 'dry-road',
+          lube: c % 2 ? 'drip-wax' : undefined,
+        })
+        const percent = rate * 0.5 * (n + 1) + random.normal(0, 0.06)
+        const reading: Reading =
+          n % 3 === 0
+            ? { instrument: 'rule', pitches: 24, lengthMm: lengthAtElongation(24, percent) }
+            : n % 3 === 1
+              ? { instrument: 'three-contact-scale', percent }
+              : { instrument: 'two-contact-limit', limit: 0.5, result: percent > 0.45 ? 'drops' : 'clear' }
+        return { reading, road: [...road] }
+      }),
+    }
+  })
+}
+
+/** The model as bench/rider.c reads it. */
+function asText(model: RiderModel): string {
+  const { dimension, places, factors, tools, chains, roads } = model
+  const readings = chains.flatMap((chain) => chain.readings)
+  const bound = (value: number) => (Number.isFinite(value) ? value : value > 0 ? 1e9 : -1e9)
+  return [
+    [dimension, places.chains, factors.length, tools.length, chains.length, roads.length],
+    ...factors.map(({ place, logSd }) => [place, logSd]),
+    ...tools.map(({ place, bias }) => [place, bias.b, bias.sb]),
+    chains.map(({ past }) => Number(past === 'unknown')),
+    ...roads.map((road, r) => {
+      const reading = readings[r]?.reading
+      const evidence = reading && evidenceOf(reading)
+      const [low, high] = evidence?.form === 'between' ? [evidence.low, evidence.high] : [0, 0]
+      return [
+        ...[
+          road.chain,
+          road.tool,
+          road.value,
+          road.sd,
+          Number(road.table !== undefined),
+          bound(low),
+          bound(high),
+        ],
+        road.km.length,
+        ...[...road.km].flatMap((km, i) => [km, road.condition[i] ?? 0, road.lube[i] ?? 0]),
+      ]
+    }),
+  ]
+    .map((line) => line.join(' '))
+    .join('\n')
+}
+
+/** What the same sampler takes in C, ms, and what it finds; undefined where there is no C compiler. */
+function inC(
+  model: RiderModel,
+): { readonly mean: number; readonly sd: number; readonly ms: number } | undefined {
+  const folder = mkdtempSync(join(tmpdir(), 'jolt-mile-rider-'))
+  try {
+    const program = join(folder, 'rider')
+    if (spawnSync('cc', ['-O2', '-o', program, 'bench/rider.c', '-lm']).status !== 0) return undefined
+    const input = asText(model)
+    const runs = Array.from({ length: 3 }, () =>
+      spawnSync(program, [String(DRAWS), String(WARM_UP)], { input, encoding: 'utf8' })
+        .stdout.trim()
+        .split(' ')
+        .map(Number),
+    )
+    const [mean = NaN, sd = NaN] = runs[0] ?? []
+    return { mean, sd, ms: Math.min(...runs.map(([, , ms = NaN]) => ms)) }
+  } finally {
+    rmSync(folder, { recursive: true })
+  }
+}
+
+/** The figure of the sampler: twelve chains, 120 readings, four times 2000 draws, beside the same in C. */
+export function riderFigure(): { what: string; median: string; worst: string; goal: string } {
+  const chains = twelveChains()
+  const model = riderModel(chains)
+  const density = logDensityOf(model)
+  const run = () => sampleHmc(density, model.dimension, { seed: 3, chains: 4, draws: DRAWS, warmUp: WARM_UP })
+  run()
+  const taken = Array.from({ length: 3 }, () => {
+    const began = performance.now()
+    run()
+    return performance.now() - began
+  }).sort((a, b) => a - b)
+  const rates = (run()?.chains ?? []).flatMap((draws) =>
+    Array.from(
+      { length: DRAWS },
+      (_, n) => chainState(model, draws.subarray(n * model.dimension, (n + 1) * model.dimension), 0).rate,
+    ),
+  )
+  const mean = rates.reduce((a, b) => a + b, 0) / rates.length
+  const c = inC(model)
+  const beside = c
+    ? `in C ${(c.ms / 1000).toFixed(2)} s; first rate ${mean.toFixed(3)} here, ${c.mean.toFixed(3)} there`
+    : 'no C compiler here'
+  return {
+    what: `all chains of a rider: ${chains.length} chains, ${model.roads.length} readings, 4 × ${DRAWS} draws`,
+    median: `${((taken[1] ?? NaN) / 1000).toFixed(2)} s`,
+    worst: beside,
+    goal: 'under 1.5 s, within 3 times of C',
+  }
+}
