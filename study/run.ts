@@ -11,7 +11,7 @@ import { simulateRider, type SimulatedRider } from './simulate.ts'
 
 // Are the forecasts right as often as they claim? Run with: npm run study. Seeded: the same figures every time.
 
-const RIDERS = Number(process.env['RIDERS'] ?? 600)
+const RIDERS = Number(process.env['RIDERS'] ?? 500)
 const SEED = 20_261
 const SHARES = [0.5, 0.8, 0.95] as const
 const FOLKLORE_KM = 3000
