@@ -17,7 +17,10 @@ const roomRules = Object.entries(rooms).map(([room, allowed]) => ({
   name: `one-way: ${room}`,
   severity: 'error',
   from: { path: `^${room}/`, pathNot: '\\.test\\.tsx?$' },
-  to: { path: '^(src|server|demo|cases|bench|study|e2e|test)/', pathNot: [room, ...allowed].map((r) => `^${r}/`) },
+  to: {
+    path: '^(src|server|demo|cases|bench|study|e2e|test)/',
+    pathNot: [room, ...allowed].map((r) => `^${r}/`),
+  },
 }))
 
 module.exports = {

@@ -4,7 +4,16 @@ ensureInstalled()
 const chromium = ensureChromium()
 runTool('tsc', ['--noEmit'])
 runTool('eslint', ['.', '--max-warnings', '0'])
-runTool('depcruise', ['--config', '.dependency-cruiser.cjs', 'src', 'server', 'demo', 'cases', 'bench', 'study'])
+runTool('depcruise', [
+  '--config',
+  '.dependency-cruiser.cjs',
+  'src',
+  'server',
+  'demo',
+  'cases',
+  'bench',
+  'study',
+])
 runTool('prettier', ['--check', '--log-level', 'warn', '.'])
 runTool('knip')
 runTool('jest', ['--silent'])
