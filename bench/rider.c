@@ -1,6 +1,6 @@
-/* The sampler of src/core/wear (rider-model.ts, hmc.ts) once more, in plain C, to compare its speed with.
- * cc -O2 -o rider bench/rider.c -lm; reads what bench/rider.ts writes on standard input:
- * dimension, factors, tools, chains, readings, then one line each. Prints mean and spread of the first rate, and ms. */
+/* The sampler of src/core/wear (rider-density.ts, hmc.ts) once more, in plain C, to compare its speed with.
+ * cc -O2 -o rider bench/rider.c -lm; reads what bench/rider.ts writes on standard input: dimension, factors, kinds of
+ * road, tools, chains, readings, then one line each. Prints mean and spread of the first rate, and ms. */
 #include <math.h>
 #include <stdint.h>
 #include <stdio.h>
@@ -13,11 +13,13 @@
 typedef struct { int place; double log_sd; } Factor;
 typedef struct { int place; double b, sb; } Tool;
 typedef struct { double *held, step; int count; } Table;
-typedef struct { int chain, tool, limit, n; double value, sd, low, high; double km[PIECES]; int c[PIECES], l[PIECES]; Table table; } Reading;
+typedef struct { int chain, tool, limit, n; double value, sd, low, high; double more[PIECES]; int kind[PIECES]; Table table; } Reading;
+typedef struct { int n, place[4]; } Kind;
 
-static int dimension, nf, nt, nc, nr, first_chain;
+static int dimension, nf, nk, nt, nc, nr, first_chain;
 static Factor factors[MOST]; static Tool tools[MOST]; static int unknown[MOST]; static Reading *readings;
-static double times_[MOST], log_sds[MOST], offsets[MOST], rate[MOST], start_[MOST], start_slope[MOST];
+static Kind kinds[MOST];
+static double times_[MOST], times_pull[MOST], log_sds[MOST], offsets[MOST], rate[MOST], start_[MOST], start_slope[MOST], per_wear[4096];
 
 static uint32_t state;
 static double unit(void) {
@@ -52,7 +54,11 @@ static double look_up(const Reading *r, double centre, double *slope) {
 
 static double density(const double *z, double *slope) {
   double beta = exp(0.08 * z[1]), rider = 0.5 * z[0], log_ = 0;
-  for (int f = 0; f < nf; f++) times_[factors[f].place] = exp(factors[f].log_sd * z[factors[f].place]);
+  for (int k = 0; k < nk; k++) {
+    double sum = 0;
+    for (int i = 0; i < kinds[k].n; i++) sum += log_sds[kinds[k].place[i]] * z[kinds[k].place[i]];
+    times_[k] = exp(sum); times_pull[k] = 0;
+  }
   for (int t = 0; t < nt; t++) offsets[t] = tools[t].b + tools[t].sb * z[tools[t].place];
   for (int i = 0; i < dimension; i++) { log_ -= 0.5 * z[i] * z[i]; slope[i] = -z[i]; }
   for (int c = 0; c < nc; c++) {
@@ -64,35 +70,40 @@ static double density(const double *z, double *slope) {
       log_ += 0.5 * u * u - fabs(u) - 2 * log1p(exp(-fabs(u))); slope[p + 1] = 1 - 2 * s;
     } else { start_[c] = 0.02 * u; start_slope[c] = 0.02; }
   }
-  for (int r = 0; r < nr; r++) {
-    const Reading *g = &readings[r]; double wear = 0;
-    for (int i = 0; i < g->n; i++) wear += g->km[i] * times_[g->c[i]] * times_[g->l[i]];
-    double log_wear = wear > 0 ? log(wear / 1000) : 0, grown = wear > 0 ? rate[g->chain] * exp(beta * log_wear) : 0;
-    double centre = start_[g->chain] + grown + offsets[g->tool], residual = (g->value - centre) / g->sd, pull;
-    if (g->limit) log_ += look_up(g, centre, &pull); else { log_ -= 0.5 * residual * residual; pull = residual / g->sd; }
-    int p = first_chain + 2 * g->chain;
-    slope[tools[g->tool].place] += pull * tools[g->tool].sb;
-    slope[p + 1] += pull * start_slope[g->chain];
-    if (wear <= 0) continue;
-    slope[0] += pull * grown * 0.5; slope[p] += pull * grown * 0.3;
-    slope[1] += pull * grown * beta * 0.08 * log_wear;
-    double per = pull * grown * beta / wear;
-    for (int i = 0; i < g->n; i++) {
-      double share = per * g->km[i] * times_[g->c[i]] * times_[g->l[i]];
-      if (g->c[i] != dimension) slope[g->c[i]] += share * log_sds[g->c[i]];
-      if (g->l[i] != dimension) slope[g->l[i]] += share * log_sds[g->l[i]];
+  for (int r = 0; r < nr;) {
+    int c = readings[r].chain, p = first_chain + 2 * c, first = r; double wear = 0;
+    for (; r < nr && readings[r].chain == c; r++) {
+      const Reading *g = &readings[r];
+      for (int i = 0; i < g->n; i++) wear += g->more[i] * times_[g->kind[i]];
+      int ridden = wear > 1e-12;
+      double log_wear = ridden ? log(wear) : 0, grown = ridden ? rate[c] * exp(beta * log_wear) : 0;
+      double centre = start_[c] + grown + offsets[g->tool], pull;
+      if (g->limit) log_ += look_up(g, centre, &pull);
+      else { double residual = (g->value - centre) / g->sd; log_ -= 0.5 * residual * residual; pull = residual / g->sd; }
+      slope[tools[g->tool].place] += pull * tools[g->tool].sb;
+      slope[p + 1] += pull * start_slope[c];
+      slope[0] += pull * grown * 0.5; slope[p] += pull * grown * 0.3;
+      slope[1] += pull * grown * beta * 0.08 * log_wear;
+      per_wear[r] = ridden ? pull * grown * beta / wear : 0;
+    }
+    double behind = 0;
+    for (int n = r - 1; n >= first; n--) {
+      const Reading *g = &readings[n]; behind += per_wear[n];
+      for (int i = 0; i < g->n; i++) times_pull[g->kind[i]] += behind * g->more[i];
     }
   }
+  for (int k = 0; k < nk; k++) for (int i = 0; i < kinds[k].n; i++)
+    slope[kinds[k].place[i]] += times_pull[k] * times_[k] * log_sds[kinds[k].place[i]];
   return log_;
 }
 
-static double z[MOST], slope[MOST], z_next[MOST], slope_next[MOST], momentum[MOST], lower[MOST][MOST], log_now;
+static double z[MOST], slope[MOST], z_next[MOST], slope_next[MOST], momentum[MOST], lower[MOST][MOST], upper[MOST][MOST], log_now;
 static int together;
 /* Momentum takes up the slope, and the place the momentum, as the metric sees them. */
 static void kick(const double *of, double by) {
   for (int j = 0; j < dimension; j++) {
-    double sum = lower[j][j] * of[j];
-    if (together) for (int i = j + 1; i < dimension; i++) sum += lower[i][j] * of[i];
+    double sum = 0; int end = together ? dimension : j + 1;
+    for (int i = j; i < end; i++) sum += upper[j][i] * of[i];
     momentum[j] += by * sum;
   }
 }
@@ -118,6 +129,7 @@ static void learn(long count) {
       double rest = cov[i][j];
       if (together) for (int k = 0; k < j; k++) rest -= lower[i][k] * lower[j][k];
       lower[i][j] = i == j ? sqrt(fmax(1e-12, rest)) : rest / lower[j][j];
+      upper[j][i] = lower[i][j];
     }
   }
 }
@@ -125,33 +137,37 @@ static double walk(double size) {
   double before = -log_now, after = 0, log_next = log_now;
   for (int i = 0; i < dimension; i++) { momentum[i] = normal(); before += 0.5 * momentum[i] * momentum[i]; }
   memcpy(z_next, z, sizeof z); memcpy(slope_next, slope, sizeof slope);
-  int steps = (int)floor((0.5 + unit()) * M_PI / 2 / size + 0.5);
+  int steps = (int)floor((0.5 + unit()) * 2 / size + 0.5);
   if (steps < 1) steps = 1;
   if (steps > 48) steps = 48;
-  for (int n = 0; n < steps; n++) {
-    kick(slope_next, size / 2); drift_by(z_next, size);
+  kick(slope_next, size / 2);
+  for (int n = 1; n <= steps; n++) {
+    drift_by(z_next, size);
     log_next = density(z_next, slope_next);
-    kick(slope_next, size / 2);
+    kick(slope_next, n < steps ? size : size / 2);
   }
   for (int i = 0; i < dimension; i++) after += 0.5 * momentum[i] * momentum[i];
-  double chance = fmin(1, exp(before - (after - log_next)));
-  if (!(chance >= 0)) chance = 0;
+  double chance = exp(before - (after - log_next));
+  chance = chance >= 0 ? fmin(1, chance) : 0;
   if (unit() < chance) { memcpy(z, z_next, sizeof z); memcpy(slope, slope_next, sizeof slope); log_now = log_next; }
   return chance;
 }
 
 int main(int argc, char **argv) {
   int draws = argc > 1 ? atoi(argv[1]) : 2000, warm = argc > 2 ? atoi(argv[2]) : 500, samplers = 4;
-  if (scanf("%d %d %d %d %d %d", &dimension, &first_chain, &nf, &nt, &nc, &nr) != 6 || dimension > 64) return 1;
-  for (int i = 0; i < MOST; i++) times_[i] = 1;
+  if (scanf("%d %d %d %d %d %d %d", &dimension, &first_chain, &nf, &nk, &nt, &nc, &nr) != 7 || dimension > 64 || nr > 4096) return 1;
   for (int f = 0; f < nf; f++) { if (scanf("%d %lf", &factors[f].place, &factors[f].log_sd) != 2) return 1; log_sds[factors[f].place] = factors[f].log_sd; }
+  for (int k = 0; k < nk; k++) {
+    if (scanf("%d", &kinds[k].n) != 1 || kinds[k].n > 4) return 1;
+    for (int i = 0; i < kinds[k].n; i++) if (scanf("%d", &kinds[k].place[i]) != 1) return 1;
+  }
   for (int t = 0; t < nt; t++) if (scanf("%d %lf %lf", &tools[t].place, &tools[t].b, &tools[t].sb) != 3) return 1;
   for (int c = 0; c < nc; c++) if (scanf("%d", &unknown[c]) != 1) return 1;
   readings = calloc(nr, sizeof *readings);
   for (int r = 0; r < nr; r++) {
     Reading *g = &readings[r];
     if (scanf("%d %d %lf %lf %d %lf %lf %d", &g->chain, &g->tool, &g->value, &g->sd, &g->limit, &g->low, &g->high, &g->n) != 8 || g->n > PIECES) return 1;
-    for (int i = 0; i < g->n; i++) if (scanf("%lf %d %d", &g->km[i], &g->c[i], &g->l[i]) != 3) return 1;
+    for (int i = 0; i < g->n; i++) if (scanf("%d %lf", &g->kind[i], &g->more[i]) != 2) return 1;
     if (g->limit) make_table(g);
   }
   struct timespec from, to; clock_gettime(CLOCK_MONOTONIC, &from);
@@ -159,14 +175,14 @@ int main(int argc, char **argv) {
   for (int s = 0; s < samplers; s++) {
     state = 7919u * (s + 1);
     for (int i = 0; i < dimension; i++) z[i] = 0.5 * normal();
-    memset(lower, 0, sizeof lower); together = 0;
-    for (int i = 0; i < dimension; i++) lower[i][i] = 1;
+    memset(lower, 0, sizeof lower); memset(upper, 0, sizeof upper); together = 0;
+    for (int i = 0; i < dimension; i++) lower[i][i] = upper[i][i] = 1;
     log_now = density(z, slope);
     double first = 0.2, aim = log(10 * first), drift = 0, lg = log(first), smooth = 0; long count = 0, held = 0;
-    int windows[3] = {(int)(0.15 * warm + 0.5), (int)(0.4 * warm + 0.5), (int)(0.7 * warm + 0.5)};
+    int windows[3] = {(int)(0.1 * warm + 0.5), (int)(0.3 * warm + 0.5), (int)(0.85 * warm + 0.5)};
     for (int n = 0; n < warm; n++) {
       double a = walk(exp(lg)); count++;
-      drift += (0.8 - a - drift) / (count + 10); lg = aim - sqrt((double)count) / 0.05 * drift;
+      drift += (0.7 - a - drift) / (count + 10); lg = aim - sqrt((double)count) / 0.05 * drift;
       double w = pow((double)count, -0.75); smooth = w * lg + (1 - w) * smooth;
       if (n >= windows[0]) { memcpy(seen[held], z, sizeof(double) * dimension); held++; }
       if (n == windows[1] || n == windows[2]) {

@@ -7,17 +7,13 @@ import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 import { evidenceOf } from '../src/core/measure/likelihood.ts'
 import type { Reading } from '../src/core/measure/reading.ts'
 import { sampleHmc } from '../src/core/wear/hmc.ts'
-import {
-  chainState,
-  logDensityOf,
-  riderModel,
-  type RiderChain,
-  type RiderModel,
-  type RoadPiece,
-} from '../src/core/wear/rider-model.ts'
+import { laplaceOf } from '../src/core/wear/laplace.ts'
+import { logDensityOf } from '../src/core/wear/rider-density.ts'
+import { chainState, riderModel, type RiderChain, type RiderModel } from '../src/core/wear/rider-model.ts'
+import type { Road, RoadPiece } from '../src/core/exposure/roads.ts'
 
 const DRAWS = 2000
-const WARM_UP = 500
+const WARM_UP = 250
 
 /** Twelve chains of one rider with ten readings each by three tools, on four kinds of road. */
 export function twelveChains(): RiderChain[] {
@@ -48,34 +44,37 @@ export function twelveChains(): RiderChain[] {
   })
 }
 
+/** What a road has more of each kind than the one before it, 1000 wear-km. */
+function moreOf(road: Road, before: Road | undefined): number[] {
+  const sums = new Map<number, number>()
+  road.kind.forEach((kind, i) => sums.set(kind, (road.km[i] ?? 0) / 1000))
+  before?.kind.forEach((kind, i) => sums.set(kind, (sums.get(kind) ?? 0) - (before.km[i] ?? 0) / 1000))
+  return [...sums].filter(([, more]) => more !== 0).flat()
+}
+
 /** The model as bench/rider.c reads it. */
 function asText(model: RiderModel): string {
-  const { dimension, places, factors, tools, chains, roads } = model
-  const readings = chains.flatMap((chain) => chain.readings)
+  const { dimension, places, factors, kinds, tools, chains, lay } = model
   const bound = (value: number) => (Number.isFinite(value) ? value : value > 0 ? 1e9 : -1e9)
+  const readings = chains.flatMap((chain, c) =>
+    chain.readings.map((taken, r) => {
+      const evidence = evidenceOf(taken.reading)
+      const [low, high] = evidence.form === 'between' ? [evidence.low, evidence.high] : [0, 0]
+      const last = chain.readings[r - 1]
+      const more = moreOf(lay(taken.road), last && lay(last.road))
+      const tool = tools.findIndex((one) => one.tool === taken.reading.instrument)
+      const value = evidence.form === 'value' ? evidence.value : 0
+      const isLimit = Number(evidence.form === 'between')
+      return [c, tool, value, evidence.sd, isLimit, bound(low), bound(high), more.length / 2, ...more]
+    }),
+  )
   return [
-    [dimension, places.chains, factors.length, tools.length, chains.length, roads.length],
+    [dimension, places.chains, factors.length, kinds.length, tools.length, chains.length, readings.length],
     ...factors.map(({ place, logSd }) => [place, logSd]),
+    ...kinds.map((of) => [of.length, ...of]),
     ...tools.map(({ place, bias }) => [place, bias.b, bias.sb]),
     chains.map(({ past }) => Number(past === 'unknown')),
-    ...roads.map((road, r) => {
-      const reading = readings[r]?.reading
-      const evidence = reading && evidenceOf(reading)
-      const [low, high] = evidence?.form === 'between' ? [evidence.low, evidence.high] : [0, 0]
-      return [
-        ...[
-          road.chain,
-          road.tool,
-          road.value,
-          road.sd,
-          Number(road.table !== undefined),
-          bound(low),
-          bound(high),
-        ],
-        road.km.length,
-        ...[...road.km].flatMap((km, i) => [km, road.condition[i] ?? 0, road.lube[i] ?? 0]),
-      ]
-    }),
+    ...readings,
   ]
     .map((line) => line.join(' '))
     .join('\n')
@@ -108,14 +107,16 @@ export function riderFigure(): { what: string; median: string; worst: string; go
   const chains = twelveChains()
   const model = riderModel(chains)
   const density = logDensityOf(model)
-  const run = () => sampleHmc(density, model.dimension, { seed: 3, chains: 4, draws: DRAWS, warmUp: WARM_UP })
+  const start = laplaceOf(model, density)
+  const run = () =>
+    sampleHmc(density, model.dimension, { seed: 3, chains: 4, draws: DRAWS, warmUp: WARM_UP }, start)
   run()
   const taken = Array.from({ length: 3 }, () => {
     const began = performance.now()
     run()
     return performance.now() - began
   }).sort((a, b) => a - b)
-  const rates = (run()?.chains ?? []).flatMap((draws) =>
+  const rates = run().chains.flatMap((draws) =>
     Array.from(
       { length: DRAWS },
       (_, n) => chainState(model, draws.subarray(n * model.dimension, (n + 1) * model.dimension), 0).rate,
@@ -127,7 +128,7 @@ export function riderFigure(): { what: string; median: string; worst: string; go
     ? `in C ${(c.ms / 1000).toFixed(2)} s; first rate ${mean.toFixed(3)} here, ${c.mean.toFixed(3)} there`
     : 'no C compiler here'
   return {
-    what: `all chains of a rider: ${chains.length} chains, ${model.roads.length} readings, 4 × ${DRAWS} draws`,
+    what: `all chains of a rider: ${chains.length} chains, ${chains.flatMap(({ readings }) => readings).length} readings, 4 × ${DRAWS} draws`,
     median: `${((taken[1] ?? NaN) / 1000).toFixed(2)} s`,
     worst: beside,
     goal: 'under 1.5 s, within 3 times of C',

@@ -8,7 +8,9 @@ import { replay } from '../src/core/log/replay.ts'
 import { usualCandidates } from '../src/core/measure/next-reading.ts'
 import { posterior } from '../src/core/measure/posterior.ts'
 import { bikeReport } from '../src/core/strategy/bike-report.ts'
-import { forecastWear } from '../src/core/wear/forecast.ts'
+import { toEnd } from '../src/core/wear/hmc.ts'
+import { riderOutlookSteps } from '../src/core/wear/rider-outlook.ts'
+import { riderGroups } from '../src/core/strategy/rider-ask.ts'
 import { valueNextLook, type NextLookQuestion } from '../src/core/wear/next-look-value.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { readGpx } from '../src/formats/rides/gpx.ts'
@@ -96,8 +98,9 @@ const gpx = new TextEncoder().encode(twoMegabytesOfGpx())
 const demo = demoWorld('2026-11-23')
 const garage = replay(demo)
 const heron = garage.bikes.get('heron')
-const question = heron && bikeReport(garage, heron, '2026-11-23T12:00:00.000Z').chain?.question
-if (!question) throw new Error('the demo has lost its question')
+const question = heron && bikeReport(garage, heron, '2026-11-23T12:00:00.000Z').chain?.nextLook
+const [asked] = riderGroups(garage, '2026-11-23T12:00:00.000Z')
+if (!question || !asked) throw new Error('the demo has lost its question')
 const load = firstLoadKb()
 const hundred = hundredReadings()
 const workshop = workshopLog()
@@ -112,8 +115,8 @@ const eight = usualCandidates(0.75)
 const ownTool = { tool: 'own', instrument: 'two-contact-scale', bias: { b: 0.12, sb: 0.03 } } as const
 const nextLook: NextLookQuestion = {
   past: 'new',
-  earlier: question.observations.slice(0, 8),
-  look: question.observations.slice(8),
+  earlier: question.earlier,
+  look: question.look,
   now: question.now,
   limit: 0.5,
   candidates: [ownTool, ...eight],
@@ -141,9 +144,9 @@ const figures: Figure[] = [
   ),
   figure(`a GPX of ${(gpx.length / 1e6).toFixed(1)} MB read`, 'under 250 ms', () => readGpx(gpx)),
   figure(
-    `forecast of one chain from ${question.observations.length} readings (in a worker)`,
+    `the demo garage: ${asked.ask.chains.length} chains, all that is said of them (in a worker)`,
     'none set',
-    () => forecastWear(question),
+    () => toEnd(riderOutlookSteps(asked.ask)),
   ),
   figure(`${demo.length} entries checked at the door`, 'none set', () => demo.forEach(checkEntry)),
   {

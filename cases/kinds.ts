@@ -14,7 +14,8 @@ import { posterior } from '../src/core/measure/posterior.ts'
 import type { Bias, Reading } from '../src/core/measure/reading.ts'
 import { INSTRUMENTS } from '../src/core/measure/instruments.ts'
 import { forecastRider } from '../src/core/wear/rider-forecast.ts'
-import { roadPiece, type RiderChain } from '../src/core/wear/rider-model.ts'
+import { roadPiece } from '../src/core/exposure/roads.ts'
+import type { RiderChain } from '../src/core/wear/rider-model.ts'
 import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
 import { bySprocket, useOfGears } from '../src/core/exposure/gears-in-use.ts'
 import { readRideFile } from '../src/formats/rides/read-ride-file.ts'
@@ -132,7 +133,6 @@ function forecastCase({ chains, chain, limit, ahead, seed }: InferType<typeof fo
     { chains: riderChains, chain, now, limit, ahead: mix },
     { seed, ...CASE_DRAWS },
   )
-  if (!answer) throw new RangeError('The sampling was stopped.')
   const { toLimitKm, nextLookKm, rHat } = answer
   return { now: answer.now, toLimitKm, nextLookKm, rHat }
 }

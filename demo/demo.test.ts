@@ -2,20 +2,23 @@ import { describe, expect, test } from '@jest/globals'
 import { replay } from '../src/core/log/replay.ts'
 import { bikeReport } from '../src/core/strategy/bike-report.ts'
 import { recommend } from '../src/core/strategy/recommend.ts'
-import { forecastWear } from '../src/core/wear/forecast.ts'
 import { fittedChain } from '../src/core/log/garage.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { seededRandom } from '../src/core/random.ts'
+import { outlookOf } from '../test/outlook.ts'
+import type { WearAnswer } from '../src/core/wear/outlook.ts'
 import { demoWorld } from './world.ts'
 
 const today = '2026-11-23T08:00:00.000Z'
 const world = demoWorld(today)
 const garage = replay(world)
+const outlook = outlookOf(garage, today)
 const stateOf = (name: string) => {
   const bike = garage.bikes.get(name)
   if (!bike) throw new Error(`${name} is not in the garage`)
   const report = bikeReport(garage, bike, today)
-  return { report, advice: recommend(report, report.chain && forecastWear(report.chain.question)) }
+  const answer = outlook.chains[report.chain?.part.entry.part ?? ''] as WearAnswer | undefined
+  return { report, advice: recommend(report, answer) }
 }
 
 describe('the demo world', () => {

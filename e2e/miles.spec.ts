@@ -8,6 +8,7 @@ import {
   daysAgo,
   expectAccessible,
   goTo,
+  readWithRule,
   rideFile,
 } from './bench-hand.ts'
 
@@ -207,7 +208,7 @@ test('what rides were ridden in is said by keys alone, and by the weather', asyn
   await test.step('a digit says it of the ride in hand; Enter agrees; an arrow passes on', async () => {
     await page.keyboard.press('3')
     await expect(sorter.getByRole('heading')).toContainText(new RegExp(`^${before - 1} `))
-    const inHand = async () => plain(await sorter.locator('[aria-live]').first().textContent())
+    const inHand = async () => plain(await sorter.textContent())
     const first = await inHand()
     await page.keyboard.press('ArrowDown')
     await expect.poll(inHand).not.toBe(first)
@@ -367,15 +368,87 @@ test('the road is walked by keys, says where one stands, and opens what is there
     }
   })
 
-  await test.step('dragging moves it, the wheel with Ctrl zooms, past today it says what is to come', async () => {
-    await road.scrollIntoViewIfNeeded()
+  await test.step('a drag moves it, the wheel with Ctrl zooms, two fingers zoom, past today it says what is to come', async () => {
+    const whole = page.getByRole('button', { name: 'Whole road' })
     await page.getByRole('button', { name: 'Closer' }).click()
-    await expect(page.getByRole('button', { name: 'Whole road' })).toBeEnabled()
-    await page.getByRole('button', { name: 'Whole road' }).click()
-    await expect(page.getByRole('button', { name: 'Whole road' })).toBeDisabled()
+    await page.getByRole('button', { name: 'Closer' }).click()
     const box = await road.boundingBox()
     if (!box) throw new Error('the road is not drawn')
+    const middle = { x: box.width / 2, y: 90 }
+    const standing = async () => {
+      await road.hover({ position: middle })
+      return Number(await road.getAttribute('aria-valuenow'))
+    }
+    const before = await standing()
+    await page.mouse.down()
+    await page.mouse.move(box.x + middle.x + 200, box.y + middle.y, { steps: 5 })
+    await page.mouse.up()
+    await expect.poll(standing).toBeLessThan(before)
+
+    await whole.click()
+    await expect(whole).toBeDisabled()
+    await road.hover({ position: middle })
+    await page.keyboard.down('Control')
+    await page.mouse.wheel(0, -300)
+    await page.keyboard.up('Control')
+    await expect(whole).toBeEnabled()
+
+    await whole.click()
+    const finger = (type: string, pointerId: number, x: number) =>
+      road.dispatchEvent(type, {
+        pointerId,
+        pointerType: 'touch',
+        clientX: box.x + x,
+        clientY: box.y + 90,
+        bubbles: true,
+      })
+    await road.evaluate((canvas) => (canvas.setPointerCapture = () => undefined))
+    await finger('pointerdown', 11, middle.x - 40)
+    await finger('pointerdown', 12, middle.x + 40)
+    await finger('pointermove', 12, middle.x + 160)
+    await expect(whole).toBeEnabled()
+    await finger('pointerup', 11, middle.x - 40)
+    await finger('pointerup', 12, middle.x + 160)
+
+    await whole.click()
     await road.hover({ position: { x: box.width - 20, y: 90 } })
     await expect(road).toHaveAttribute('aria-valuetext', /from today: the chain then probably at/)
   })
+})
+
+test('one entry is opened from any mark of the road: each peg of a look its own', async ({ page }) => {
+  await addBike(page)
+  await goTo(page, 'Miles')
+  await rideByHand(page, '400', daysAgo(30))
+  await goTo(page, 'Gauge')
+  for (const length of ['305.5', '306', '306.5']) await readWithRule(page, length)
+  await goTo(page, 'Miles')
+  await expect(page.getByText('Working out the chains…')).toHaveCount(0)
+  const road = page.getByRole('slider', { name: 'Place on the road' })
+  await road.focus()
+  const said = new Set<string>()
+  await page.keyboard.press('Home')
+  // A press on the last mark stays there.
+  for (let i = 0; i < 12; i++) {
+    await page.keyboard.press('Shift+ArrowRight')
+    said.add(plain(await road.getAttribute('aria-valuetext')))
+  }
+  expect([...said].filter((text) => text.includes('read with rule'))).toHaveLength(3)
+
+  // The first reading's peg stands at its place of the road, the others beside it.
+  const box = await road.boundingBox()
+  if (!box) throw new Error('the road is not drawn')
+  const now = Number(await road.getAttribute('aria-valuenow'))
+  const end = Number(await road.getAttribute('aria-valuemax'))
+  const at = 104 + ((box.width - 116) * now) / end
+  for (const [aside, length] of [
+    [0, '305.5 mm'],
+    [9, '306 mm'],
+    [18, '306.5 mm'],
+  ] as const) {
+    await road.click({ position: { x: at - aside, y: 150 } })
+    await expect(page.getByRole('dialog')).toContainText(length)
+    await page.keyboard.press('Escape')
+    await expect(page).toHaveURL(/\/miles/)
+  }
 })

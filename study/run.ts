@@ -1,11 +1,8 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { seededRandom } from '../src/core/random.ts'
-import { CONDITION_MULTIPLIER } from '../src/core/exposure/conditions.ts'
-import { lubeMultiplier } from '../src/core/exposure/wear-km.ts'
-import { FORECAST_CAP_KM } from '../src/core/wear/forecast.ts'
+import { defaultWearKm, type RoadPiece } from '../src/core/exposure/roads.ts'
 import { rateBelief, wearKmToReach } from '../src/core/wear/rate-grid.ts'
-import { drawRider } from '../src/core/wear/rider-forecast.ts'
-import type { RoadPiece } from '../src/core/wear/rider-model.ts'
+import { drawRider, FORECAST_CAP_KM } from '../src/core/wear/rider-forecast.ts'
 import { crps, placeIn, quantiles, type Told } from './score.ts'
 import { simulateRider, type SimulatedRider } from './simulate.ts'
 
@@ -17,11 +14,7 @@ const SHARES = [0.5, 0.8, 0.95] as const
 const FOLKLORE_KM = 3000
 
 const byDefault = (road: readonly RoadPiece[]): number =>
-  road.reduce(
-    (sum, { km, condition, lube }) =>
-      sum + km * CONDITION_MULTIPLIER[condition] * lubeMultiplier(lube, condition),
-    0,
-  )
+  road.reduce((sum, piece) => sum + defaultWearKm(piece), 0)
 
 /** The first slice's grid: the chain alone, multipliers at their defaults. */
 function gridTold({ question }: SimulatedRider): Told {
@@ -76,7 +69,6 @@ const ties = seededRandom(SEED - 1)
 for (let r = 0; r < RIDERS; r++) {
   const rider = simulateRider(seededRandom(SEED + 7919 * r))
   const drawn = drawRider(rider.question, { seed: SEED + r, chains: 2, draws: 600, warmUp: 300 })
-  if (!drawn) throw new Error('the sampling stopped')
   const truth = Math.min(FORECAST_CAP_KM, rider.truth.toLimitKm)
   const tie = ties.unit()
   readings += rider.readings

@@ -6,7 +6,8 @@ import { INSTRUMENTS, readingSd } from '../src/core/measure/instruments.ts'
 import { evidenceOf } from '../src/core/measure/likelihood.ts'
 import type { Reading } from '../src/core/measure/reading.ts'
 import type { Random } from '../src/core/random.ts'
-import type { RiderChain, RiderReading, RoadPiece } from '../src/core/wear/rider-model.ts'
+import type { RoadPiece } from '../src/core/exposure/roads.ts'
+import type { RiderChain, RiderReading } from '../src/core/wear/rider-model.ts'
 import type { RiderQuestion } from '../src/core/wear/rider-forecast.ts'
 
 /** A made-up rider: what the model is told, and what is true. */

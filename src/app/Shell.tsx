@@ -5,6 +5,7 @@ import { useOpenLog } from '../store/log-context.ts'
 import { Sheet } from '../ui/parts/Sheet.tsx'
 import { keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
+import { WorkingLine } from './WorkingLine.tsx'
 import { STATIONS } from './stations.ts'
 import { applyTheme } from './theme.ts'
 import { useUndo } from './use-undo.ts'
@@ -47,6 +48,7 @@ const NEW_ENTRIES = [
   { label: 'A reading of the chain', to: '/gauge#take' },
   { label: 'Rides from files, or one by hand', to: '/miles#add' },
   { label: 'What rides were ridden in', to: '/miles#conditions' },
+  { label: 'Something planned: a tour, a race', to: '/decide#ahead' },
   { label: 'A wash or lubrication', to: '/wash#log' },
   { label: 'A look at the teeth', to: '/teeth#looks' },
   { label: 'A chain fitted or taken off', to: '/shelf#chain' },
@@ -171,6 +173,7 @@ export function Shell() {
         Skip to the station
       </a>
       <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
+      <WorkingLine />
       <main
         id="main"
         tabIndex={-1}

@@ -7,6 +7,7 @@ import { RouterProvider } from 'react-router/dom'
 import { Notices } from '../ui/parts/notices.tsx'
 import '../ui/theme.css'
 import { Broken, NotFound } from './Faults.tsx'
+import { ForecastsProvider } from './ForecastsProvider.tsx'
 import { OpenLogProvider } from './OpenLogProvider.tsx'
 import { store } from './redux.ts'
 import { Shell } from './Shell.tsx'
@@ -28,7 +29,9 @@ const router = createBrowserRouter(
       Component: () => (
         <Notices>
           <OpenLogProvider>
-            <Shell />
+            <ForecastsProvider>
+              <Shell />
+            </ForecastsProvider>
           </OpenLogProvider>
         </Notices>
       ),

@@ -25,6 +25,13 @@ export const STATIONS: readonly Station[] = [
     load: () => import('../stations/shelf/Shelf.tsx'),
   },
   {
+    path: '/rates',
+    name: 'Rates',
+    key: 'r',
+    beside: true,
+    load: () => import('../stations/rates/Rates.tsx'),
+  },
+  {
     path: '/log',
     name: 'Log',
     key: 'l',

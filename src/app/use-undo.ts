@@ -23,6 +23,10 @@ function sayAct(entries: readonly Entry[]): string {
       return 'a wash'
     case 'limit':
       return 'the choice of limit'
+    case 'plan':
+      return 'a plan'
+    case 'event':
+      return sayCount(entries.length, 'event')
     case 'bike':
       return 'a bike'
     case 'condition':

@@ -192,6 +192,16 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     percent: number().strict().min(0.1).max(2).optional(),
     reason: string().strict().max(200).optional(),
   }),
+  plan: entry('plan', { bike: id(), weeklyKm: number().strict().min(0).max(5000).optional() }),
+  event: entry('event', {
+    event: id(),
+    bike: id(),
+    name: text(80).min(1),
+    starts: time(),
+    days: number().strict().required().min(0).max(400),
+    km: number().strict().required().min(0).max(50_000),
+    condition: oneOf(CONDITIONS),
+  }),
   withdraw: entry('withdraw', { targets: array(id()).strict().required().min(1) }),
 }
 

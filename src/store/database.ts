@@ -10,10 +10,18 @@ export interface KeptThing {
   readonly value: unknown
 }
 
+/** An answer of the wear model, and the state of the log that it is of: kept so that it is there at once next time. */
+export interface StoredForecast {
+  readonly group: string
+  readonly key: string
+  readonly outlook: unknown
+}
+
 /** The one database of a world: the user's own, or the demo's. */
 export type LogDatabase = Dexie & {
   readonly entries: EntityTable<StoredEntry, 'seq'>
   readonly kept: EntityTable<KeptThing, 'key'>
+  readonly forecasts: EntityTable<StoredForecast, 'group'>
 }
 
 /** Which records are open: the user's own or the demo garage. They never mix. */
@@ -28,5 +36,6 @@ export function openDatabase(world: World): LogDatabase {
   const database = new Dexie(NAMES[world]) as LogDatabase
   database.version(1).stores({ entries: '++seq, &id' })
   database.version(2).stores({ kept: '&key' })
+  database.version(3).stores({ forecasts: '&group' })
   return database
 }

@@ -62,8 +62,9 @@ export async function mergeIn(database: LogDatabase, entries: readonly Entry[]):
 
 /** Empties the log of this world, and what was kept beside it. */
 export async function wipe(database: LogDatabase): Promise<void> {
-  await database.transaction('rw', database.entries, database.kept, async () => {
+  await database.transaction('rw', database.entries, database.kept, database.forecasts, async () => {
     await database.entries.clear()
     await database.kept.clear()
+    await database.forecasts.clear()
   })
 }

@@ -1,79 +1,63 @@
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useMemo, useState } from 'react'
+import { createContext, useContext, useEffect, useMemo, useState } from 'react'
+import type { PartId } from '../core/log/entries.ts'
 import type { NextReadingAnswer } from '../core/measure/next-reading.ts'
 import type { NextLookQuestion } from '../core/wear/next-look-value.ts'
-import type { WearAnswer, WearQuestion } from '../core/wear/forecast.ts'
-import type { WearWorker } from './wear.worker.ts'
+import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'
+import { answerFor, type GroupForecast } from './forecast-keeper.ts'
+import { wearWorker } from './wear-worker.ts'
 
-let worker: Remote<WearWorker> | undefined
-const asked = new Map<string, Promise<WearAnswer>>()
-/** Forecasts kept: the bikes of a large workshop, and a few states of each. */
-const KEPT = 1000
-
-function wearWorker(): Remote<WearWorker> {
-  worker ??= wrap<WearWorker>(new Worker(new URL('./wear.worker.ts', import.meta.url), { type: 'module' }))
-  return worker
-}
-
-/** Asks the wear worker. The same question, whatever the screen, is worked out once. */
-function ask(key: string, question: WearQuestion): Promise<WearAnswer> {
-  const held = asked.get(key)
-  if (held) return held
-  const answer: Promise<WearAnswer> = wearWorker().forecast(question)
-  asked.set(key, answer)
-  answer.catch(() => asked.delete(key))
-  const oldest = asked.keys().next().value
-  if (asked.size > KEPT && oldest !== undefined) asked.delete(oldest)
-  return answer
-}
-
+/** The forecasts of every rider in the log, and the means to stop and resume their work. */
 export interface Forecasts {
-  /** In the order of the questions; undefined while being worked out, or where nothing was asked. */
-  readonly answers: readonly (WearAnswer | undefined)[]
+  readonly groups: readonly GroupForecast[]
+  readonly stop: () => void
+  readonly resume: () => void
+}
+
+export const ForecastsContext = createContext<Forecasts | undefined>(undefined)
+
+/** The forecasts of the open log. Only within the shell, which keeps them. */
+export function useForecasts(): Forecasts {
+  const forecasts = useContext(ForecastsContext)
+  if (!forecasts) throw new Error('No forecasts are kept here.')
+  return forecasts
+}
+
+/** What is known of a chain, and how it stands with it. */
+export interface Forecast<A> {
+  /** Undefined until it is worked out for the first time; of an earlier state of the log where it is not fresh. */
+  readonly answer: A | undefined
+  readonly fresh: boolean
   /** What went wrong, if anything did. */
-  readonly fault?: string
-}
-
-/**
- * Answers of the wear model, worked out in a worker and kept. While a changed question is being worked out its
- * place is empty: an old answer under a new reading would be a lie.
- */
-export function useForecasts(questions: readonly (WearQuestion | undefined)[]): Forecasts {
-  const keys = useMemo(
-    () => questions.map((question) => (question ? JSON.stringify(question) : undefined)),
-    [questions],
-  )
-  const [known, setKnown] = useState<ReadonlyMap<string, WearAnswer>>(new Map())
-  const [fault, setFault] = useState<string>()
-  useEffect(() => {
-    let wanted = true
-    questions.forEach((question, i) => {
-      const key = keys[i]
-      if (!question || key === undefined) return
-      ask(key, question).then(
-        (answer) =>
-          wanted && setKnown((before) => (before.has(key) ? before : new Map(before).set(key, answer))),
-        (error: unknown) => wanted && setFault(error instanceof Error ? error.message : String(error)),
-      )
-    })
-    return () => {
-      wanted = false
-    }
-  }, [questions, keys])
-  return {
-    answers: keys.map((key) => (key === undefined ? undefined : known.get(key))),
-    ...(fault !== undefined && { fault }),
-  }
-}
-
-/** The answer for one question; see {@link useForecasts}. */
-export function useForecast(question: WearQuestion | undefined): {
-  readonly answer: WearAnswer | undefined
   readonly fault: string | undefined
-} {
-  const questions = useMemo(() => [question], [question])
-  const { answers, fault } = useForecasts(questions)
-  return { answer: answers[0], fault }
+}
+
+/** How worn a chain is, on a bike or not. */
+export function useChainNow(chain: PartId | undefined): Forecast<ChainNow> {
+  const { groups } = useForecasts()
+  const found = answerFor(groups, chain)
+  return { answer: found?.answer, fresh: found?.group.fresh ?? false, fault: found?.group.fault }
+}
+
+const isOnBike = (answer: ChainNow | WearAnswer | undefined): answer is WearAnswer =>
+  answer !== undefined && 'toLimitKm' in answer
+
+/** How worn a chain on a bike is, and how far it goes. */
+export function useForecast(chain: PartId | undefined): Forecast<WearAnswer> {
+  const { answer, ...rest } = useChainNow(chain)
+  return { ...rest, answer: isOnBike(answer) ? answer : undefined }
+}
+
+/** The same of several chains, in their order. */
+export function useForecastsOf(chains: readonly (PartId | undefined)[]): readonly Forecast<WearAnswer>[] {
+  const { groups } = useForecasts()
+  return chains.map((chain) => {
+    const found = answerFor(groups, chain)
+    return {
+      answer: isOnBike(found?.answer) ? found.answer : undefined,
+      fresh: found?.group.fresh ?? false,
+      fault: found?.group.fault,
+    }
+  })
 }
 
 /** What one more reading would be worth, worked out in the worker; undefined until it is. */

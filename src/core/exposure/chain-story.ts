@@ -3,13 +3,16 @@ import type { Fitting, Garage, Ride } from '../log/garage.ts'
 import { afterRide, afterWash, type LubeState } from '../lube/state.ts'
 import { CONDITION_MULTIPLIER } from './conditions.ts'
 import { firstAtOrAfter, ridesDuring } from './distance.ts'
-import { agedLubeMultiplier, REFERENCE_KJ_PER_KM } from './wear-km.ts'
+import { gathered, type RoadPiece } from './roads.ts'
+import { agedLubeMultiplier, lubeMultiplier, REFERENCE_KJ_PER_KM } from './wear-km.ts'
 
 /** One ride as the chain felt it. */
 export interface ChainRide {
   readonly at: IsoTime
   readonly ride: Ride
   readonly wearKm: number
+  /** The ride as a piece of road: its energy and the age of the lubricant count as distance. */
+  readonly piece: RoadPiece
 }
 
 /** Distance gathered up to a moment. */
@@ -55,7 +58,13 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
       CONDITION_MULTIPLIER[ride.condition] *
       agedLubeMultiplier(lube.lube, ride.condition, lube.used) *
       energy
-    rides.push({ at: ride.at, ride, wearKm: wear })
+    const piece: RoadPiece = {
+      km: wear / (CONDITION_MULTIPLIER[ride.condition] * lubeMultiplier(lube.lube, ride.condition)),
+      condition: ride.condition,
+      ...(lube.lube !== undefined && { lube: lube.lube }),
+      ...(ride.unsure && { unsaid: true }),
+    }
+    rides.push({ at: ride.at, ride, wearKm: wear, piece })
     sumKm.push((sumKm.at(-1) ?? 0) + ride.km)
     sumWear.push((sumWear.at(-1) ?? 0) + wear)
     sumUnsure.push((sumUnsure.at(-1) ?? 0) + (ride.unsure ? wear : 0))
@@ -73,6 +82,35 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
       return { km: sumKm[i] ?? 0, wearKm: sumWear[i] ?? 0, unsureWearKm: sumUnsure[i] ?? 0 }
     },
   }
+}
+
+/**
+ * All that a chain had been through at each of some moments, by kind of road.
+ * @param times in any order
+ */
+export function roadsAt({ rides }: ChainStory, times: readonly IsoTime[]): readonly (readonly RoadPiece[])[] {
+  const ends = times.map((time) => firstAtOrAfter(rides, time))
+  const found = new Map<number, readonly RoadPiece[]>()
+  let [road, from] = [[] as readonly RoadPiece[], 0]
+  for (const end of [...new Set(ends)].sort((a, b) => a - b)) {
+    road = gathered([...road, ...rides.slice(from, end).map(({ piece }) => piece)])
+    from = end
+    found.set(end, road)
+  }
+  return ends.map((end) => found.get(end) ?? [])
+}
+
+/** A wear-distance of a chain's way as distance, by its own story. */
+export function kmAtWear({ rides }: ChainStory, wearKm: number): number {
+  let km = 0
+  let sum = 0
+  for (const ride of rides) {
+    if (sum + ride.wearKm >= wearKm)
+      return km + (ride.wearKm > 0 ? (ride.ride.km * (wearKm - sum)) / ride.wearKm : 0)
+    km += ride.ride.km
+    sum += ride.wearKm
+  }
+  return km
 }
 
 const DRAWN_POINTS = 24

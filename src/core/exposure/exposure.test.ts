@@ -233,30 +233,26 @@ describe('riding to come', () => {
     Array.from({ length: weeks }, (_, i) => ({
       at: new Date(Date.UTC(2026, 5, 1) - (weeks - 1 - i) * 7 * 86_400_000).toISOString(),
       km,
-      wearKm: 2 * km,
     }))
   const now = new Date(Date.UTC(2026, 5, 2)).toISOString()
 
-  test('is the mean of the last twelve weeks, with the wear that came with it', () => {
-    const plan = ridingPlan([...weekly(30, 50)], now, 1)
+  test('is the mean of the last twelve weeks, unless the rider has stated another', () => {
+    const plan = ridingPlan(weekly(30, 50), now)
     expect(plan.weeklyKm).toBeCloseTo(50, 9)
-    expect(plan.perKm.wearKm).toBeCloseTo(2, 9)
+    expect(plan.stated).toBe(false)
+    expect(ridingPlan(weekly(30, 50), now, 120)).toEqual({ weeklyKm: 120, weeklySpread: 0.15, stated: true })
   })
 
   test('even riding is still not certain riding', () => {
-    expect(ridingPlan(weekly(12, 50), now, 1).weeklySpread).toBeGreaterThan(0.05)
-    expect(ridingPlan(weekly(2, 50), now, 1).weeklySpread).toBeGreaterThan(
-      ridingPlan(weekly(12, 50), now, 1).weeklySpread,
+    expect(ridingPlan(weekly(12, 50), now).weeklySpread).toBeGreaterThan(0.05)
+    expect(ridingPlan(weekly(2, 50), now).weeklySpread).toBeGreaterThan(
+      ridingPlan(weekly(12, 50), now).weeklySpread,
     )
   })
 
   test('is nothing, and said so, where nothing was ridden', () => {
-    expect(ridingPlan([], now, 1.6)).toEqual({
-      weeklyKm: 0,
-      weeklySpread: 1,
-      perKm: { wearKm: 1.6, unsureWearKm: 0 },
-    })
+    expect(ridingPlan([], now)).toEqual({ weeklyKm: 0, weeklySpread: 1, stated: false })
     const old = weekly(3, 50).map((one) => ({ ...one, at: one.at.replace('2026', '2020') }))
-    expect(ridingPlan(old, now, 1.6).weeklyKm).toBe(0)
+    expect(ridingPlan(old, now).weeklyKm).toBe(0)
   })
 })

@@ -222,6 +222,26 @@ export interface LimitEntry extends EntryBase {
   /** Why, in the owner's words. */
   readonly reason?: string
 }
+/** How far a bike is meant to go from now on. The last word counts. */
+export interface PlanEntry extends EntryBase {
+  readonly kind: 'plan'
+  readonly bike: BikeId
+  /** km a week; absent: as it was ridden lately. */
+  readonly weeklyKm?: number
+}
+/** Something planned with a bike: a tour, a race, a week of deliveries. */
+export interface EventEntry extends EntryBase {
+  readonly kind: 'event'
+  readonly event: string
+  readonly bike: BikeId
+  readonly name: string
+  /** When it begins; `at` is when it was planned. */
+  readonly starts: IsoTime
+  /** How long it takes, days. */
+  readonly days: number
+  readonly km: number
+  readonly condition: Condition
+}
 /** Takes entries back. Withdrawing a withdrawal puts them in again. */
 export interface WithdrawEntry extends EntryBase {
   readonly kind: 'withdraw'
@@ -244,6 +264,8 @@ export type Entry =
   | LookEntry
   | WashEntry
   | LimitEntry
+  | PlanEntry
+  | EventEntry
   | WithdrawEntry
 
 export type EntryKind = Entry['kind']

@@ -3,12 +3,14 @@ import type {
   BikeEntry,
   BikeId,
   EntryId,
+  EventEntry,
   IsoTime,
   LimitEntry,
   LookEntry,
   OdometerEntry,
   PartEntry,
   PartId,
+  PlanEntry,
   ReadingEntry,
   RideEntry,
   ToolEntry,
@@ -63,6 +65,9 @@ export interface BikeState {
   /** In order of time. */
   readonly odometer: readonly OdometerEntry[]
   readonly limit?: LimitEntry
+  readonly plan?: PlanEntry
+  /** Everything planned with it, in the order in which it begins; what is over too. */
+  readonly events: readonly EventEntry[]
 }
 
 /** Everything the log says, derived. Never stored. */

@@ -4,6 +4,7 @@ import type {
   ConditionEntry,
   Entry,
   EntryId,
+  EventEntry,
   FitEntry,
   LimitEntry,
   LookEntry,
@@ -11,6 +12,7 @@ import type {
   PartEntry,
   PartId,
   PartSpec,
+  PlanEntry,
   ReadingEntry,
   ReadingUseEntry,
   RemoveEntry,
@@ -42,6 +44,8 @@ interface Sorted {
   looks: LookEntry[]
   washes: WashEntry[]
   limits: LimitEntry[]
+  plans: PlanEntry[]
+  events: EventEntry[]
   tools: ToolEntry[]
   zeroings: ZeroingEntry[]
 }
@@ -59,6 +63,8 @@ function sortOut(entries: readonly Entry[]): Sorted {
     looks: [],
     washes: [],
     limits: [],
+    plans: [],
+    events: [],
     tools: [],
     zeroings: [],
   }
@@ -97,6 +103,12 @@ function sortOut(entries: readonly Entry[]): Sorted {
         break
       case 'limit':
         out.limits.push(entry)
+        break
+      case 'plan':
+        out.plans.push(entry)
+        break
+      case 'event':
+        out.events.push(entry)
         break
       case 'tool':
         out.tools.push(entry)
@@ -199,14 +211,19 @@ export function countedRide(ride: RideEntry, bike: BikeEntry, said?: ConditionEn
   return ride.condition === condition ? (ride as Ride) : { ...ride, condition }
 }
 
+const byStart = (a: EventEntry, b: EventEntry): number => (a.starts < b.starts ? -1 : 1)
+
 function bikeStates(sorted: Sorted, current: (id: EntryId) => EntryId): Map<BikeId, BikeState> {
   const rides = groupBy(sorted.rides, (ride) => ride.bike)
   const odometers = groupBy(sorted.odometer, (reading) => reading.bike)
   const limits = new Map(sorted.limits.map((limit) => [limit.bike, limit]))
+  const plans = new Map(sorted.plans.map((plan) => [plan.bike, plan]))
+  const events = groupBy(sorted.events, (event) => event.bike)
   const said = saidConditions(sorted.conditions, current)
   const bikes = new Map<BikeId, BikeState>()
   for (const entry of sorted.bikes) {
     const limit = limits.get(entry.bike)
+    const plan = plans.get(entry.bike)
     const odometer = odometers.get(entry.bike) ?? []
     const counted = withSpreadRides(rides.get(entry.bike) ?? [], odometer)
     bikes.set(entry.bike, {
@@ -214,6 +231,8 @@ function bikeStates(sorted: Sorted, current: (id: EntryId) => EntryId): Map<Bike
       rides: counted.map((ride) => countedRide(ride, entry, said.get(ride.id))),
       odometer,
       ...(limit && { limit }),
+      ...(plan && { plan }),
+      events: (events.get(entry.bike) ?? []).sort(byStart),
     })
   }
   return bikes

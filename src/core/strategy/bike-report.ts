@@ -1,8 +1,7 @@
-import { chainStory, drawnMarks, type ChainStory, type Gathered } from '../exposure/chain-story.ts'
-import { CONDITION_MULTIPLIER } from '../exposure/conditions.ts'
+import { chainStory, type ChainStory, type Gathered } from '../exposure/chain-story.ts'
 import { ridesDuring, totalKm } from '../exposure/distance.ts'
 import { ridingPlan, type RidingPlan } from '../exposure/riding-plan.ts'
-import type { BikeId, IsoTime, LookEntry, SprocketMaterial, ToolId } from '../log/entries.ts'
+import type { BikeId, IsoTime, LookEntry, ToolId } from '../log/entries.ts'
 import {
   fittedChain,
   fittedParts,
@@ -13,14 +12,14 @@ import {
   type ReadingState,
 } from '../log/garage.ts'
 import { lubeClock, type LubeClock } from '../lube/clock.ts'
-import { limitFor, type Limit } from '../measure/limits.ts'
+import type { Limit } from '../measure/limits.ts'
 import type { PlacedReading } from '../measure/disagreement.ts'
 import { usualCandidates, type Candidate } from '../measure/next-reading.ts'
 import type { LearnedBias } from '../measure/tool-bias.ts'
 import { addDays, daysBetween } from '../units/days.ts'
-import type { WearQuestion } from '../wear/forecast.ts'
 import type { WearDistance } from '../wear/rate-grid.ts'
 import type { NextLookQuestion } from '../wear/next-look-value.ts'
+import { bikeLimit } from './bike-limit.ts'
 import { looksOf, placedReading, toolBiases } from './chain-evidence.ts'
 
 /** A chain on a bike, with everything the log says of it. */
@@ -34,7 +33,6 @@ export interface ChainReport {
   readonly lastReadingAt?: IsoTime
   /** Absent where nobody has said what is on the chain. */
   readonly clock?: LubeClock
-  readonly question: WearQuestion
   /** The readings of the last look that count. */
   readonly look: readonly PlacedReading[]
   /** What is known of each tool's bias, from elsewhere than this chain. */
@@ -92,11 +90,6 @@ export function sprocketsOf(garage: Garage, bike: BikeId): Sprocket[] {
   return found.sort((a, b) => order.indexOf(a.role) - order.indexOf(b.role) || a.teeth - b.teeth)
 }
 
-function cogMaterial(garage: Garage, bike: BikeId): SprocketMaterial {
-  const spec = fittedParts(garage, bike, 'cassette')[0]?.entry.spec
-  return spec?.type === 'cassette' ? spec.material : 'steel'
-}
-
 /** What could be read next: one's own tools in use, and one of every instrument in general. */
 function candidatesFor(garage: Garage, limit: number, biases: ReadonlyMap<ToolId, LearnedBias>): Candidate[] {
   const usual = usualCandidates(limit)
@@ -110,49 +103,32 @@ function candidatesFor(garage: Garage, limit: number, biases: ReadonlyMap<ToolId
   return [...own, ...usual]
 }
 
-function nextLookFor(
-  garage: Garage,
-  question: WearQuestion,
-  look: readonly PlacedReading[],
-  biases: ReadonlyMap<ToolId, LearnedBias>,
-): NextLookQuestion {
-  return {
-    past: question.past,
-    earlier: question.observations.slice(0, question.observations.length - look.length),
-    look,
-    now: question.now,
-    limit: question.limit,
-    candidates: candidatesFor(garage, question.limit, biases),
-  }
-}
-
 /** Wear-distance as a question holds it: plain numbers, and nothing where there is nothing. */
-export const wearDistance = ({ wearKm, unsureWearKm }: Gathered): WearDistance => ({
+const wearDistance = ({ wearKm, unsureWearKm }: Gathered): WearDistance => ({
   wearKm,
   ...(unsureWearKm > 0 && { unsureWearKm }),
 })
 
-function questionFor(
+function nextLookFor(
+  garage: Garage,
   part: PartState,
   story: ChainStory,
-  readings: readonly ReadingState[],
+  look: readonly PlacedReading[],
   limit: Limit,
-  plan: RidingPlan,
   biases: ReadonlyMap<ToolId, LearnedBias>,
-): WearQuestion {
+): NextLookQuestion {
   const { spec } = part.entry
+  const observations = (garage.readings.get(part.entry.part) ?? []).filter(isCounted).map((state) => {
+    const { place: _place, ...taken } = placedReading(state, biases)
+    return { ...wearDistance(story.at(state.entry.at)), ...taken }
+  })
   return {
     past: spec.type === 'chain' ? spec.past : 'unknown',
-    observations: readings.filter(isCounted).map((state) => {
-      const { place: _place, ...taken } = placedReading(state, biases)
-      return { ...wearDistance(story.at(state.entry.at)), ...taken }
-    }),
-    lookSize: looksOf(readings).at(-1)?.length ?? 0,
-    links: spec.type === 'chain' ? spec.links : 0,
+    earlier: observations.slice(0, observations.length - look.length),
+    look,
     now: wearDistance(story),
     limit: limit.percent,
-    plan,
-    drawAt: drawnMarks(story, part.fittings).map(wearDistance),
+    candidates: candidatesFor(garage, limit.percent, biases),
   }
 }
 
@@ -173,7 +149,6 @@ function chainReport(
   bike: BikeState,
   { part, fittedAt, story }: OnBike,
   limit: Limit,
-  plan: RidingPlan,
   now: IsoTime,
 ): ChainReport {
   const readings = garage.readings.get(part.entry.part) ?? []
@@ -195,8 +170,7 @@ function chainReport(
             where: bike.entry.kept,
           },
         )
-  const biases = toolBiases(garage, part.entry.part)
-  const question = questionFor(part, story, readings, limit, plan, biases)
+  const biases = toolBiases(garage, new Set([part.entry.part]))
   const look = (looksOf(readings).at(-1) ?? []).map((state) => placedReading(state, biases))
   return {
     part,
@@ -205,18 +179,16 @@ function chainReport(
     readings,
     biases,
     look,
-    nextLook: nextLookFor(garage, question, look, biases),
+    nextLook: nextLookFor(garage, part, story, look, limit, biases),
     ...(last && { kmSinceReading: story.km - story.at(last.at).km, lastReadingAt: last.at }),
     ...(clock && { clock }),
-    question,
   }
 }
 
-/** A chain that is or was on a bike, with the question of how it wore. */
+/** A chain that is or was on a bike. */
 export interface RoadChain {
   readonly part: PartState
   readonly story: ChainStory
-  readonly question: WearQuestion
 }
 
 /** Every chain that was ever on a bike, in the order of its first fitting there, the one now on it included. */
@@ -227,46 +199,21 @@ export function chainsOfRoad(garage: Garage, report: BikeReport): readonly RoadC
   return [...garage.parts.values()]
     .filter((part) => part.entry.spec.type === 'chain' && part.fittings.some((one) => one.bike === bike))
     .sort((a, b) => (firstOn(a) < firstOn(b) ? -1 : 1))
-    .map((part) => {
-      if (part === report.chain?.part) return report.chain
-      const id = part.entry.part
-      const story = chainStory(garage, id)
-      const readings = garage.readings.get(id) ?? []
-      const biases = toolBiases(garage, id)
-      return {
-        part,
-        story,
-        question: questionFor(part, story, readings, report.limit, report.plan, biases),
-      }
-    })
+    .map((part) =>
+      part === report.chain?.part ? report.chain : { part, story: chainStory(garage, part.entry.part) },
+    )
 }
 
 /**
  * Everything the log says of a bike now: distances, limit, sprockets with their last looks, its chain with
- * distance, readings and lubrication clock, and the question that the wear model is to answer.
+ * distance, readings and lubrication clock.
  */
 export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeReport {
   const { entry, rides } = bike
-  const limit = limitFor(
-    { speeds: entry.speeds, shifting: entry.shifting, cogMaterial: cogMaterial(garage, entry.bike) },
-    bike.limit?.school ?? 'usual',
-    bike.limit?.percent === undefined
-      ? undefined
-      : { percent: bike.limit.percent, reason: bike.limit.reason },
-  )
+  const limit = bikeLimit(garage, bike)
   const on = chainOn(garage, entry.bike)
-  const wearOf = new Map((on?.story.rides ?? []).map((ridden) => [ridden.ride.id, ridden.wearKm]))
-  const plan = ridingPlan(
-    rides.map((ride) => ({
-      at: ride.at,
-      km: ride.km,
-      unsure: ride.unsure === true,
-      wearKm: wearOf.get(ride.id) ?? ride.km * CONDITION_MULTIPLIER[ride.condition],
-    })),
-    now,
-    CONDITION_MULTIPLIER[entry.usual],
-  )
-  const chain = on && chainReport(garage, bike, on, limit, plan, now)
+  const plan = ridingPlan(rides, now, bike.plan?.weeklyKm)
+  const chain = on && chainReport(garage, bike, on, limit, now)
   return {
     bike,
     totalKm: totalKm(rides),

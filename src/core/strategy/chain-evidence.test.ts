@@ -57,10 +57,15 @@ describe('tools’ biases from the log', () => {
 
   test('are learned where two tools met on a chain, but not for judging that chain itself', () => {
     const garage = replay(written([...commuter, ...tools, ...meetings]))
-    const elsewhere = toolBiases(garage, 'another chain').get('cheap')
+    const elsewhere = toolBiases(garage, new Set(['another chain'])).get('cheap')
     expect(elsewhere).toMatchObject({ meetings: 3, zeroings: 0 })
     expect(elsewhere?.b).toBeGreaterThan(0.15)
-    expect(toolBiases(garage, 'chain').get('cheap')).toEqual({ b: 0.1, sb: 0.06, zeroings: 0, meetings: 0 })
+    expect(toolBiases(garage, new Set(['chain'])).get('cheap')).toEqual({
+      b: 0.1,
+      sb: 0.06,
+      zeroings: 0,
+      meetings: 0,
+    })
   })
 
   test('travel with each reading of the tool', () => {

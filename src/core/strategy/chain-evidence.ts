@@ -23,9 +23,9 @@ export function looksOf(readings: readonly ReadingState[]): ReadingState[][] {
 
 /**
  * What is known of the bias of each tool in the log, from zeroings and from looks in which tools met.
- * @param except a chain whose own readings are left out: they will speak for themselves, and must not do so twice
+ * @param except chains whose own readings are left out: they will speak for themselves, and must not do so twice
  */
-export function toolBiases(garage: Garage, except?: PartId): Map<ToolId, LearnedBias> {
+export function toolBiases(garage: Garage, except?: ReadonlySet<PartId>): Map<ToolId, LearnedBias> {
   if (garage.tools.size === 0) return new Map()
   const instruments = new Map<string, Instrument>()
   const meetings: Meeting[] = []
@@ -35,7 +35,7 @@ export function toolBiases(garage: Garage, except?: PartId): Map<ToolId, Learned
       meetings.push({ isNew: true, readings: zeroings.map(({ reading }) => ({ tool, reading })) })
   }
   for (const [chain, readings] of garage.readings) {
-    if (chain === except) continue
+    if (except?.has(chain)) continue
     for (const look of looksOf(readings))
       meetings.push({
         isNew: false,

@@ -45,6 +45,8 @@ export interface StripChain {
   readonly chain: RoadChain
   readonly points: readonly StripPoint[]
   readonly readings: readonly { readonly state: ReadingState; readonly km: number }[]
+  /** How many drawn marks the chain's whole way has. */
+  readonly drawn: number
 }
 /** Something on the road that can be opened: an entry and where it stands. */
 export interface StripMark {
@@ -176,6 +178,7 @@ function chainOnStrip(
   )
   return {
     chain,
+    drawn: marks.length,
     points: points.sort((a, b) => a.stretch - b.stretch || a.mark - b.mark),
     readings: (garage.readings.get(part.entry.part) ?? []).map((state) => ({
       state,
@@ -183,6 +186,10 @@ function chainOnStrip(
     })),
   }
 }
+
+/** Along the road, and where the road stood still, as they were done. */
+const inOrder = (a: StripMark, b: StripMark): number =>
+  a.km - b.km || (a.at === b.at ? (a.entry < b.entry ? -1 : 1) : a.at < b.at ? -1 : 1)
 
 /** Lays one bike out as a road: see {@link MileStrip}. */
 export function mileStrip(garage: Garage, report: BikeReport, chains: readonly RoadChain[]): MileStrip {
@@ -245,5 +252,5 @@ export function mileStrip(garage: Garage, report: BikeReport, chains: readonly R
           ],
     ),
   ]
-  return { totalKm, rides, edges, chains: strips, lanes, washes, marks: marks.sort((a, b) => a.km - b.km) }
+  return { totalKm, rides, edges, chains: strips, lanes, washes, marks: marks.sort(inOrder) }
 }

@@ -2,7 +2,8 @@ import type { LookEntry } from '../log/entries.ts'
 import type { LubeClock } from '../lube/clock.ts'
 import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'
-import type { Interval, OpenConflict, WearAnswer } from '../wear/forecast.ts'
+import type { Interval } from '../wear/interval.ts'
+import type { OpenConflict, WearAnswer } from '../wear/outlook.ts'
 import type { BikeReport, ChainReport, Sprocket } from './bike-report.ts'
 import { chainWord, type Verdict } from './wear-word.ts'
 
@@ -64,7 +65,8 @@ function unmeasured(
   worn: readonly Reason[],
   answer: WearAnswer | undefined,
 ): Recommendation {
-  const fromNew = chain.question.past === 'new' && answer
+  const { spec } = chain.part.entry
+  const fromNew = spec.type === 'chain' && spec.past === 'new' && answer
   const guess = fromNew ? answer.wayHere.at(-1) : undefined
   return {
     action: 'measure',

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { commuter, kite, noon, ride, ruleReading, written } from '../../../test/log.ts'
 import type { EntryDraft, PartSpec } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
-import { forecastWear } from '../wear/forecast.ts'
+import { answerOf } from '../../../test/outlook.ts'
 import { bikeReport, chainsOfRoad } from './bike-report.ts'
 import { effectsOf } from './effects.ts'
 import { checksBeforeFitting, closingsOf } from './fitting-checks.ts'
@@ -136,7 +136,7 @@ describe('the mile strip', () => {
 describe('checks before a part goes on', () => {
   const findings = (drafts: readonly EntryDraft[], spec: PartSpec, part?: string) => {
     const { garage, report } = opened(drafts)
-    const answer = report.chain && forecastWear(report.chain.question)
+    const answer = answerOf(garage, now, report.chain?.part.entry.part)
     return checksBeforeFitting(garage, report, answer, spec, part ? garage.parts.get(part) : undefined).map(
       ({ weight, finding }) => [weight, finding.what],
     )

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { commuter, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import { answerOf } from '../../../test/outlook.ts'
 import type { EntryDraft } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
 import { lengthAtElongation } from '../measure/elongation.ts'
-import { forecastWear } from '../wear/forecast.ts'
 import { bikeReport } from './bike-report.ts'
 import { recommend, urgency, type Recommendation } from './recommend.ts'
 import { chainWord, worstWord } from './wear-word.ts'
@@ -19,7 +19,8 @@ function reportOf(drafts: readonly EntryDraft[], at = now) {
 
 function adviceOn(drafts: readonly EntryDraft[], at = now): Recommendation {
   const report = reportOf(drafts, at)
-  const advice = recommend(report, report.chain && forecastWear(report.chain.question))
+  const garage = replay(written(drafts))
+  const advice = recommend(report, answerOf(garage, at, report.chain?.part.entry.part))
   if (!advice) throw new Error('no advice was given')
   return advice
 }
@@ -67,7 +68,7 @@ describe('a bike’s report', () => {
     ])
     const bike = garage.bikes.get('heron')
     const report = bike && bikeReport(garage, bike, now)
-    expect(report?.chain?.question.observations).toHaveLength(1)
+    expect([...(report?.chain?.nextLook.earlier ?? []), ...(report?.chain?.look ?? [])]).toHaveLength(1)
     expect(report?.chain?.readings).toHaveLength(2)
     expect(report?.chain?.kmSinceReading).toBe(400)
   })

@@ -1,4 +1,5 @@
 import { seededRandom, type Random } from '../random.ts'
+import { meanDraw, type Metric } from './metric.ts'
 
 /** A log-density over real coordinates: fills `slope` and returns the value, up to a constant. */
 export type LogDensity = (z: Float64Array, slope: Float64Array) => number
@@ -8,9 +9,22 @@ export interface SampleOptions {
   /** Independent chains of the sampler. */
   readonly chains: number
   readonly draws: number
+  /** Steps of the first chain before its draws count; the others need fewer. */
   readonly warmUp: number
-  /** Told after each hundred steps of a chain; returning true stops the sampling. */
-  readonly onProgress?: (done: number, of: number) => boolean | void
+}
+
+/** Where a sampler begins: the middle of where it may stand, and how far to step along what. */
+export interface SampleStart {
+  readonly at: Float64Array
+  readonly metric: Metric
+  /** How far to step about another middle: asked once, of where the warm-up has led to. */
+  readonly metricAbout: (middle: Float64Array) => Metric
+}
+
+/** How far a sampling has come, in steps. */
+export interface SampleProgress {
+  readonly done: number
+  readonly of: number
 }
 
 export interface Sample {
@@ -21,12 +35,14 @@ export interface Sample {
   readonly accepted: number
 }
 
-/** Share of proposals to be taken (Hoffman & Gelman 2014). */
-const WANTED = 0.8
-/** A quarter of the way round a unit normal's orbit; paths are drawn evenly up to half as much again. */
-const PATH = Math.PI / 2
+/** Share of proposals to be taken while the step is tuned (Hoffman & Gelman 2014); once it has settled, four in five are. */
+const WANTED = 0.7
+/** A third of the way round the orbit of a unit normal: neighbouring draws then hardly go together. Paths vary by half of it. */
+const PATH = 2
 const MOST_STEPS = 48
-const TELL_EVERY = 100
+/** The step is tuned from here on. */
+const FIRST_STEP = 0.4
+const TELL_EVERY = 20
 
 /** Dual averaging of the step's logarithm (Hoffman & Gelman 2014, algorithm 5, with their constants). */
 function stepTuner(first: number) {
@@ -45,86 +61,26 @@ function stepTuner(first: number) {
   }
 }
 
-/** More coordinates than this are scaled one by one: too few draws would tell how they go together. */
-const MOST_TOGETHER = 120
-
-/** How coordinates spread and go together: the lower triangle of a matrix whose square is their covariance. */
-interface Metric {
-  /** Row after row. */
-  readonly lower: Float64Array
-  readonly together: boolean
-}
-
-function unitMetric(dimension: number): Metric {
-  const lower = new Float64Array(dimension * dimension)
-  for (let i = 0; i < dimension; i++) lower[i * dimension + i] = 1
-  return { lower, together: false }
-}
-
-/** Covariance of draws kept one after another, drawn a little towards small spreads of their own (as Stan does). */
-function covarianceOf(draws: readonly Float64Array[], dimension: number): Float64Array {
-  const count = draws.length
-  const mean = new Float64Array(dimension)
-  for (const z of draws) for (let i = 0; i < dimension; i++) mean[i] = (mean[i] ?? 0) + (z[i] ?? 0) / count
-  const covariance = new Float64Array(dimension * dimension)
-  const kept = count / (count + 5)
-  for (const z of draws)
-    for (let i = 0; i < dimension; i++) {
-      const off = (z[i] ?? 0) - (mean[i] ?? 0)
-      for (let j = 0; j <= i; j++) {
-        const at = i * dimension + j
-        covariance[at] =
-          (covariance[at] ?? 0) + (kept * off * ((z[j] ?? 0) - (mean[j] ?? 0))) / Math.max(1, count - 1)
-      }
-    }
-  for (let i = 0; i < dimension; i++) {
-    const at = i * dimension + i
-    covariance[at] = (covariance[at] ?? 0) + 1e-3 * (1 - kept)
-  }
-  return covariance
-}
-
-/** What the draws of the warm-up say of how far to step along each coordinate, and along which together. */
-function metricOf(draws: readonly Float64Array[], dimension: number): Metric {
-  const covariance = covarianceOf(draws, dimension)
-  const together = dimension <= MOST_TOGETHER && draws.length > 2 * dimension
-  const lower = new Float64Array(dimension * dimension)
-  for (let i = 0; i < dimension; i++)
-    for (let j = together ? 0 : i; j <= i; j++) {
-      // Cholesky's decomposition; with every coordinate by itself only the diagonal is left.
-      let rest = covariance[i * dimension + j] ?? 0
-      if (together)
-        for (let k = 0; k < j; k++) rest -= (lower[i * dimension + k] ?? 0) * (lower[j * dimension + k] ?? 0)
-      lower[i * dimension + j] =
-        i === j ? Math.sqrt(Math.max(1e-12, rest)) : rest / (lower[j * dimension + j] ?? 1)
-    }
-  return { lower, together }
-}
-
 /** One chain's state: where it stands, the slope there, and room for the next proposal. */
-function walker(density: LogDensity, dimension: number, random: Random) {
-  let z = Float64Array.from({ length: dimension }, () => random.normal(0, 0.5))
+function walker(
+  density: LogDensity,
+  dimension: number,
+  random: Random,
+  { at, metric: first }: Omit<SampleStart, 'metricAbout'>,
+) {
+  let z = Float64Array.from(at)
+  const momentum = new Float64Array(dimension)
+  // Wider than the posterior is thought to be, so that chains that agree have found their way from apart.
+  for (let i = 0; i < dimension; i++) momentum[i] = random.normal(0, 1.5)
+  first.drift(z, momentum, 1)
   let slope = new Float64Array(dimension)
   let log = density(z, slope)
   let [zNext, slopeNext] = [new Float64Array(dimension), new Float64Array(dimension)]
-  const momentum = new Float64Array(dimension)
-  /** Momentum takes up the slope as the metric sees it. */
-  const kick = (of: Float64Array, by: number, { lower, together }: Metric): void => {
-    for (let j = 0; j < dimension; j++) {
-      let sum = (lower[j * dimension + j] ?? 0) * (of[j] ?? 0)
-      if (together)
-        for (let i = j + 1; i < dimension; i++) sum += (lower[i * dimension + j] ?? 0) * (of[i] ?? 0)
-      momentum[j] = (momentum[j] ?? 0) + by * sum
-    }
+  const energy = (): number => {
+    let sum = 0
+    for (let i = 0; i < dimension; i++) sum += 0.5 * (momentum[i] as number) ** 2
+    return sum
   }
-  const drift = (to: Float64Array, by: number, { lower, together }: Metric): void => {
-    for (let i = 0; i < dimension; i++) {
-      let sum = (lower[i * dimension + i] ?? 0) * (momentum[i] ?? 0)
-      if (together) for (let j = 0; j < i; j++) sum += (lower[i * dimension + j] ?? 0) * (momentum[j] ?? 0)
-      to[i] = (to[i] ?? 0) + by * sum
-    }
-  }
-  const energy = (): number => momentum.reduce((sum, value) => sum + 0.5 * value * value, 0)
   return {
     at: () => z,
     /** One leapfrog path and its Metropolis step; gives the chance with which it was taken. */
@@ -135,11 +91,12 @@ function walker(density: LogDensity, dimension: number, random: Random) {
       slopeNext.set(slope)
       const steps = Math.max(1, Math.min(MOST_STEPS, Math.round((random.between(0.5, 1.5) * PATH) / size)))
       let logNext = log
-      for (let n = 0; n < steps; n++) {
-        kick(slopeNext, size / 2, metric)
-        drift(zNext, size, metric)
+      metric.kick(momentum, slopeNext, size / 2)
+      for (let n = 1; n <= steps; n++) {
+        metric.drift(zNext, momentum, size)
         logNext = density(zNext, slopeNext)
-        kick(slopeNext, size / 2, metric)
+        // Two half kicks with nothing between them are one.
+        metric.kick(momentum, slopeNext, n < steps ? size : size / 2)
       }
       const chance = Math.min(1, Math.exp(before - (energy() - logNext)))
       // A path that ran off to nowhere is no number and is not taken.
@@ -153,28 +110,39 @@ function walker(density: LogDensity, dimension: number, random: Random) {
   }
 }
 
-function sampleChain(
+/** How a chain of the sampler goes on from where it begins: its warm-up, and what it learns in it. */
+interface Tuned {
+  readonly metric: Metric
+  readonly size: number
+  /** The mean of the second part of the warm-up. */
+  readonly middle: Float64Array
+}
+
+/** One chain of the sampler; yields the number of its steps now and then, so that it can be watched and left. */
+function* sampleChain(
   density: LogDensity,
   dimension: number,
   random: Random,
-  { draws, warmUp }: SampleOptions,
-  tell: () => boolean,
-): { readonly kept: Float64Array; readonly accepted: number } | undefined {
-  const walk = walker(density, dimension, random)
-  let metric = unitMetric(dimension)
-  let tuner = stepTuner(0.2)
-  // Step first, then the metric over the middle of the warm-up in two windows, then the step again.
-  const windows = [0.15, 0.4, 0.7].map((share) => Math.round(share * warmUp))
-  let seen: Float64Array[] = []
+  { draws, warmUp }: { readonly draws: number; readonly warmUp: number },
+  start: SampleStart,
+  tuned: Tuned | undefined,
+): Generator<number, { readonly kept: Float64Array; readonly accepted: number; readonly tuned: Tuned }> {
+  const walk = walker(density, dimension, random, tuned ? { at: tuned.middle, metric: tuned.metric } : start)
+  let metric = tuned?.metric ?? start.metric
+  let tuner = stepTuner(tuned?.size ?? FIRST_STEP)
+  let middle = tuned?.middle ?? start.at
+  // The way to the middle, then the middle itself, then the step about it.
+  const [there, known] = [0.2, 0.5].map((share) => Math.round(share * warmUp))
+  const seen: Float64Array[] = []
   for (let n = 0; n < warmUp; n++) {
     tuner.tell(walk.step(tuner.now(), metric))
-    if (n >= (windows[0] ?? 0)) seen.push(Float64Array.from(walk.at()))
-    if (windows.includes(n) && n !== windows[0]) {
-      metric = metricOf(seen, dimension)
-      seen = []
+    if (!tuned && n >= (there ?? 0) && n <= (known ?? 0)) seen.push(Float64Array.from(walk.at()))
+    if (!tuned && n === known) {
+      middle = meanDraw(seen)
+      metric = start.metricAbout(middle)
       tuner = stepTuner(tuner.settled())
     }
-    if (n % TELL_EVERY === TELL_EVERY - 1 && tell()) return undefined
+    if (n % TELL_EVERY === TELL_EVERY - 1) yield n + 1
   }
   const size = tuner.settled()
   const kept = new Float64Array(draws * dimension)
@@ -182,39 +150,58 @@ function sampleChain(
   for (let n = 0; n < draws; n++) {
     accepted += walk.step(size, metric)
     kept.set(walk.at(), n * dimension)
-    if (n % TELL_EVERY === TELL_EVERY - 1 && tell()) return undefined
+    if (n % TELL_EVERY === TELL_EVERY - 1) yield warmUp + n + 1
   }
-  return { kept, accepted: accepted / draws }
+  return { kept, accepted: accepted / draws, tuned: { metric, size, middle } }
 }
 
+/** The first chain finds the way; the others begin about where it was led, wide apart, and need less of a warm-up. */
+const LATER_WARM_UP = 0.4
+
 /**
- * Draws from a density by Hamiltonian Monte Carlo: leapfrog paths of a length that varies, a step tuned to four
- * proposals in five taken, coordinates scaled by their spreads and by how they go together, all learned in the warm-up
- * and then left alone.
- * The same seed gives the same draws.
- * @returns undefined where it was stopped
+ * Draws from a density by Hamiltonian Monte Carlo: leapfrog paths of a length that varies, a step tuned so that four
+ * proposals in five are taken, coordinates scaled by their spreads and by how they go together about where the warm-up
+ * has led to, and all left alone from then on. The same seed gives the same draws.
+ * @yields how far it has come, every few milliseconds: whoever walks it may stop walking
  */
-export function sampleHmc(
+export function* sampleHmcSteps(
   density: LogDensity,
   dimension: number,
   options: SampleOptions,
-): Sample | undefined {
-  const { seed, chains, draws, warmUp, onProgress } = options
-  const of = chains * (draws + warmUp)
-  let done = 0
-  const tell = (): boolean => {
-    done += TELL_EVERY
-    return onProgress?.(done, of) === true
-  }
+  start: SampleStart,
+): Generator<SampleProgress, Sample> {
+  const { seed, chains, draws, warmUp } = options
+  const later = Math.round(LATER_WARM_UP * warmUp)
+  const of = warmUp + draws + (chains - 1) * (later + draws)
   const sampled: Float64Array[] = []
-  let accepted = 0
+  let [accepted, before] = [0, 0]
+  let tuned: Tuned | undefined
   for (let c = 0; c < chains; c++) {
     // Seeds far apart, so that chains of neighbouring seeds share nothing.
     const random = seededRandom(Math.imul(seed, 0x9e3779b1) ^ Math.imul(c + 1, 0x85ebca6b))
-    const chain = sampleChain(density, dimension, random, options, tell)
-    if (!chain) return undefined
-    sampled.push(chain.kept)
-    accepted += chain.accepted / chains
+    const effort = { draws, warmUp: c === 0 ? warmUp : later }
+    const walk = sampleChain(density, dimension, random, effort, start, tuned)
+    let step = walk.next()
+    for (; !step.done; step = walk.next()) yield { done: before + step.value, of }
+    sampled.push(step.value.kept)
+    accepted += step.value.accepted / chains
+    before += effort.warmUp + draws
+    tuned ??= step.value.tuned
   }
   return { chains: sampled, dimension, accepted }
+}
+
+/** {@link sampleHmcSteps}, walked to its end. */
+export const sampleHmc = (
+  density: LogDensity,
+  dimension: number,
+  options: SampleOptions,
+  start: SampleStart,
+): Sample => toEnd(sampleHmcSteps(density, dimension, options, start))
+
+/** Walks a generator to its end, past whatever it yields. */
+export function toEnd<T>(walk: Generator<unknown, T>): T {
+  let step = walk.next()
+  while (!step.done) step = walk.next()
+  return step.value
 }

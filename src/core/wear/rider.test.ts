@@ -4,16 +4,12 @@ import { seededRandom } from '../random.ts'
 import { lengthAtElongation } from '../measure/elongation.ts'
 import type { Reading } from '../measure/reading.ts'
 import { effectiveSize, rHat } from './diagnostics.ts'
-import { sampleHmc, type LogDensity } from './hmc.ts'
+import { sampleHmc, sampleHmcSteps, type LogDensity, type SampleStart } from './hmc.ts'
+import { spreadMetric } from './metric.ts'
 import { forecastRider, type RiderQuestion } from './rider-forecast.ts'
-import {
-  chainState,
-  logDensityOf,
-  riderModel,
-  wearKmOf,
-  type RiderChain,
-  type RoadPiece,
-} from './rider-model.ts'
+import { logDensityOf } from './rider-density.ts'
+import { chainState, kindTimes, riderModel, wearKmOf, type RiderChain } from './rider-model.ts'
+import type { RoadPiece } from '../exposure/roads.ts'
 
 const rule = (percent: number): Reading => ({
   instrument: 'rule',
@@ -82,13 +78,16 @@ describe('the model of a rider’s chains', () => {
   })
 
   test('is the prior’s median where nothing is said', () => {
-    const model = riderModel(mixed)
+    const lengths = [road(100, 'mud'), road(50, 'dry-road', 'drip-wax'), road(50, 'dry-gravel', 'wet-lube')]
+    const model = riderModel(mixed, lengths)
     const z = new Float64Array(model.dimension)
     expect(chainState(model, z, 0)).toEqual({ rate: 0.17, start: 0, beta: 1 })
     expect(chainState(model, z, 2).start).toBeCloseTo((1.2 - 0.05) / 2, 12)
     // 100 km of mud at 4, 50 on drip wax at 0.8, 50 in dust on wet lube at 1.6 times 1.3.
-    const lengths = [road(100, 'mud'), road(50, 'dry-road', 'drip-wax'), road(50, 'dry-gravel', 'wet-lube')]
-    expect(wearKmOf(model, z, model.lay(lengths))).toBeCloseTo(100 * 4 + 50 * 0.8 + 50 * 1.6 * 1.3, 9)
+    expect(wearKmOf(kindTimes(model, z), model.lay(lengths))).toBeCloseTo(
+      100 * 4 + 50 * 0.8 + 50 * 1.6 * 1.3,
+      9,
+    )
   })
 
   test('learns only of what was ridden and what is asked about', () => {
@@ -105,7 +104,8 @@ describe('the model of a rider’s chains', () => {
     ])
     // Wet lube out of the dust is drip lube, and that is the unit.
     expect(riderModel([], [road(1, 'dry-road', 'wet-lube')]).factors).toEqual([])
-    expect(() => riderModel([]).lay([road(-1)])).toThrow(RangeError)
+    expect(() => riderModel([], [road(1)]).lay([road(-1)])).toThrow(RangeError)
+    expect(() => riderModel([]).lay([road(1)])).toThrow('The model knows no such road.')
   })
 })
 
@@ -125,10 +125,14 @@ describe('the sampler', () => {
       return -0.5 * (tight * (a * a - 2 * correlation * a * b + b * b) + rest)
     }
 
+  const about = (...spreads: number[]): SampleStart => {
+    const metric = spreadMetric(Float64Array.from(spreads))
+    return { at: new Float64Array(spreads.length), metric, metricAbout: () => metric }
+  }
+
   test('draws a normal of known spreads and correlation', () => {
     const spreads = [1, 0.05, 3]
-    const sample = sampleHmc(normal(spreads, 0.8), 3, options)
-    if (!sample) throw new Error('it stopped')
+    const sample = sampleHmc(normal(spreads, 0.8), 3, options, about(...spreads))
     const traces = spreads.map((_, i) => sample.chains.map((draws) => draws.filter((__, n) => n % 3 === i)))
     const flat = traces.map((of) => of.flatMap((draws) => [...draws]))
     flat.forEach((values, i) => {
@@ -145,14 +149,14 @@ describe('the sampler', () => {
     expect(sample.accepted).toBeGreaterThan(0.6)
   })
 
-  test('gives the same draws for the same seed, others for another, and stops when told', () => {
+  test('gives the same draws for the same seed, others for another, and tells how far it has come', () => {
     const few = { ...options, draws: 100, warmUp: 100 }
-    const draws = (seed: number) => sampleHmc(normal([1, 1], 0), 2, { ...few, seed })?.chains
+    const draws = (seed: number) => sampleHmc(normal([1, 1], 0), 2, { ...few, seed }, about(1, 1)).chains
     expect(draws(1)).toEqual(draws(1))
     expect(draws(1)).not.toEqual(draws(2))
-    let told = 0
-    expect(sampleHmc(normal([1, 1], 0), 2, { ...few, onProgress: () => ++told === 3 })).toBeUndefined()
-    expect(told).toBe(3)
+    const told = [...sampleHmcSteps(normal([1, 1], 0), 2, few, about(1, 1))].map(({ done, of }) => done / of)
+    expect(told.at(-1)).toBe(1)
+    told.forEach((share, i) => expect(share).toBeGreaterThan(told[i - 1] ?? 0))
   })
 })
 
@@ -204,16 +208,13 @@ describe('the forecast from all chains', () => {
   const options = { seed: 1, chains: 4, draws: 2000, warmUp: 600 }
 
   test('agrees with itself over seeds within 3 % on the median', () => {
-    const medians = [1, 2, 3].map(
-      (seed) => forecastRider(question, { ...options, seed })?.toLimitKm.p50 ?? NaN,
-    )
+    const medians = [1, 2, 3].map((seed) => forecastRider(question, { ...options, seed }).toLimitKm.p50)
     const mean = medians.reduce((a, b) => a + b, 0) / medians.length
     for (const median of medians) expect(Math.abs(median / mean - 1)).toBeLessThan(0.03)
   })
 
   test('settles, and its answers are in order', () => {
     const answer = forecastRider(question, options)
-    if (!answer) throw new Error('it stopped')
     expect(answer.rHat).toBeLessThan(1.02)
     expect(answer.effectiveSize).toBeGreaterThan(400)
     const { p10, p50, p90 } = answer.toLimitKm
@@ -244,8 +245,7 @@ describe('the forecast from all chains', () => {
       [rule(0.8), [road(2000)]],
     ])
     const about = (chains: readonly RiderChain[]) =>
-      forecastRider({ chains, chain: 'new', now: [], limit: 0.5, ahead: [road(1)] }, options)?.toLimitKm
-        .p50 ?? NaN
+      forecastRider({ chains, chain: 'new', now: [], limit: 0.5, ahead: [road(1)] }, options).toLimitKm.p50
     const fresh = chain('new', [])
     expect(about([fresh, fast])).toBeLessThan(0.65 * about([fresh]))
   })

@@ -1,4 +1,5 @@
 import { Link } from 'react-router'
+import { Ahead } from './Ahead.tsx'
 import { recommend } from '../../core/strategy/recommend.ts'
 import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
 import { ElongationChart } from '../../ui/charts/ElongationChart.tsx'
@@ -20,7 +21,7 @@ export default function Decide() {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const report = useBikeReport(useBikeId(garage))
-  const { answer, fault } = useForecast(report?.chain?.question)
+  const { answer, fresh, fault } = useForecast(report?.chain?.part.entry.part)
   if (!report) return <NoBike what="Add one and measure its chain; what to do about it is said here." />
   const advice = recommend(report, answer)
   const { name } = report.bike.entry
@@ -33,7 +34,7 @@ export default function Decide() {
         word={advice.word}
         detail={
           answer && measured
-            ? `The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
+            ? `${fresh ? '' : 'Being worked out anew with what was added. '}The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
                 advice.confidence === undefined
                   ? sayNextLook(answer, units, now)
                   : `That this is right: ${sayChance(advice.confidence)}.`
@@ -83,6 +84,7 @@ export default function Decide() {
           </Section>
         )}
       </div>
+      {answer && report.chain && measured && <Ahead report={report} answer={answer} />}
     </div>
   )
 }

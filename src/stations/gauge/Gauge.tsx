@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import type { Instrument } from '../../core/measure/reading.ts'
 import { disagreements, type Disagreement } from '../../core/measure/disagreement.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
-import type { WearAnswer } from '../../core/wear/forecast.ts'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -17,10 +17,12 @@ import { sayFigure, sayPercent } from '../../ui/words/numbers.ts'
 import { sayNextLook, verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
 import { useForecast, useNextLook } from '../../workers/use-forecasts.ts'
 import { Evidence } from './Evidence.tsx'
+import { HowWorkedOut } from './HowWorkedOut.tsx'
 import { History } from './History.tsx'
 import { LimitChoice } from './LimitChoice.tsx'
 import { NextWorth } from './NextWorth.tsx'
 import { PrintStrip } from './PrintStrip.tsx'
+import { SurpriseQuestion } from './SurpriseQuestion.tsx'
 import { ReadingList } from './ReadingList.tsx'
 import { TakeReading } from './TakeReading.tsx'
 import { Tools } from './Tools.tsx'
@@ -35,13 +37,14 @@ interface HeadProps {
   readonly report: BikeReport
   readonly chain: ChainReport
   readonly answer: WearAnswer | undefined
+  readonly fresh: boolean
   readonly fault: string | undefined
   readonly conflict: Disagreement | undefined
   readonly onTake: (wanted?: Wanted) => void
 }
 
 /** The verdict; or, where two instruments contradict one another, that first, and what would settle it. */
-function Head({ report, chain, answer, fault, conflict, onTake }: HeadProps) {
+function Head({ report, chain, answer, fresh, fault, conflict, onTake }: HeadProps) {
   const { now } = useOpenLog()
   const units = useUnits()
   const nameOf = useToolNames()
@@ -68,6 +71,7 @@ function Head({ report, chain, answer, fault, conflict, onTake }: HeadProps) {
       detail={
         fault ?? (
           <>
+            {!fresh && measured && answer && 'Being worked out anew with what was added. '}
             {conflict && saySettled(conflict, nameOf)} {verdictGrounds(report, chain, answer)}{' '}
             {measured && answer && sayNextLook(answer, units, now)}
           </>
@@ -95,7 +99,7 @@ function goToForm(): void {
 export default function Gauge() {
   const { garage } = useOpenLog()
   const report = useBikeReport(useBikeId(garage))
-  const { answer, fault } = useForecast(report?.chain?.question)
+  const { answer, fresh, fault } = useForecast(report?.chain?.part.entry.part)
   const worth = useNextLook(report?.chain?.nextLook)
   const [wanted, setWanted] = useState<Wanted>()
   const chain = report?.chain
@@ -114,18 +118,28 @@ export default function Gauge() {
   const measured = chain.lastReadingAt !== undefined
   return (
     <div className="flex flex-col gap-8">
-      <Head report={report} chain={chain} answer={answer} fault={fault} conflict={conflict} onTake={take} />
+      <Head
+        report={report}
+        chain={chain}
+        answer={answer}
+        fresh={fresh}
+        fault={fault}
+        conflict={conflict}
+        onTake={take}
+      />
+      {answer?.surprise && fresh && <SurpriseQuestion chain={chain} surprise={answer.surprise} />}
       <Evidence report={report} chain={chain} answer={measured ? answer : undefined} />
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1 bench:grid-cols-1">
         <div className="flex flex-col gap-8">
           <ReadingList chain={chain} />
           {worth && <NextWorth answer={worth} onPick={take} />}
-          <History report={report} chain={chain} />
+          <History report={report} chain={chain} answer={fresh ? answer : undefined} />
         </div>
         <div className="max-lg:order-first bench:order-first">
           <TakeReading key={chain.part.entry.part} report={report} chain={chain} wanted={wanted} />
         </div>
       </div>
+      {answer && <HowWorkedOut chain={chain.part.entry.part} />}
       <Section title="The limit" className="border-t border-hairline pt-6">
         <LimitChoice report={report} />
       </Section>

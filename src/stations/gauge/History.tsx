@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react'
-import { chainStory } from '../../core/exposure/chain-story.ts'
+import { chainStory, kmAtWear } from '../../core/exposure/chain-story.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useOpenLog } from '../../store/log-context.ts'
-import { HistoryChart, type ChainPegs } from '../../ui/charts/HistoryChart.tsx'
+import { HistoryChart, type ChainPegs, type LikelyWay } from '../../ui/charts/HistoryChart.tsx'
 import { pegsOf } from '../../ui/charts/pegs.ts'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -12,10 +13,12 @@ type Axis = 'km' | 'wear-km'
 interface Props {
   readonly report: BikeReport
   readonly chain: ChainReport
+  /** Absent while it is being worked out. */
+  readonly answer: WearAnswer | undefined
 }
 
 /** All readings of this chain against its distance, and those of the bike's other chains laid over them from zero. */
-export function History({ report, chain }: Props) {
+export function History({ report, chain, answer }: Props) {
   const { garage } = useOpenLog()
   const [axis, setAxis] = useState<Axis>('km')
   const [compared, setCompared] = useState<ReadonlySet<string>>(new Set())
@@ -44,6 +47,21 @@ export function History({ report, chain }: Props) {
       }
     })
   }, [chain, others, compared, garage, current, axis])
+  const way = useMemo((): LikelyWay | undefined => {
+    // Against wear-distance what lies ahead would have no scale of its own.
+    if (!answer || axis === 'wear-km' || chain.lastReadingAt === undefined) return undefined
+    const today = chain.story.km
+    return {
+      today,
+      here: answer.wayHere.map((point) => ({ ...point, x: kmAtWear(chain.story, point.x) })),
+      ahead: answer.fan.map((point) => ({ ...point, x: today + point.x })),
+      events: answer.events.flatMap(({ event, beginsKm }) => {
+        const planned = report.bike.events.find((one) => one.event === event)
+        const from = today + beginsKm.p50
+        return planned ? [{ name: planned.name, from, to: from + planned.km }] : []
+      }),
+    }
+  }, [answer, axis, chain, report.bike.events])
   const toggle = (part: string) => {
     const next = new Set(compared)
     if (!next.delete(part)) next.add(part)
@@ -55,7 +73,7 @@ export function History({ report, chain }: Props) {
       title="Every reading so far"
       note="With what each alone would say, 9 times in 10, rather than as a dot."
     >
-      <HistoryChart chains={chains} limit={report.limit} axis={axis} />
+      <HistoryChart chains={chains} limit={report.limit} axis={axis} way={way} />
       <div className="mt-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <Choice<Axis>
           legend="Against"

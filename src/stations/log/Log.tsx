@@ -92,7 +92,13 @@ export default function Log() {
   const units = useUnits()
   const navigate = useNavigate()
   const [search, setSearch] = useSearchParams()
-  const [wanted, setWanted] = useState(ANYTHING)
+  // The road asks for what lies on one of its marks by these.
+  const [wanted, setWanted] = useState<Wanted>(() => ({
+    ...ANYTHING,
+    about: search.get('about') ?? '',
+    from: search.get('from') ?? '',
+    to: search.get('to') ?? '',
+  }))
   const [all, setAll] = useState(false)
   const live = useMemo(() => liveEntries(entries), [entries])
   const liveIds = useMemo(() => new Set(live.map(({ id }) => id)), [live])

@@ -50,9 +50,12 @@ export function fieldsOf(entry: Entry, counted: Ride | undefined, units: Units):
         return { name: entry.name, note: entry.note ?? '' }
       case 'bike':
         return { name: entry.name, note: entry.note }
+      case 'event':
+        return { name: entry.name, distance: distance(entry.km), condition: entry.condition }
       case 'tool':
       case 'zeroing':
       case 'limit':
+      case 'plan':
       case 'reading-use':
       case 'withdraw':
         return {}
@@ -114,10 +117,11 @@ function correctedReading(base: Draft<'reading'>, values: Values): Corrected {
   }
 }
 
-function correctedName(base: Draft<'part'> | Draft<'bike'>, values: Values): Corrected {
+function correctedName(base: Draft<'part'> | Draft<'bike'> | Draft<'event'>, values: Values): Corrected {
   const name = (values['name'] ?? '').trim()
   if (name === '' || name.length > 60) return { fault: 'A name, of at most 60 letters.', field: 'name' }
   const note = (values['note'] ?? '').trim().slice(0, 200)
+  if (base.kind === 'event') return { draft: { ...base, name } }
   if (base.kind === 'bike') return { draft: { ...base, name, note } }
   const { note: _note, ...part } = base
   return { draft: { ...part, name, ...(note !== '' && { note }) } }
@@ -175,9 +179,17 @@ export function correctionOf(
     case 'part':
     case 'bike':
       return correctedName(base, values)
+    case 'event': {
+      const km = typedKm(values, units)
+      if (!(km > 0 && km <= 50_000)) return { fault: 'A distance over nothing.', field: 'distance' }
+      const named = correctedName(base, values)
+      const condition = isCondition(values['condition']) ? values['condition'] : base.condition
+      return 'fault' in named ? named : { draft: { ...named.draft, km, condition } as Draft<'event'> }
+    }
     case 'tool':
     case 'zeroing':
     case 'limit':
+    case 'plan':
     case 'reading-use':
     case 'withdraw':
       return { draft: base }

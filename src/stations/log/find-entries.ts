@@ -20,6 +20,8 @@ function aboutOf(entry: Entry, garage: Garage): readonly string[] {
     case 'ride':
     case 'odometer':
     case 'limit':
+    case 'plan':
+    case 'event':
       return [entry.bike]
     case 'fit':
       return [entry.part, entry.bike]

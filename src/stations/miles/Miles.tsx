@@ -43,7 +43,7 @@ export default function Miles() {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const report = useBikeReport(useBikeId(garage))
-  const { answer } = useForecast(report?.chain?.question)
+  const { answer } = useForecast(report?.chain?.part.entry.part)
   if (!report) return <NoBike what="Add one, and then drop its recorded rides in here." />
   const { chain } = report
   const unsaid = unsaidRides(report.bike.rides).length

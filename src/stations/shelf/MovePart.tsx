@@ -32,7 +32,7 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
   const [fault, setFault] = useState<string>()
   const target = to.startsWith('bike ') ? garage.bikes.get(to.slice(5)) : undefined
   const report = useMemo(() => target && bikeReport(garage, target, now), [target, garage, now])
-  const { answer } = useForecast(report?.chain?.question)
+  const { answer } = useForecast(report?.chain?.part.entry.part)
   const checks = report ? checksBeforeFitting(garage, report, answer, entry.spec, part) : []
   const save = async () => {
     const since = on?.from ?? part.fittings.at(-1)?.to

@@ -88,7 +88,7 @@ function PartFields({ raw, fault, set }: FieldsProps) {
 /** A part for the shelf or for the bike: what it is, and what to know before it goes on. */
 export function NewPart({ report, onDone }: { readonly report: BikeReport; readonly onDone: () => void }) {
   const { record, garage, now } = useOpenLog()
-  const { answer } = useForecast(report.chain?.question)
+  const { answer } = useForecast(report.chain?.part.entry.part)
   const { entry } = report.bike
   const [id] = useState(() => crypto.randomUUID())
   const [raw, setRaw] = useState<Raw>({

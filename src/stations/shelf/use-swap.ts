@@ -69,7 +69,7 @@ const blankForm = (links: number, hasLink: boolean, day: string): SwapForm => ({
 export function useSwap(report: BikeReport): SwapState {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const { answer } = useForecast(report.chain?.question)
+  const { answer } = useForecast(report.chain?.part.entry.part)
   const { bike, speeds } = report.bike.entry
   const old = report.chain?.part
   const oldSpec = old?.entry.spec

@@ -1,4 +1,3 @@
-import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { recommend, urgency, type Action, type Recommendation } from '../../core/strategy/recommend.ts'
@@ -12,8 +11,9 @@ import { sayAction, sayReason } from '../../ui/words/advice.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/numbers.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
-import type { WearAnswer } from '../../core/wear/forecast.ts'
-import { useForecasts } from '../../workers/use-forecasts.ts'
+import { ComingUp } from './ComingUp.tsx'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
+import { useForecastsOf } from '../../workers/use-forecasts.ts'
 
 interface Line {
   readonly report: BikeReport
@@ -28,14 +28,17 @@ function stepFor(action: Action): { readonly path: string; readonly label: strin
   return weighty ? { path: '/decide', label: 'See why' } : NEXT_STEP[action]
 }
 
-function useLines(): { readonly lines: readonly Line[]; readonly fault?: string } {
+function useLines() {
   const reports = useAllReports()
-  const questions = useMemo(() => reports.map((report) => report.chain?.question), [reports])
-  const { answers, fault } = useForecasts(questions)
+  const forecasts = useForecastsOf(reports.map((report) => report.chain?.part.entry.part))
+  const fault = forecasts.find((forecast) => forecast.fault !== undefined)?.fault
   const lines = reports
-    .map((report, i): Line => ({ report, answer: answers[i], advice: recommend(report, answers[i]) }))
+    .map((report, i): Line => {
+      const answer = forecasts[i]?.answer
+      return { report, answer, advice: recommend(report, answer) }
+    })
     .sort((a, b) => (b.advice ? urgency(b.advice) : -1) - (a.advice ? urgency(a.advice) : -1))
-  return { lines, ...(fault !== undefined && { fault }) }
+  return { lines, reports, answers: forecasts.map(({ answer }) => answer), fault }
 }
 
 function sayHowSure({ report, answer, advice }: Line): string {
@@ -136,7 +139,7 @@ function headAction(action: Action): string {
 /** Today: what calls, on which bike, why, and how sure, the most urgent first. */
 export default function Today() {
   const { garage } = useOpenLog()
-  const { lines, fault } = useLines()
+  const { lines, reports, answers, fault } = useLines()
   if (garage.bikes.size === 0)
     return (
       <NoBike what="Add yours, drop in a ride or two, measure the chain once, and this page says each day what it wants." />
@@ -149,6 +152,7 @@ export default function Today() {
           <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} />
         ))}
       </ul>
+      <ComingUp reports={reports} answers={answers} />
     </>
   )
 }

@@ -2,9 +2,11 @@ import { useCallback } from 'react'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { kmToMiles } from '../../core/units/convert.ts'
-import type { BandPoint, WearAnswer } from '../../core/wear/forecast.ts'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useUnits, type Units } from '../screen-state.ts'
 import { sayAboutKm, sayFigure, sayKm, sayLimit } from '../words/numbers.ts'
+import { kmAtWear } from '../../core/exposure/chain-story.ts'
+import { band } from './band.ts'
 import { Chart } from './Chart.tsx'
 import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
@@ -19,42 +21,11 @@ interface Props {
 
 const TOP = PEG_TOP
 
-/** A wear-distance of the way here as distance, by the chain's own story. */
-function kmAtWear(chain: ChainReport, wearKm: number): number {
-  let km = 0
-  let sum = 0
-  for (const ride of chain.story.rides) {
-    if (sum + ride.wearKm >= wearKm)
-      return km + (ride.wearKm > 0 ? (ride.ride.km * (wearKm - sum)) / ride.wearKm : 0)
-    km += ride.ride.km
-    sum += ride.wearKm
-  }
-  return km
-}
-
-function band(name: string, points: readonly BandPoint[], color: string, dashed: boolean, opacity: number) {
-  const cap = (value: number) => Math.min(TOP, Math.max(0, value))
-  const low = points.map(({ x, p10 }) => [x, cap(p10)])
-  const rise = points.map(({ x, p10, p90 }) => [x, cap(p90) - cap(p10)])
-  const quiet = { type: 'line', showSymbol: false, silent: true, lineStyle: { opacity: 0 } }
-  return [
-    { ...quiet, stack: name, data: low },
-    { ...quiet, stack: name, data: rise, areaStyle: { color, opacity } },
-    {
-      type: 'line',
-      showSymbol: false,
-      silent: true,
-      data: points.filter(({ p50 }) => p50 <= TOP).map(({ x, p50 }) => [x, cap(p50)]),
-      lineStyle: { color, width: 2.5, type: dashed ? [6, 5] : 'solid' },
-    },
-  ]
-}
-
 function chartOption(props: Props, units: Units, ink: Ink, width: number): ChartOption {
   const { chain, answer, limit } = props
   const scale = (km: number) => (units === 'metric' ? km : kmToMiles(km))
   const today = chain.story.km
-  const here = answer.wayHere.map((point) => ({ ...point, x: scale(kmAtWear(chain, point.x)) }))
+  const here = answer.wayHere.map((point) => ({ ...point, x: scale(kmAtWear(chain.story, point.x)) }))
   const ahead = answer.fan.map((point) => ({ ...point, x: scale(today + point.x) }))
   const reach = Math.min(answer.fan.at(-1)?.x ?? 0, Math.max(400, 1.2 * today, 1.6 * answer.toLimitKm.p50))
   const text = { color: ink.ink, fontSize: 12, fontFamily: ink.sans }

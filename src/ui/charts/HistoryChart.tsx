@@ -6,7 +6,9 @@ import { sayFigure, sayKm } from '../words/numbers.ts'
 import { Chart } from './Chart.tsx'
 import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
-import { distanceLabel, elongationAxis, limitLine } from './elongation-axis.ts'
+import type { BandPoint } from '../../core/wear/outlook.ts'
+import { band } from './band.ts'
+import { distanceLabel, elongationAxis, limitLine, todayLine } from './elongation-axis.ts'
 import { drawPeg, PEG_TOP, pegData, type Peg, type PegShape } from './pegs.ts'
 
 /** A chain's readings, from zero. */
@@ -25,25 +27,41 @@ function colourOf({ current }: ChainPegs, index: number, ink: Ink): string {
   return current ? ink.ink : index % 2 === 0 ? ink.steel : ink.petrol
 }
 
+/** The current chain's likely way, here and ahead, and what is planned on it; distances as the chart's. */
+export interface LikelyWay {
+  readonly here: readonly BandPoint[]
+  readonly ahead: readonly BandPoint[]
+  readonly today: number
+  readonly events: readonly { readonly name: string; readonly from: number; readonly to: number }[]
+}
+
 interface Props {
   readonly chains: readonly ChainPegs[]
   readonly limit: Limit
   /** What the distances are: ridden, or wear-km. */
   readonly axis: 'km' | 'wear-km'
+  readonly way?: LikelyWay | undefined
 }
 
 /** All readings of chains laid over one another from zero, with their intervals. */
-export function HistoryChart({ chains, limit, axis }: Props) {
+export function HistoryChart({ chains, limit, axis, way }: Props) {
   const units = useUnits()
   const option = useCallback(
     (ink: Ink): ChartOption => {
       const scale = (km: number) => (units === 'metric' ? km : kmToMiles(km))
-      const most = Math.max(200, ...chains.flatMap(({ pegs }) => pegs.map(({ x }) => scale(x))))
+      const read = Math.max(200, ...chains.flatMap(({ pegs }) => pegs.map(({ x }) => scale(x))))
+      const planned = Math.max(0, ...(way?.events ?? []).map(({ to }) => scale(to)))
+      // As far ahead as half of what was ridden, or to the end of what is planned.
+      const most = way
+        ? Math.max(read, planned, Math.min(scale(way.ahead.at(-1)?.x ?? 0), 1.5 * scale(way.today) + 100))
+        : read
+      const scaled = (points: readonly BandPoint[]) =>
+        points.map((point) => ({ ...point, x: scale(point.x) }))
       const unit = units === 'metric' ? 'km' : 'miles'
       const text = { color: ink.ink, fontSize: 12 }
       return {
         textStyle: { fontFamily: ink.sans },
-        grid: { left: 44, right: 16, top: 16, bottom: 46 },
+        grid: { left: 44, right: 16, top: way ? 26 : 16, bottom: 46 },
         xAxis: {
           type: 'value',
           // A little room on the left, so that readings of a chain just fitted are not cut off.
@@ -64,31 +82,51 @@ export function HistoryChart({ chains, limit, axis }: Props) {
           splitLine: { show: false },
         },
         yAxis: elongationAxis(ink, Math.min(PEG_TOP, Math.max(limit.percent + 0.25, 0.75))),
-        series: chains.map((chain, i) => ({
-          type: 'custom',
-          silent: true,
-          clip: true,
-          data: pegData(chain.pegs, scale),
-          encode: { x: 0, y: [1, 2] },
-          renderItem: drawPeg(ink, colourOf(chain, i, ink), shapeOf(i)),
-          ...(i === 0 && {
-            markLine: {
-              symbol: 'none',
-              silent: true,
-              data: [limitLine(ink, limit)],
-            },
-          }),
-        })),
+        series: [
+          ...(way
+            ? [
+                ...band('here', scaled(way.here), ink.petrol, false, 0.16),
+                ...band('ahead', scaled(way.ahead), ink.rust, true, 0.14),
+              ]
+            : []),
+          ...chains.map((chain, i) => ({
+            type: 'custom' as const,
+            silent: true,
+            clip: true,
+            data: pegData(chain.pegs, scale),
+            encode: { x: 0, y: [1, 2] },
+            renderItem: drawPeg(ink, colourOf(chain, i, ink), shapeOf(i)),
+            ...(i === 0 && {
+              markLine: {
+                symbol: 'none',
+                silent: true,
+                data: [limitLine(ink, limit), ...(way ? [todayLine(ink, scale(way.today))] : [])],
+              },
+              ...(way &&
+                way.events.length > 0 && {
+                  markArea: {
+                    silent: true,
+                    itemStyle: { color: ink.petrol, opacity: 0.1 },
+                    label: { position: 'insideBottom', color: ink.petrol, fontSize: 12, opacity: 1 },
+                    data: way.events.map(({ name, from, to }) => [
+                      { name, xAxis: scale(from) },
+                      { xAxis: scale(to) },
+                    ]),
+                  },
+                }),
+            }),
+          })),
+        ],
       }
     },
-    [chains, limit, axis, units],
+    [chains, limit, axis, units, way],
   )
   const count = chains.reduce((sum, { pegs }) => sum + pegs.length, 0)
   return (
     <Chart
       option={option}
       className="h-64"
-      sentence={`${count} readings of ${chains.map(({ name }) => name).join(', ')}, each with its interval, against distance from zero.`}
+      sentence={`${count} readings of ${chains.map(({ name }) => name).join(', ')}, each with its interval, against distance from zero${way ? `; ahead of today the likely way on, ${sayFigure(way.ahead.at(-1)?.p10 ?? 0)} to ${sayFigure(way.ahead.at(-1)?.p90 ?? 0)} % after ${sayKm((way.ahead.at(-1)?.x ?? 0) - way.today, units)} more` : ''}.`}
       table={{
         heads: ['Chain', axis === 'km' ? 'Distance' : 'Wear-distance', 'Lowest', 'Highest'],
         rows: chains.flatMap(({ name, pegs }) =>

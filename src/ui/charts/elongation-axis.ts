@@ -29,3 +29,10 @@ export const limitLine = (ink: Ink, limit: Limit) => ({
     fontSize: 12,
   },
 })
+
+/** Today as a line up such a drawing. */
+export const todayLine = (ink: Ink, at: number) => ({
+  xAxis: at,
+  lineStyle: { color: ink.ink, width: 1.5, type: 'solid' },
+  label: { position: 'end', formatter: 'today', color: ink.ink, fontWeight: 600, fontSize: 12 },
+})

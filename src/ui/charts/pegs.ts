@@ -1,6 +1,6 @@
 import { evidenceOf } from '../../core/measure/likelihood.ts'
 import { biasOf } from '../../core/measure/instrument-likelihood.ts'
-import type { IsoTime } from '../../core/log/entries.ts'
+import type { EntryId, IsoTime } from '../../core/log/entries.ts'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { LearnedBias } from '../../core/measure/tool-bias.ts'
 import { placedReading } from '../../core/strategy/chain-evidence.ts'
@@ -8,6 +8,7 @@ import type { Ink } from './ink.ts'
 
 /** A reading on a drawing: a value with its spread, or a stretch between two marks. */
 export interface Peg {
+  readonly entry: EntryId
   readonly x: number
   /** Which of several at the same distance it is: they are drawn side by side. */
   readonly beside: number
@@ -18,7 +19,8 @@ export interface Peg {
 
 /** The top of the drawings, %: what lies above is cut there. */
 export const PEG_TOP = 1.3
-const PEG_GAP_PX = 9
+/** Pegs at one distance stand this far beside one another, px. */
+export const PEG_GAP_PX = 9
 
 /** The readings that count, as pegs: 90 % of what each alone would say, its tool's bias taken off. */
 export function pegsOf(
@@ -39,11 +41,11 @@ export function pegsOf(
       if (evidence.form === 'value') {
         const middle = evidence.value - bias.b
         const reach = 1.645 * Math.hypot(evidence.sd, bias.sb)
-        return { x, beside, low: middle - reach, high: middle + reach, middle }
+        return { entry: state.entry.id, x, beside, low: middle - reach, high: middle + reach, middle }
       }
       const low = Number.isFinite(evidence.low) ? evidence.low - bias.b : 0
       const high = Number.isFinite(evidence.high) ? evidence.high - bias.b : PEG_TOP
-      return { x, beside, low, high, middle: undefined }
+      return { entry: state.entry.id, x, beside, low, high, middle: undefined }
     })
 }
 

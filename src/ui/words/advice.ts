@@ -1,6 +1,6 @@
 import type { ClockReason } from '../../core/lube/clock.ts'
 import type { Action, Caution, Reason, Recommendation } from '../../core/strategy/recommend.ts'
-import { FORECAST_CAP_KM } from '../../core/wear/forecast.ts'
+import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
 import { SHORT_INSTRUMENT, toolName } from './names.ts'

@@ -22,6 +22,8 @@ export const KIND_NAMES: Readonly<Record<Entry['kind'], string>> = {
   look: 'look',
   wash: 'wash or lube',
   limit: 'limit',
+  plan: 'plan',
+  event: 'event ahead',
   withdraw: 'taking back',
 }
 
@@ -78,6 +80,10 @@ export function sayEntry(entry: Entry, garage: Garage, units: Units): string {
       return `${part(entry.chain)} ${WASH_NAMES[entry.method]}${entry.lube ? `, ${LUBE_NAMES[entry.lube]}` : ''}`
     case 'limit':
       return `${bike(entry.bike)}: the ${entry.school} school${entry.percent === undefined ? '' : `, ${sayLimit(entry.percent)}\u00a0%`}`
+    case 'plan':
+      return `${bike(entry.bike)} is to go ${entry.weeklyKm === undefined ? 'as far as lately' : `${sayKm(entry.weeklyKm, units)} a week`}`
+    case 'event':
+      return `${entry.name}, ${sayKm(entry.km, units)} on ${bike(entry.bike)}, ${CONDITION_NAMES[entry.condition]}, from ${entry.starts.slice(0, 10)}`
     case 'withdraw':
       return `${sayCount(entry.targets.length, 'entry', 'entries')} taken back`
   }

@@ -3,7 +3,8 @@ import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts
 import { chainWord, type Verdict } from '../../core/strategy/wear-word.ts'
 import { limitKey } from '../../core/measure/posterior.ts'
 import { addDays } from '../../core/units/days.ts'
-import { FORECAST_CAP_KM, type WearAnswer } from '../../core/wear/forecast.ts'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
+import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Units } from '../screen-state.ts'
 import { SHORT_INSTRUMENT } from './names.ts'
 import {

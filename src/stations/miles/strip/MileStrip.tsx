@@ -7,7 +7,8 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { useScreen, useUnits } from '../../../ui/screen-state.ts'
 import { frameFor, kmOfX } from './frame.ts'
 import type { StripPicture } from './picture.ts'
-import { sayMark, sayPlace } from './say-place.ts'
+import { addressOf } from './mark-places.ts'
+import { sayMarks, sayPlace } from './say-place.ts'
 import { usePainting, usePrinting, useWheel, useWidth } from './use-painting.ts'
 import { CLOSER, stripKeys, useStanding, useStripPointers, type Standing } from './use-strip.ts'
 import { zoomView } from './view.ts'
@@ -62,21 +63,22 @@ export function MileStrip({ picture, end, topPercent }: Props) {
   const { strip } = picture
   const width = printing ? PRINT_PX : screenWidth
   const frame = useMemo(() => frameFor(width, strip, topPercent), [width, strip, topPercent])
-  const standing = useStanding(strip, end)
-  const { cursor, mark, setView } = standing
+  const standing = useStanding(end)
+  const { cursor, marks, setView } = standing
   const whole = useMemo(() => ({ from: 0, to: end }), [end])
   const view = printing ? whole : standing.view
-  const open = (which: StripMark | undefined) => {
-    if (which) void navigate(`/log?entry=${which.entry}`)
+  const open = (which: readonly StripMark[]) => {
+    const address = addressOf(which)
+    if (address !== undefined) void navigate(address)
   }
   usePainting(canvas, picture, frame, view, cursor, printing, theme)
   useWheel(canvas, frame, view, end, setView)
-  const pointers = useStripPointers(strip, standing, frame, end, open)
+  const pointers = useStripPointers(picture, standing, frame, end, open)
 
   const here = cursor ?? strip.totalKm
   const place = sayPlace(picture, here, units, now)
-  const marked = mark && entries.find((entry) => entry.id === mark.entry)
-  const sentence = mark ? `${sayMark(mark, marked, garage, units, now)} ${place}` : place
+  const marked = entries.find((entry) => entry.id === marks[0]?.entry)
+  const sentence = marks.length > 0 ? `${sayMarks(marks, marked, garage, units, now)} ${place}` : place
   return (
     <div>
       <div ref={box}>
@@ -96,15 +98,15 @@ export function MileStrip({ picture, end, topPercent }: Props) {
           onDoubleClick={(event) =>
             setView(zoomView(view, kmOfX(frame, view, event.nativeEvent.offsetX), 0.4, end))
           }
-          onKeyDown={stripKeys(strip, standing, end, () => open(mark))}
+          onKeyDown={stripKeys(strip, standing, end, () => open(marks))}
         />
       </div>
       <div className="mt-1 flex flex-wrap items-start gap-x-6 gap-y-2">
         <p className="min-h-12 min-w-0 flex-1 basis-80 text-[0.95rem]">
           {sentence}
-          {mark && (
-            <Button look="link" className="no-print ml-2" onClick={() => open(mark)}>
-              Open it
+          {marks.length > 0 && (
+            <Button look="link" className="no-print ml-2" onClick={() => open(marks)}>
+              {marks.length === 1 ? 'Open it' : 'Open them'}
             </Button>
           )}
         </p>

@@ -12,7 +12,8 @@ import { useUnits, type Units } from '../../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../../ui/words/names.ts'
 import { sayAboutKm, sayCount, sayDay, sayFigure, sayKm, sayLimit } from '../../../ui/words/numbers.ts'
 import { sayLimitDates } from '../../../ui/words/verdict.tsx'
-import { useForecasts } from '../../../workers/use-forecasts.ts'
+import { answerFor } from '../../../workers/forecast-keeper.ts'
+import { useForecast, useForecasts } from '../../../workers/use-forecasts.ts'
 import { MileStrip } from './MileStrip.tsx'
 import type { StripPicture } from './picture.ts'
 
@@ -72,18 +73,18 @@ export function Road({ report }: { readonly report: BikeReport }) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const chains = useMemo(() => chainsOfRoad(garage, report), [garage, report])
-  // The chain now on is asked about first: it is what one came for.
-  const order = useMemo(
-    () =>
-      [...chains].sort(
-        (a, b) => Number(b.part === report.chain?.part) - Number(a.part === report.chain?.part),
-      ),
-    [chains, report.chain],
-  )
-  const questions = useMemo(() => order.map(({ question }) => question), [order])
-  const { answers, fault } = useForecasts(questions)
+  const { groups } = useForecasts()
   const strip = useMemo(() => mileStrip(garage, report, chains), [garage, report, chains])
-  const current = report.chain && answers[order.findIndex(({ part }) => part === report.chain?.part)]
+  const { answer: current, fault } = useForecast(report.chain?.part.entry.part)
+  const answers = useMemo(
+    () =>
+      strip.chains.map(({ chain, drawn }) => {
+        const answer = answerFor(groups, chain.part.entry.part)?.answer
+        // An answer of before may be about a way with fewer marks: it is not drawn under another.
+        return answer?.wayHere.length === drawn ? answer : undefined
+      }),
+    [groups, strip],
+  )
   const limit = report.limit.percent
   const known = answers.filter((answer) => answer !== undefined)
   const highest = Math.max(limit + 0.25, ...known.map((answer) => answer.now.p95 + 0.05))
@@ -93,9 +94,9 @@ export function Road({ report }: { readonly report: BikeReport }) {
     return {
       strip,
       limit,
-      chains: strip.chains.map((chain) => ({
+      chains: strip.chains.map((chain, i) => ({
         strip: chain,
-        answer: answers[order.indexOf(chain.chain)],
+        answer: answers[i],
         pegs: pegsOf(
           chain.readings.map(({ state }) => state),
           report.chain?.biases ?? new Map(),
@@ -105,6 +106,10 @@ export function Road({ report }: { readonly report: BikeReport }) {
       ...(current && {
         ahead: {
           answer: current,
+          events: current.events.flatMap(({ event, beginsKm }) => {
+            const planned = report.bike.events.find((one) => one.event === event)
+            return planned ? [{ name: planned.name, from: beginsKm.p50, to: beginsKm.p50 + planned.km }] : []
+          }),
           said:
             current.toLimitKm.p50 > 0
               ? `${sayAboutKm(current.toLimitKm.p50, units)}: swap${measured ? '' : ', a guess'}`
@@ -115,11 +120,12 @@ export function Road({ report }: { readonly report: BikeReport }) {
       unit: units === 'metric' ? 'km' : 'miles',
       sayLane,
     }
-  }, [strip, limit, answers, order, current, report.chain, units])
+  }, [strip, limit, answers, current, report, units])
   if (strip.totalKm === 0) return null
   const total = strip.totalKm
-  const reach = current ? current.toLimitKm.p90 * 1.05 : 0
-  const end = total + Math.max(0.06 * total, Math.min(reach, Math.max(0.3 * total, 400)))
+  const lastEvent = Math.max(0, ...(picture.ahead?.events ?? []).map(({ to }) => to))
+  const reach = current ? Math.max(current.toLimitKm.p90, lastEvent) * 1.05 : 0
+  const end = total + Math.max(0.06 * total, Math.min(reach, Math.max(0.3 * total, 400, lastEvent * 1.05)))
   const waiting = answers.some((answer) => answer === undefined)
   return (
     <Section

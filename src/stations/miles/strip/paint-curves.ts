@@ -1,4 +1,4 @@
-import type { Peg } from '../../../ui/charts/pegs.ts'
+import { PEG_GAP_PX, type Peg } from '../../../ui/charts/pegs.ts'
 import type { CurvedChain, StripPicture } from './picture.ts'
 import { label, line, type Brush } from './brush.ts'
 
@@ -56,7 +56,7 @@ function paintBand(
 
 function paintPeg(brush: Brush, peg: Peg): void {
   const { ctx, ink, x, y } = brush
-  const at = x(peg.x) - 9 * peg.beside
+  const at = x(peg.x) - PEG_GAP_PX * peg.beside
   ctx.strokeStyle = ink.ink
   ctx.lineWidth = 1.4
   const [low, high] = [y(peg.low), y(peg.high)]
@@ -143,11 +143,42 @@ export function paintHandovers(brush: Brush, picture: StripPicture): void {
   }
 }
 
+/** What is planned ahead: a stretch of the road set off, with its name along the top. */
+function paintEvents(brush: Brush, { strip, ahead }: Pick<StripPicture, 'strip' | 'ahead'>): void {
+  const { ctx, frame, ink, x } = brush
+  for (const { name, from, to } of ahead?.events ?? []) {
+    const [left, right] = [x(strip.totalKm + from), x(strip.totalKm + to)]
+    if (right < frame.left || left > frame.right) continue
+    ctx.globalAlpha = 0.12
+    ctx.fillStyle = ink.petrol
+    ctx.fillRect(left, frame.curveTop, Math.max(2, right - left), frame.curveBottom - frame.curveTop)
+    ctx.globalAlpha = 1
+    ctx.strokeStyle = ink.petrol
+    ctx.lineWidth = 1
+    ctx.setLineDash([])
+    for (const edge of [left, right])
+      line(ctx, [
+        [edge, frame.curveTop],
+        [edge, frame.curveBottom],
+      ])
+    ctx.save()
+    // Written up the edge: a tour may be narrow on a long road.
+    ctx.translate(left + 12, frame.curveBottom - 8)
+    ctx.rotate(-Math.PI / 2)
+    ctx.font = `600 12px ${ink.sans}`
+    ctx.fillStyle = ink.petrol
+    ctx.textAlign = 'left'
+    ctx.fillText(name, 0, 0)
+    ctx.restore()
+  }
+}
+
 /** The fan from today to the limit, and what is said where it meets it. */
 export function paintAhead(brush: Brush, { strip, ahead, limit }: StripPicture): void {
   const { ctx, frame, ink, x, y } = brush
   const today = x(strip.totalKm)
   if (ahead) {
+    paintEvents(brush, { strip, ahead })
     const points = ahead.answer.fan.map((point) => ({ ...point, x: x(strip.totalKm + point.x) }))
     paintBand(brush, points, ink.rust)
     ctx.strokeStyle = ink.rust

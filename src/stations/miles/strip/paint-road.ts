@@ -149,7 +149,12 @@ const WORD_TONES: Readonly<Record<string, keyof Ink>> = {
 export function paintLane(brush: Brush, picture: StripPicture, lane: StripLane, y: number): void {
   const { ctx, frame, ink, x } = brush
   label(brush, lane.name, 0, y - 6, ink.steel)
+  const parts = new Set(lane.spans.map(({ part }) => part.entry.part))
   clipped(brush, () => {
+    // A dot under the line for each look, so that there is something to stand on and open.
+    ctx.fillStyle = ink.steel
+    for (const mark of picture.strip.marks)
+      if (mark.kind === 'look' && parts.has(mark.part)) ctx.fillRect(x(mark.km) - 1.5, y + 2, 3, 5)
     const shown = lane.spans.filter((span) => x(span.to) >= frame.left && x(span.from) <= frame.right)
     shown.forEach((span) => {
       const [from, to] = [Math.max(frame.left, x(span.from)), Math.min(frame.right, x(span.to))]

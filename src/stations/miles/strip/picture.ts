@@ -1,11 +1,11 @@
 import { type MileStrip, type StripChain, type StripLane } from '../../../core/strategy/mile-strip.ts'
-import type { WearAnswer } from '../../../core/wear/forecast.ts'
+import type { ChainNow, WearAnswer } from '../../../core/wear/outlook.ts'
 import type { Peg } from '../../../ui/charts/pegs.ts'
 
 /** A chain on the strip with what the model says of it, and its readings as pegs. */
 export interface CurvedChain {
   readonly strip: StripChain
-  readonly answer: WearAnswer | undefined
+  readonly answer: ChainNow | undefined
   readonly pegs: readonly Peg[]
 }
 
@@ -15,7 +15,12 @@ export interface StripPicture {
   readonly chains: readonly CurvedChain[]
   readonly limit: number
   /** The fan ahead: the chain now on, and what is said where it meets the limit. */
-  readonly ahead?: { readonly answer: WearAnswer; readonly said: string }
+  readonly ahead?: {
+    readonly answer: WearAnswer
+    readonly said: string
+    /** What is planned, km from today. */
+    readonly events: readonly { readonly name: string; readonly from: number; readonly to: number }[]
+  }
   /** A distance in the units chosen, and the ruler's name. */
   readonly perUnit: number
   readonly unit: string

@@ -51,13 +51,16 @@ export function sayPlace(picture: StripPicture, km: number, units: Units, now: s
   return `${road} ${part.entry.name}, ${sayKm(gathered, units)} on it${worn ? `, probably at ${sayPercent(worn.p50)}, ${sayFigure(worn.p10)} to ${sayFigure(worn.p90)}` : ''}.`
 }
 
-/** A mark in a sentence, with its place; the entry may have been taken back meanwhile. */
-export function sayMark(
-  mark: StripMark,
+/** The marks at a place in a sentence; the entry of the first may have been taken back meanwhile. */
+export function sayMarks(
+  marks: readonly StripMark[],
   entry: Entry | undefined,
   garage: Garage,
   units: Units,
   now: string,
 ): string {
-  return `${sayDay(mark.at, now)}, ${sayKm(mark.km, units)}: ${entry ? sayEntry(entry, garage, units) : mark.kind}.`
+  const [first] = marks
+  if (!first) return ''
+  const more = marks.length > 1 ? `, and ${marks.length - 1} more` : ''
+  return `${sayDay(first.at, now)}, ${sayKm(first.km, units)}: ${entry ? sayEntry(entry, garage, units) : first.kind}${more}.`
 }

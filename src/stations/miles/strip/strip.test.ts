@@ -1,13 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { commuter, noon, ride, ruleReading, written } from '../../../../test/log.ts'
+import type { EntryDraft } from '../../../core/log/entries.ts'
 import { replay } from '../../../core/log/replay.ts'
 import { bikeReport, chainsOfRoad } from '../../../core/strategy/bike-report.ts'
-import { mileStrip } from '../../../core/strategy/mile-strip.ts'
-import { forecastWear } from '../../../core/wear/forecast.ts'
+import { mileStrip, type StripMark } from '../../../core/strategy/mile-strip.ts'
+import { answerOf } from '../../../../test/outlook.ts'
+import { pegsOf } from '../../../ui/charts/pegs.ts'
 import { frameFor, kmOfX, xOfKm, yOfPercent } from './frame.ts'
 import type { StripPicture } from './picture.ts'
-import { sayMark, sayPlace } from './say-place.ts'
+import { addressOf, markFinder } from './mark-places.ts'
+import { sayMarks, sayPlace } from './say-place.ts'
+import { stripKeys } from './use-strip.ts'
 import { clampView, panView, rulerStep, viewWith, zoomView } from './view.ts'
 
 const roads = fc.record({
@@ -95,6 +99,114 @@ describe('the frame', () => {
   })
 })
 
+describe('marks under a pointer', () => {
+  const look = (cog: number): EntryDraft => ({
+    kind: 'look',
+    at: noon(2, 7),
+    part: 'cassette',
+    cog,
+    word: 'good',
+  })
+  const garage = replay(
+    written([
+      ...commuter,
+      ride(1, 5, 300),
+      ruleReading(1, 6, 305),
+      ruleReading(1, 6, 305.25),
+      ruleReading(1, 6, 305.5),
+      { kind: 'wash', at: noon(1, 6), chain: 'chain', method: 'wipe', lube: 'wet-lube' },
+      ride(2, 5, 200),
+      ...[11, 13, 15].map(look),
+    ]),
+  )
+  const bike = garage.bikes.get('heron')
+  if (!bike) throw new Error('the garage has lost its bike')
+  const strip = mileStrip(
+    garage,
+    bikeReport(garage, bike, noon(4, 1)),
+    chainsOfRoad(garage, bikeReport(garage, bike, noon(4, 1))),
+  )
+  const picture: StripPicture = {
+    strip,
+    limit: 0.5,
+    chains: strip.chains.map((chain) => ({
+      strip: chain,
+      answer: undefined,
+      pegs: pegsOf(
+        chain.readings.map(({ state }) => state),
+        new Map(),
+        () => 300,
+      ),
+    })),
+    perUnit: 1,
+    unit: 'km',
+    sayLane: () => '',
+  }
+  const frame = frameFor(1200, strip, 1)
+  const view = { from: 0, to: 500 }
+  const find = markFinder(picture, frame)
+  const at = xOfKm(frame, view, 300)
+  const found = (x: number, y: number) => find(view, x, y).map(({ kind }) => kind)
+
+  test('each of three readings of one look is found where its own peg stands', () => {
+    const inCurve = (frame.curveTop + frame.curveBottom) / 2
+    const entries = [0, 1, 2].map((beside) => find(view, at - 9 * beside, inCurve))
+    expect(entries.map(({ length }) => length)).toEqual([1, 1, 1])
+    expect(new Set(entries.flat().map(({ entry }) => entry)).size).toBe(3)
+    expect(found(at + 40, inCurve)).toEqual([])
+  })
+
+  test('the band tells a wash from the readings above it, and a lane its looks', () => {
+    expect(found(at + 3, frame.washY)).toEqual(['wash'])
+    const cogs = frame.laneY[strip.lanes.findIndex(({ name }) => name === 'cogs')] ?? 0
+    expect(found(xOfKm(frame, view, 500), cogs)).toEqual(['look', 'look', 'look'])
+    expect(found(frame.left, cogs)).toEqual(['fit'])
+    expect(found(frame.left, frame.curveTop - 6)).toEqual(['fit'])
+  })
+
+  test('one opens its entry, several the log about their part on their days', () => {
+    const [wash] = find(view, at, frame.washY)
+    expect(addressOf(wash ? [wash] : [])).toBe(`/log?entry=${wash?.entry}`)
+    const cogs = frame.laneY[strip.lanes.findIndex(({ name }) => name === 'cogs')] ?? 0
+    expect(addressOf(find(view, xOfKm(frame, view, 500), cogs))).toBe(
+      '/log?about=cassette&from=2026-02-07&to=2026-02-07',
+    )
+    expect(addressOf([])).toBeUndefined()
+  })
+
+  test('keys walk to every one, however many stand at one place', () => {
+    const walked: string[] = []
+    let marks: readonly StripMark[] = []
+    const press = () => {
+      const standing = {
+        view,
+        cursor: marks[0]?.km ?? -1,
+        marks,
+        setView: () => undefined,
+        stand: () => undefined,
+        go: () => undefined,
+        standOn: (mark: StripMark | undefined) => {
+          if (!mark) return
+          marks = [mark]
+          walked.push(mark.entry)
+        },
+      }
+      stripKeys(
+        strip,
+        standing,
+        500,
+        () => undefined,
+      )({
+        key: 'ArrowRight',
+        shiftKey: true,
+        preventDefault: () => undefined,
+      } as never)
+    }
+    for (let i = 0; i < strip.marks.length + 2; i++) press()
+    expect(walked).toEqual(strip.marks.map(({ entry }) => entry))
+  })
+})
+
 describe('a place in a sentence', () => {
   const now = noon(4, 1)
   const garage = replay(
@@ -115,12 +227,13 @@ describe('a place in a sentence', () => {
   const report = bikeReport(garage, bike, now)
   const chains = chainsOfRoad(garage, report)
   const strip = mileStrip(garage, report, chains)
-  const answer = forecastWear(chains[0]?.question ?? ({} as never))
+  const answer = answerOf(garage, now, 'chain')
+  if (!answer) throw new Error('the chain has no forecast')
   const picture: StripPicture = {
     strip,
     limit: 0.5,
     chains: strip.chains.map((chain) => ({ strip: chain, answer, pegs: [] })),
-    ahead: { answer, said: '' },
+    ahead: { answer, said: '', events: [] },
     perUnit: 1,
     unit: 'km',
     sayLane: () => '',
@@ -146,7 +259,7 @@ describe('a place in a sentence', () => {
     if (!mark) throw new Error('no reading on the road')
     const entry = garage.readings.get('chain')?.[0]?.entry
     const said = (which: typeof entry) =>
-      sayMark(mark, which, garage, 'metric', now).replaceAll('\u00a0', ' ')
+      sayMarks([mark], which, garage, 'metric', now).replaceAll('\u00a0', ' ')
     expect(said(entry)).toBe('6 February, 500 km: Chain 1 read with rule: 24 pitches, 305.5 mm.')
     expect(said(undefined)).toBe('6 February, 500 km: reading.')
   })

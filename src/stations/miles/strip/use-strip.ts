@@ -1,61 +1,56 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { MileStrip, StripMark } from '../../../core/strategy/mile-strip.ts'
 import { kmOfX, type Frame } from './frame.ts'
+import { markFinder } from './mark-places.ts'
+import type { StripPicture } from './picture.ts'
 import { clampView, panView, viewWith, zoomView, type View } from './view.ts'
 
 /** How much closer one press brings the road. */
 export const CLOSER = 0.7
-/** A mark this near to a finger is the one that was meant, px. */
-const REACH_PX = 14
 /** A finger that moved less than this has tapped, not dragged, px. */
 const TAP_PX = 5
-
-/** The mark nearest to a place, if one is within reach. */
-function markNear(marks: readonly StripMark[], km: number, reachKm: number): StripMark | undefined {
-  return marks.reduce<StripMark | undefined>(
-    (best, mark) => (Math.abs(mark.km - km) <= (best ? Math.abs(best.km - km) : reachKm) ? mark : best),
-    undefined,
-  )
-}
 
 /** Where one stands on the road, and what of it is in sight. */
 export interface Standing {
   readonly view: View
   readonly cursor: number | undefined
-  readonly mark: StripMark | undefined
+  /** The marks one stands on: one, or several that lie on one another. */
+  readonly marks: readonly StripMark[]
   readonly setView: (view: View) => void
-  /** Stands somewhere; on a mark that is near, where that is wanted. */
-  readonly stand: (km: number, perPx?: number) => void
+  /** Stands on marks, or, where there are none, at a place. */
+  readonly stand: (km: number, marks: readonly StripMark[]) => void
+  /** Walks to a mark and brings it into sight. */
   readonly standOn: (mark: StripMark | undefined) => void
   /** Walks to a place and brings it into sight. */
   readonly go: (km: number) => void
 }
 
 /** Keeps the place and the view, within the road. */
-export function useStanding(strip: MileStrip, end: number): Standing {
-  const [seen, setView] = useState<View>({ from: 0, to: end })
-  const view = useMemo(() => clampView(seen, end), [seen, end])
+export function useStanding(end: number): Standing {
+  // Absent: the whole road, which grows once the forecast has come.
+  const [part, setPart] = useState<View>()
+  const view = useMemo(() => (part ? clampView(part, end) : { from: 0, to: end }), [part, end])
+  const setView = (next: View): void => setPart(next.from <= 0 && next.to >= end ? undefined : next)
   const [cursor, setCursor] = useState<number>()
-  const [mark, setMark] = useState<StripMark>()
+  const [marks, setMarks] = useState<readonly StripMark[]>([])
   const within = (km: number): number => Math.max(0, Math.min(end, km))
   return {
     view,
     cursor,
-    mark,
+    marks,
     setView,
-    stand: (km, perPx) => {
-      const near = perPx === undefined ? undefined : markNear(strip.marks, within(km), REACH_PX * perPx)
-      setMark(near)
-      setCursor(near?.km ?? within(km))
+    stand: (km, on) => {
+      setMarks(on)
+      setCursor(on[0]?.km ?? within(km))
     },
     standOn: (next) => {
       if (!next) return
-      setMark(next)
+      setMarks([next])
       setCursor(next.km)
       setView(viewWith(view, next.km, end))
     },
     go: (km) => {
-      setMark(undefined)
+      setMarks([])
       setCursor(within(km))
       setView(viewWith(view, within(km), end))
     },
@@ -72,9 +67,16 @@ export function stripKeys(
   const { view, cursor, go, standOn, setView } = standing
   const at = cursor ?? totalKm
   const span = view.to - view.from
+  const [on] = standing.marks
+  const place = on ? marks.indexOf(on) : -1
+  /** The next or the last mark: many may stand at one place of the road, and each is walked to. */
+  const markBeside = (by: 1 | -1): StripMark | undefined => {
+    if (place >= 0) return marks[place + by]
+    return by > 0 ? marks.find(({ km }) => km > at) : marks.findLast(({ km }) => km < at)
+  }
   const does: Readonly<Record<string, (shift: boolean) => void>> = {
-    ArrowRight: (shift) => (shift ? standOn(marks.find(({ km }) => km > at + 1e-9)) : go(at + span / 100)),
-    ArrowLeft: (shift) => (shift ? standOn(marks.findLast(({ km }) => km < at - 1e-9)) : go(at - span / 100)),
+    ArrowRight: (shift) => (shift ? standOn(markBeside(1)) : go(at + span / 100)),
+    ArrowLeft: (shift) => (shift ? standOn(markBeside(-1)) : go(at - span / 100)),
     PageDown: () => go(at + span / 2),
     PageUp: () => go(at - span / 2),
     Home: () => go(0),
@@ -95,16 +97,16 @@ export function stripKeys(
 
 /** Fingers and mouse on the drawing: dragging, pinching, standing, opening. */
 export function useStripPointers(
-  strip: MileStrip,
+  picture: StripPicture,
   standing: Standing,
   frame: Frame,
   end: number,
-  open: (mark: StripMark) => void,
+  open: (marks: readonly StripMark[]) => void,
 ) {
+  const marksAt = useMemo(() => markFinder(picture, frame), [picture, frame])
   const fingers = useRef(new Map<number, number>())
   const moved = useRef(0)
-  const { view, mark, setView, stand } = standing
-  const perPx = (view.to - view.from) / (frame.right - frame.left)
+  const { view, marks, setView, stand } = standing
   const kmAt = (x: number): number => kmOfX(frame, view, x)
   return {
     onPointerDown: (event: PointerEvent<HTMLCanvasElement>) => {
@@ -113,10 +115,10 @@ export function useStripPointers(
       moved.current = 0
     },
     onPointerMove: (event: PointerEvent<HTMLCanvasElement>) => {
-      const x = event.nativeEvent.offsetX
+      const { offsetX: x, offsetY: y } = event.nativeEvent
       const before = fingers.current.get(event.pointerId)
       if (before === undefined) {
-        if (event.pointerType === 'mouse' && x >= frame.left) stand(kmAt(x), perPx)
+        if (event.pointerType === 'mouse' && x >= frame.left) stand(kmAt(x), marksAt(view, x, y))
         return
       }
       const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, at]) => at)
@@ -129,12 +131,13 @@ export function useStripPointers(
     },
     onPointerUp: (event: PointerEvent<HTMLCanvasElement>) => {
       fingers.current.delete(event.pointerId)
-      const x = event.nativeEvent.offsetX
+      const { offsetX: x, offsetY: y } = event.nativeEvent
       if (moved.current > TAP_PX || x < frame.left) return
-      const near = markNear(strip.marks, kmAt(x), REACH_PX * perPx)
+      const near = marksAt(view, x, y)
+      const shown = near.length > 0 && near[0] === marks[0]
       // A mouse has shown the mark before it clicks; a finger shows it first and opens it with a second tap.
-      if (near && (event.pointerType === 'mouse' || near === mark)) open(near)
-      else stand(kmAt(x), perPx)
+      if (near.length > 0 && (event.pointerType === 'mouse' || shown)) open(near)
+      else stand(kmAt(x), near)
     },
     onPointerCancel: (event: PointerEvent<HTMLCanvasElement>) => {
       fingers.current.delete(event.pointerId)

@@ -1,0 +1,38 @@
+import { useForecasts } from '../workers/use-forecasts.ts'
+import { Button } from '../ui/parts/Button.tsx'
+
+/** That the forecasts are being worked out, how far that has come, and the way to stop it: under the bar, on every station. */
+export function WorkingLine() {
+  const { groups, stop, resume } = useForecasts()
+  const working = groups.filter(({ progress }) => progress !== undefined)
+  const waiting = groups.filter(({ fresh, stopped, fault }) => !fresh && !stopped && fault === undefined)
+  const left = groups.filter(({ stopped, fault }) => stopped || fault !== undefined)
+  const share = (groups.length - waiting.length + (working[0]?.progress ?? 0)) / Math.max(1, groups.length)
+  return (
+    <div role="status" className="no-print mx-auto max-w-[80rem] px-9 max-md:px-4">
+      {waiting.length > 0 ? (
+        <p className="flex min-h-8 items-center gap-3 text-sm text-steel">
+          <span className="relative block h-px w-40 bg-hairline" aria-hidden="true">
+            <span
+              className="absolute inset-y-0 left-0 -my-px block h-[3px] bg-petrol"
+              style={{ width: `${Math.round(100 * share)}%` }}
+            />
+          </span>
+          <span>Working out the chains…</span>
+          <Button look="link" onClick={stop}>
+            Stop
+          </Button>
+        </p>
+      ) : left.length > 0 ? (
+        <p className="flex min-h-8 items-center gap-3 text-sm text-steel">
+          {left.some(({ fault }) => fault !== undefined)
+            ? 'The chains could not be worked out.'
+            : 'Stopped: what is said of the chains may be older than the log.'}
+          <Button look="link" onClick={resume}>
+            Work it out
+          </Button>
+        </p>
+      ) : null}
+    </div>
+  )
+}

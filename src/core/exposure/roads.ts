@@ -1,0 +1,86 @@
+import { CONDITION_MULTIPLIER, UNSURE_LOG_SD, type Condition } from './conditions.ts'
+import { lubeMultiplier, REFERENCE_KJ_PER_KM, type WearKmInput } from './wear-km.ts'
+import type { Lube } from '../lube/lubes.ts'
+
+/** Spread of what is learned of a multiplier, as the logarithm of a factor on its default (methods 4). */
+const CONDITION_LOG_SD = 0.35
+const LUBE_LOG_SD = 0.2
+
+/** Some distance of one kind: how far, in what, on what lubricant. */
+export interface RoadPiece {
+  /** km, times the energy over the reference where it is known, times what the age of the lubricant adds */
+  readonly km: number
+  readonly condition: Condition
+  readonly lube?: Lube | undefined
+  /** Nobody has said what it was ridden in: the condition is only taken to be so. */
+  readonly unsaid?: true | undefined
+}
+
+/** A stretch of riding as a piece of road: its energy over the reference counts as distance (methods 3). */
+export const roadPiece = ({ km, condition, lube, energyKjPerKm }: WearKmInput): RoadPiece => ({
+  km: km * (energyKjPerKm === undefined ? 1 : energyKjPerKm / REFERENCE_KJ_PER_KM),
+  condition,
+  lube,
+})
+
+/** What a multiplier is of. Dry road and drip lube are the units. */
+export type Factor = Exclude<Condition, 'dry-road'> | Exclude<Lube, 'dry-lube'> | 'unsaid'
+
+/** How far from its default a multiplier may be, as a spread of the logarithm. */
+export function factorLogSd(of: Factor): number {
+  if (of === 'unsaid') return UNSURE_LOG_SD
+  return of in CONDITION_MULTIPLIER ? CONDITION_LOG_SD : LUBE_LOG_SD
+}
+
+/** The multipliers that a piece of road bears. */
+export function factorsOf({ condition, lube, unsaid }: RoadPiece): Factor[] {
+  const factors: Factor[] = []
+  if (condition !== 'dry-road') factors.push(condition)
+  // Wet lube is drip lube like any other but in dust, which it holds.
+  if (lube !== undefined && lube !== 'dry-lube' && (lube !== 'wet-lube' || condition === 'dry-gravel'))
+    factors.push(lube)
+  if (unsaid) factors.push('unsaid')
+  return factors
+}
+
+/** Wear-km of a piece at the default multipliers. */
+export const defaultWearKm = ({ km, condition, lube }: RoadPiece): number =>
+  km * CONDITION_MULTIPLIER[condition] * lubeMultiplier(lube, condition)
+
+/** The kind of a piece: pieces of one kind bear the same multipliers. */
+export const kindOf = (piece: RoadPiece): string => factorsOf(piece).join(' ')
+
+/** A road in terms of a model: wear-km at the defaults of each kind, by the kind's number. */
+export interface Road {
+  readonly kind: Int32Array
+  readonly km: Float64Array
+}
+
+/**
+ * Adds a road up by kind.
+ * @param numberOf the number of a kind
+ * @throws RangeError for a distance below 0 or none
+ */
+export function roadByKind(pieces: readonly RoadPiece[], numberOf: (kind: string) => number): Road {
+  const kinds = new Map<number, number>()
+  for (const piece of pieces) {
+    if (!(piece.km >= 0)) throw new RangeError('A distance must be 0 km or more.')
+    const kind = numberOf(kindOf(piece))
+    kinds.set(kind, (kinds.get(kind) ?? 0) + defaultWearKm(piece))
+  }
+  const sorted = [...kinds].sort(([a], [b]) => a - b)
+  return {
+    kind: Int32Array.from(sorted, ([kind]) => kind),
+    km: Float64Array.from(sorted, ([, km]) => km),
+  }
+}
+
+/** Pieces of one condition, lubricant and certainty added together, so that a long story stays short. */
+export function gathered(pieces: readonly RoadPiece[]): RoadPiece[] {
+  const sums = new Map<string, RoadPiece>()
+  for (const piece of pieces) {
+    const key = `${piece.condition} ${piece.lube ?? ''} ${piece.unsaid ?? ''}`
+    sums.set(key, { ...piece, km: piece.km + (sums.get(key)?.km ?? 0) })
+  }
+  return [...sums.values()]
+}

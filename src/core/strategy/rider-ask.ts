@@ -1,0 +1,129 @@
+import { chainStory, drawnMarks, roadsAt, type ChainStory } from '../exposure/chain-story.ts'
+import { QUARTERS, quarterOf } from '../exposure/conditions.ts'
+import { ridingPlan } from '../exposure/riding-plan.ts'
+import { roadAhead } from '../exposure/road-ahead.ts'
+import { gathered } from '../exposure/roads.ts'
+import type { BikeId, IsoTime, PartId, ToolId } from '../log/entries.ts'
+import { openFitting, type BikeState, type Garage, type PartState } from '../log/garage.ts'
+import type { LearnedBias } from '../measure/tool-bias.ts'
+import type { AheadQuestion } from '../wear/ahead.ts'
+import type { AskedChain } from '../wear/asked-chain.ts'
+import type { SeasonRoad } from '../wear/rates.ts'
+import type { RiderAsk } from '../wear/rider-outlook.ts'
+import { bikeLimit } from './bike-limit.ts'
+import { looksOf, placedReading, toolBiases } from './chain-evidence.ts'
+
+/** The chains of one rider, and everything that is asked of them. */
+export interface RiderGroup {
+  /** The same for the same bikes. */
+  readonly id: string
+  readonly chains: readonly PartId[]
+  readonly ask: RiderAsk
+}
+
+/**
+ * With more bikes than this they are not one rider's: each bike's chains are then taken by themselves, those of bikes
+ * that share a chain together.
+ */
+const MOST_OF_ONE_RIDER = 24
+const SEED = 1807
+
+const isChain = ({ entry }: PartState): boolean => entry.spec.type === 'chain'
+
+/** Bikes that belong together: all, or those that have shared a chain. */
+function ridersOf(garage: Garage, chains: readonly PartState[]): BikeId[][] {
+  const bikes = [...garage.bikes.keys()]
+  if (bikes.length <= MOST_OF_ONE_RIDER) return bikes.length > 0 ? [bikes] : []
+  const groups = new Map(bikes.map((bike) => [bike, new Set([bike])]))
+  for (const { fittings } of chains) {
+    const joined = new Set(fittings.flatMap(({ bike }) => [...(groups.get(bike) ?? [])]))
+    for (const bike of joined) groups.set(bike, joined)
+  }
+  return [...new Set(groups.values())].map((group) => [...group])
+}
+
+/** A moment of the day, so that the same day asks the same. */
+export const askedAt = (now: IsoTime): IsoTime => `${now.slice(0, 10)}T12:00:00.000Z`
+
+function aheadOf(bike: BikeState, story: ChainStory, now: IsoTime): AheadQuestion {
+  const plan = ridingPlan(bike.rides, now, bike.plan?.weeklyKm)
+  return {
+    stretches: roadAhead(bike, story, plan, now),
+    paceLogSd: Math.sqrt(Math.log(1 + plan.weeklySpread ** 2)),
+    idle: plan.weeklyKm <= 0,
+  }
+}
+
+/** A chain that was never measured and is on no bike has nothing to tell and nothing to be asked. */
+function askedChain(
+  garage: Garage,
+  part: PartState,
+  biases: ReadonlyMap<ToolId, LearnedBias>,
+  now: IsoTime,
+): AskedChain | undefined {
+  const { spec, part: id } = part.entry
+  const last = part.fittings.at(-1)
+  const bike = garage.bikes.get(last?.bike ?? '')
+  if (spec.type !== 'chain' || !bike) return undefined
+  const story = chainStory(garage, id)
+  const readings = garage.readings.get(id) ?? []
+  const used = readings.filter((state) => state.used)
+  const marks = drawnMarks(story, part.fittings)
+  const roads = roadsAt(story, [...used.map(({ entry }) => entry.at), ...marks.map(({ at }) => at)])
+  const whole = gathered(story.rides.map(({ piece }) => piece))
+  const isOn = openFitting(part) !== undefined
+  return {
+    id,
+    past: spec.past,
+    readings: used.map((state, i) => {
+      const { place: _place, ...taken } = placedReading(state, biases)
+      return { ...taken, road: roads[i] ?? [] }
+    }),
+    lookSize: looksOf(readings).at(-1)?.length ?? 0,
+    links: spec.links,
+    now: whole,
+    limit: bikeLimit(garage, bike).percent,
+    drawAt: marks.map(({ wearKm }, i) => ({
+      wearKm,
+      // The last mark of a chain that is on stands after its last ride, not before it.
+      road: isOn && i === marks.length - 1 ? whole : (roads[used.length + i] ?? []),
+    })),
+    ...(part.retired && { retired: true }),
+    ...(isOn && { ahead: aheadOf(bike, story, now) }),
+  }
+}
+
+/** The rider's roads by part of the year: every ride on a chain in the log, as the chain felt it. */
+function seasonsOf(stories: readonly ChainStory[]): SeasonRoad[] {
+  return QUARTERS.flatMap((quarter): SeasonRoad[] => {
+    const rides = stories.flatMap((story) => story.rides.filter(({ at }) => quarterOf(at) === quarter))
+    const km = rides.reduce((sum, { ride }) => sum + ride.km, 0)
+    if (km <= 0) return []
+    const perKm = gathered(rides.map(({ piece }) => piece)).map((piece) => ({ ...piece, km: piece.km / km }))
+    return [{ quarter, km, perKm }]
+  })
+}
+
+/**
+ * What is asked of the wear model, rider by rider. The same log asks the same all day.
+ * @param now any moment of the day
+ */
+export function riderGroups(garage: Garage, now: IsoTime): RiderGroup[] {
+  const day = askedAt(now)
+  const chains = [...garage.parts.values()].filter((part) => isChain(part) && part.fittings.length > 0)
+  return ridersOf(garage, chains).map((bikes): RiderGroup => {
+    const own = chains.filter(({ fittings }) => bikes.includes(fittings.at(-1)?.bike ?? ''))
+    // Its chains speak of their tools themselves; what other riders' chains and new ones say is known before.
+    const biases = toolBiases(garage, new Set(own.map(({ entry }) => entry.part)))
+    const asked = own.flatMap((part) => askedChain(garage, part, biases, day) ?? [])
+    return {
+      id: bikes.length === garage.bikes.size ? 'all' : [...bikes].sort().join(' '),
+      chains: asked.map(({ id }) => id),
+      ask: {
+        chains: asked,
+        seasons: seasonsOf(own.map(({ entry }) => chainStory(garage, entry.part))),
+        seed: SEED,
+      },
+    }
+  })
+}

@@ -1,0 +1,198 @@
+import { seededRandom } from '../random.ts'
+import { effectiveSize, rHat } from './diagnostics.ts'
+import { sampleHmcSteps, type SampleOptions, type SampleProgress } from './hmc.ts'
+import { laplaceOf } from './laplace.ts'
+import type { ChainPast } from './rate-grid.ts'
+import { RATE_MEDIAN } from './rate-grid.ts'
+import { logDensityOf } from './rider-density.ts'
+import {
+  CHAIN_LOG_SD,
+  chainState,
+  factorTimes,
+  kindTimes,
+  RIDER_LOG_SD,
+  riderModel,
+  START_SD,
+  UNKNOWN_FROM,
+  UNKNOWN_TO,
+  wearKmOf,
+  type RiderChain,
+  type RiderModel,
+} from './rider-model.ts'
+import type { RoadPiece } from '../exposure/roads.ts'
+
+/** Draws of everything that is unknown of a rider, one after another. */
+export interface RiderDraws {
+  readonly model: RiderModel
+  readonly options: SampleOptions
+  readonly count: number
+  /** What each draw makes of each kind of road. */
+  readonly kinds: readonly Float64Array[]
+  /** The rider's median rate, % per 1000 wear-km. */
+  readonly rider: Float64Array
+  readonly beta: Float64Array
+  /** Multipliers over their defaults, in the order of the model's factors. */
+  readonly times: readonly Float64Array[]
+  /** Biases of the tools, %, in the order of the model's tools. */
+  readonly offsets: readonly Float64Array[]
+  /** For each chain of the sampler its coordinates, one draw after another. */
+  readonly sampled: readonly Float64Array[]
+  readonly accepted: number
+}
+
+/** How well the sampling went, at the worst of all coordinates. */
+export interface Settled {
+  /** 1 where the chains of the sampler agree; below 1.02 is good enough. */
+  readonly rHat: number
+  readonly effectiveSize: number
+}
+
+/** What every draw says of one chain. */
+export interface ChainDraws {
+  readonly rate: Float64Array
+  readonly start: Float64Array
+}
+
+/**
+ * Draws from the posterior of all of a rider's chains at once (methods 4).
+ * @param ahead roads that will be asked about
+ * @throws RangeError where a reading or a distance cannot be
+ */
+export function* drawRiderSteps(
+  chains: readonly RiderChain[],
+  ahead: readonly RoadPiece[],
+  options: SampleOptions,
+): Generator<SampleProgress, RiderDraws> {
+  const model = riderModel(chains, ahead)
+  const density = logDensityOf(model)
+  const start = laplaceOf(model, density)
+  const sample = yield* sampleHmcSteps(density, model.dimension, options, start)
+  const { dimension, places, tools } = model
+  const zs = sample.chains.flatMap((draws) =>
+    Array.from({ length: options.draws }, (_, n) => draws.subarray(n * dimension, (n + 1) * dimension)),
+  )
+  const timesOf = zs.map((z) => factorTimes(model, z))
+  return {
+    model,
+    options,
+    count: zs.length,
+    kinds: zs.map((z) => kindTimes(model, z)),
+    rider: Float64Array.from(zs, (z) => RATE_MEDIAN * Math.exp(RIDER_LOG_SD * (z[places.rider] ?? 0))),
+    beta: Float64Array.from(zs, (z) => chainBeta(model, z)),
+    times: model.factors.map((_, f) => Float64Array.from(timesOf, (times) => times[f] ?? 1)),
+    offsets: tools.map(({ place, bias }) => Float64Array.from(zs, (z) => bias.b + bias.sb * (z[place] ?? 0))),
+    sampled: sample.chains,
+    accepted: sample.accepted,
+  }
+}
+const chainBeta = (model: RiderModel, z: Float64Array): number => chainState(model, z, 0).beta
+
+/** The coordinates of one draw. */
+function coordinatesOf(
+  { sampled, model: { dimension }, options: { draws } }: RiderDraws,
+  n: number,
+): Float64Array {
+  const chain = sampled[Math.floor(n / draws)] ?? new Float64Array(dimension)
+  return chain.subarray((n % draws) * dimension, ((n % draws) + 1) * dimension)
+}
+
+/**
+ * What every draw says of one chain. A chain nobody has read is drawn from what is known of the rider.
+ * @param seed for a chain without readings
+ */
+export function chainDraws(
+  draws: RiderDraws,
+  { id, past }: { readonly id: string; readonly past: ChainPast },
+  seed: number,
+): ChainDraws {
+  const { count, model, rider } = draws
+  const rate = new Float64Array(count)
+  const start = new Float64Array(count)
+  const number = model.chains.findIndex((chain) => chain.id === id)
+  const random = seededRandom(seed)
+  for (let n = 0; n < count; n++) {
+    if (number >= 0) {
+      const state = chainState(model, coordinatesOf(draws, n), number)
+      rate[n] = state.rate
+      start[n] = state.start
+    } else {
+      rate[n] = (rider[n] ?? 0) * Math.exp(random.normal(0, CHAIN_LOG_SD))
+      start[n] = past === 'unknown' ? random.between(UNKNOWN_FROM, UNKNOWN_TO) : random.normal(0, START_SD)
+    }
+  }
+  return { rate, start }
+}
+
+/** Every so many-th of some values. */
+function everyNth(values: Float64Array, step: number): Float64Array {
+  const few = new Float64Array(Math.ceil(values.length / step))
+  for (let i = 0; i < few.length; i++) few[i] = values[i * step] as number
+  return few
+}
+
+/** Some of the draws, evenly, for what is only drawn or tried; and what they say of a chain. */
+export interface FewDraws {
+  readonly draws: RiderDraws
+  readonly of: (chain: ChainDraws) => ChainDraws
+}
+
+/** So many of the draws at most. */
+export function fewDraws(draws: RiderDraws, most: number): FewDraws {
+  const step = Math.max(1, Math.ceil(draws.count / most))
+  if (step === 1) return { draws, of: (chain) => chain }
+  const kinds = draws.kinds.filter((_, n) => n % step === 0)
+  const few = (values: Float64Array) => everyNth(values, step)
+  return {
+    draws: {
+      ...draws,
+      count: kinds.length,
+      kinds,
+      rider: few(draws.rider),
+      beta: few(draws.beta),
+      times: draws.times.map(few),
+      offsets: draws.offsets.map(few),
+    },
+    of: ({ rate, start }) => ({ rate: few(rate), start: few(start) }),
+  }
+}
+
+/** Wear-km of a road, by draw. */
+export function wearKmDraws({ model, kinds, count }: RiderDraws, road: readonly RoadPiece[]): Float64Array {
+  const laid = model.lay(road)
+  const wearKm = new Float64Array(count)
+  for (let n = 0; n < count; n++) wearKm[n] = wearKmOf(kinds[n] as Float64Array, laid)
+  return wearKm
+}
+
+/** Elongation, %, of a chain after some wear-km, by draw. */
+export function elongationDraws(
+  { beta, count }: RiderDraws,
+  { rate, start }: ChainDraws,
+  wearKm: Float64Array,
+): Float64Array {
+  const elongation = new Float64Array(count)
+  for (let n = 0; n < count; n++)
+    elongation[n] =
+      (start[n] as number) + (rate[n] as number) * ((wearKm[n] as number) / 1000) ** (beta[n] as number)
+  return elongation
+}
+
+/** Wear-km from new at which a chain reaches a limit, by draw; 0 where it starts past it. */
+export function limitWearKm({ beta }: RiderDraws, { rate, start }: ChainDraws, limit: number): Float64Array {
+  return start.map((from, n) =>
+    from >= limit ? 0 : 1000 * ((limit - from) / (rate[n] ?? 1)) ** (1 / (beta[n] ?? 1)),
+  )
+}
+
+/** How well the sampling went. */
+export function settledOf({ model: { dimension }, sampled, options: { draws } }: RiderDraws): Settled {
+  let [hat, size] = [1, Infinity]
+  for (let i = 0; i < dimension; i++) {
+    const traces = sampled.map((chain) =>
+      Float64Array.from({ length: draws }, (_, n) => chain[n * dimension + i] ?? 0),
+    )
+    hat = Math.max(hat, rHat(traces))
+    size = Math.min(size, effectiveSize(traces))
+  }
+  return { rHat: hat, effectiveSize: size }
+}

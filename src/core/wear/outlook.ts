@@ -1,0 +1,167 @@
+import { disagreements, type ToolVoice } from '../measure/disagreement.ts'
+import { summariseDensity, type Density, type Summary } from '../measure/posterior.ts'
+import type { Instrument } from '../measure/reading.ts'
+import { drawWays, placeAtWear, wearAhead, type DrawnWay } from './ahead.ts'
+import { smoothDensity } from './density.ts'
+import {
+  chainDraws,
+  elongationDraws,
+  limitWearKm,
+  wearKmDraws,
+  type ChainDraws,
+  type FewDraws,
+  type RiderDraws,
+} from './draws.ts'
+import type { AskedChain } from './asked-chain.ts'
+import { eventOutlooks, type EventOutlook } from './event-outlook.ts'
+import { intervalOf, shareFrom, type Interval } from './interval.ts'
+import { FORECAST_CAP_KM } from './rider-forecast.ts'
+import type { Surprise } from './surprise.ts'
+import type { AskedOutcome } from './teaches.ts'
+
+export interface BandPoint extends Interval {
+  /** km from now in the fan ahead; wear-km from new in the way here. */
+  readonly x: number
+}
+export interface FanPoint extends BandPoint {
+  /** Chance of being past the limit there. */
+  readonly past: number
+}
+
+/** Two tools of the last look that contradict one another, with no third to settle it. */
+export interface OpenConflict {
+  readonly high: { readonly tool: string; readonly mean: number }
+  readonly low: { readonly tool: string; readonly mean: number }
+  readonly settle: Instrument
+}
+
+/** How worn a chain is, and how it came there. */
+export interface ChainNow {
+  readonly now: Summary
+  readonly ratePer1000: Interval
+  readonly wayHere: readonly BandPoint[]
+  readonly readings: number
+  /** Chance that rides or a swap are missing from the log. */
+  readonly untoldPast: number
+}
+
+/** How worn a chain on a bike is, and how far it still goes. */
+export interface WearAnswer extends ChainNow {
+  readonly density: Density
+  /** Distance to the limit from now, km, never below 0. */
+  readonly toLimitKm: Interval
+  /** Days to the limit; absent where nothing is being ridden. */
+  readonly toLimitDays?: Interval
+  /** Distance from now at which one in ten such chains is past the limit, km, and the day. */
+  readonly nextLookKm: number
+  readonly nextLookDays?: number
+  readonly fan: readonly FanPoint[]
+  readonly events: readonly EventOutlook[]
+  readonly conflict?: OpenConflict
+  /** The last look is far from what was to be expected. */
+  readonly surprise?: Surprise
+}
+
+/** Marks for which the chance of being past is always reported, %. */
+const MARKS = [0.5, 0.75, 0.9, 1]
+const FAN_STEPS = 24
+
+function openConflict({ readings, lookSize, links }: AskedChain): OpenConflict | undefined {
+  if (lookSize < 2) return undefined
+  const [first] = disagreements(readings.slice(-lookSize), links)
+  if (!first || first.settled) return undefined
+  const voice = ({ tool, mean }: ToolVoice) => ({ tool, mean })
+  return { high: voice(first.high), low: voice(first.low), settle: first.settle }
+}
+
+/** What the draws say of a chain now. */
+function chainNow(
+  few: FewDraws,
+  chain: AskedChain,
+  own: ChainDraws,
+  density: Density,
+  untoldPast: number,
+): ChainNow {
+  const ofFew = few.of(own)
+  return {
+    now: summariseDensity(density, [...new Set([...MARKS, chain.limit])]),
+    ratePer1000: intervalOf(own.rate),
+    wayHere: chain.drawAt.map(({ wearKm, road }) => ({
+      x: wearKm,
+      ...intervalOf(elongationDraws(few.draws, ofFew, wearKmDraws(few.draws, road))),
+    })),
+    readings: chain.readings.length,
+    untoldPast,
+  }
+}
+
+function fanOf(
+  draws: RiderDraws,
+  own: ChainDraws,
+  gone: Float64Array,
+  ways: readonly DrawnWay[],
+  reachKm: number,
+  limit: number,
+): FanPoint[] {
+  return Array.from({ length: FAN_STEPS + 1 }, (_, i) => {
+    const x = (reachKm * i) / FAN_STEPS
+    const there = gone.map((wearKm, n) => wearKm + wearAhead(ways[n] as DrawnWay, x))
+    const elongation = elongationDraws(draws, own, there)
+    return { x, ...intervalOf(elongation), past: shareFrom(elongation, limit) }
+  })
+}
+
+/**
+ * What the draws say of one chain: now, on its way here, and, where it is on a bike, ahead (methods 4). The distance
+ * to look again is where the chance of being past the limit reaches one in ten: the 10th percentile of the distance
+ * to the limit.
+ * @param few some of them, to draw the way here by: the eye asks for no more
+ * @param seed for the pace ahead, and for a chain nobody has read
+ * @returns what is said, and by draw what is said of a chain that is on a bike
+ */
+export function chainOutlook(
+  draws: RiderDraws,
+  few: FewDraws,
+  chain: AskedChain,
+  untoldPast: number,
+  seed: number,
+): { readonly answer: ChainNow | WearAnswer; readonly outcome?: AskedOutcome } {
+  const own = chainDraws(draws, chain, seed)
+  const gone = wearKmDraws(draws, chain.now)
+  const worn = elongationDraws(draws, own, gone)
+  const density = smoothDensity(worn, new Float64Array(worn.length).fill(1 / worn.length))
+  const now = chainNow(few, chain, own, density, untoldPast)
+  const { ahead, limit } = chain
+  if (!ahead) return { answer: now }
+  const ways = drawWays(draws, ahead, seed + 1)
+  const places = limitWearKm(draws, own, limit).map((at, n) => Math.max(0, at - (gone[n] ?? 0)))
+  const found = Array.from(places, (more, n) => placeAtWear(ways[n] as DrawnWay, more))
+  const limitKm = Float64Array.from(found, ({ km }) => km)
+  const toLimitKm = intervalOf(limitKm)
+  const toLimitDays = ahead.idle ? undefined : intervalOf(Float64Array.from(found, ({ days }) => days))
+  const conflict = openConflict(chain)
+  const lastEvent = Math.max(0, ...ahead.stretches.map(({ event }, i) => (event === undefined ? 0 : i + 1)))
+  const eventsKm = ahead.stretches.slice(0, lastEvent).reduce((sum, { km }) => sum + km, 0)
+  const reach = Math.min(FORECAST_CAP_KM, Math.max(300, toLimitKm.p90 * 1.1, eventsKm * 1.1))
+  return {
+    answer: {
+      ...now,
+      density,
+      toLimitKm,
+      ...(toLimitDays && { toLimitDays, nextLookDays: toLimitDays.p10 }),
+      nextLookKm: toLimitKm.p10,
+      fan: fanOf(draws, own, gone, ways, reach, limit),
+      events: eventOutlooks(draws, own, gone, ways, ahead.stretches, limit),
+      ...(conflict && { conflict }),
+    },
+    outcome: { chain: chain.id, worn, toLimitKm: limitKm },
+  }
+}
+
+/** Chance of being past the limit so many km from now, in a straight line between the fan's points. */
+export function pastAt({ fan }: Pick<WearAnswer, 'fan'>, km: number): number {
+  const after = fan.findIndex(({ x }) => x >= km)
+  const [a, b] = [fan[after - 1], fan[after]]
+  if (!b) return fan.at(-1)?.past ?? 0
+  return a ? a.past + ((b.past - a.past) * (km - a.x)) / (b.x - a.x) : b.past
+}

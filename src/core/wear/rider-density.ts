@@ -1,0 +1,201 @@
+import type { LogDensity } from './hmc.ts'
+import { looksOf, type Looks } from './looks.ts'
+import { expNearZero, nearLogs } from './near-power.ts'
+import { RATE_MEDIAN } from './rate-grid.ts'
+import {
+  BETA_LOG_SD,
+  CHAIN_LOG_SD,
+  RIDER_LOG_SD,
+  START_SD,
+  UNKNOWN_FROM,
+  UNKNOWN_TO,
+  type RiderModel,
+} from './rider-model.ts'
+
+/** What coordinates make of every kind of road, chain and tool, and what readings pull each of them by. */
+interface Working {
+  beta: number
+  readonly times: Float64Array
+  readonly offsets: Float64Array
+  readonly rate: Float64Array
+  readonly start: Float64Array
+  readonly startSlope: Float64Array
+  readonly timesPull: Float64Array
+  readonly offsetPull: Float64Array
+  readonly growthPull: Float64Array
+  readonly startPull: Float64Array
+  betaPull: number
+}
+
+function workingOf({ kinds, tools, chains }: RiderModel): Working {
+  const of = (list: readonly unknown[]) => new Float64Array(list.length)
+  return {
+    beta: 1,
+    times: of(kinds),
+    offsets: of(tools),
+    rate: of(chains),
+    start: of(chains),
+    startSlope: of(chains),
+    timesPull: of(kinds),
+    offsetPull: of(tools),
+    growthPull: of(chains),
+    startPull: of(chains),
+    betaPull: 0,
+  }
+}
+
+/** Unpacks the coordinates, and starts the pulls at nothing. Returns the prior's log-density and sets its slope. */
+function prepare(model: RiderModel, z: Float64Array, slope: Float64Array, held: Working): number {
+  const { chains, factors, kinds, tools, places, dimension } = model
+  let log = 0
+  for (let i = 0; i < dimension; i++) {
+    const value = z[i] as number
+    log -= 0.5 * value * value
+    slope[i] = -value
+  }
+  held.beta = Math.exp(BETA_LOG_SD * (z[places.beta] as number))
+  for (let k = 0; k < kinds.length; k++) {
+    let sum = 0
+    const of = kinds[k] as readonly number[]
+    for (let i = 0; i < of.length; i++) {
+      const place = of[i] as number
+      sum += (z[place] as number) * (factors[place - 2]?.logSd ?? 0)
+    }
+    held.times[k] = Math.exp(sum)
+  }
+  tools.forEach(({ bias, place }, t) => (held.offsets[t] = bias.b + bias.sb * (z[place] as number)))
+  const rider = RIDER_LOG_SD * (z[places.rider] as number)
+  for (let c = 0; c < chains.length; c++) {
+    const place = places.chains + 2 * c
+    const u = z[place + 1] as number
+    held.rate[c] = RATE_MEDIAN * Math.exp(rider + CHAIN_LOG_SD * (z[place] as number))
+    if (chains[c]?.past === 'unknown') {
+      const share = 1 / (1 + Math.exp(-u))
+      held.start[c] = UNKNOWN_FROM + (UNKNOWN_TO - UNKNOWN_FROM) * share
+      held.startSlope[c] = (UNKNOWN_TO - UNKNOWN_FROM) * share * (1 - share)
+      // Even over the start is logistic, not normal, over its coordinate.
+      log += 0.5 * u * u - Math.abs(u) - 2 * Math.log1p(Math.exp(-Math.abs(u)))
+      slope[place + 1] = 1 - 2 * share
+    } else {
+      held.start[c] = START_SD * u
+      held.startSlope[c] = START_SD
+    }
+  }
+  held.timesPull.fill(0)
+  held.offsetPull.fill(0)
+  return log
+}
+
+/** Adds to one place. */
+function addTo(sums: Float64Array, place: number, by: number): void {
+  sums[place] = (sums[place] as number) + by
+}
+
+/** Log-likelihood of all readings; how they pull at each kind, chain and tool is added up on the way. */
+function readingsLog(
+  looks: Looks,
+  held: Working,
+  logOf: (x: number, place: number) => number,
+  tableSlope: Float64Array,
+  perWear: Float64Array,
+): number {
+  const { lookFrom, pieceFrom, kind, more, readingFrom, tool, value, sd, tables } = looks
+  const { times, beta, offsets, timesPull, offsetPull } = held
+  let total = 0
+  let betaPull = 0
+  for (let c = 0; c + 1 < lookFrom.length; c++) {
+    const firstLook = lookFrom[c] as number
+    const endLook = lookFrom[c + 1] as number
+    const rate = held.rate[c] as number
+    const start = held.start[c] as number
+    let wear = 0
+    let growthPull = 0
+    let startPull = 0
+    for (let look = firstLook; look < endLook; look++) {
+      const endPiece = pieceFrom[look + 1] as number
+      for (let i = pieceFrom[look] as number; i < endPiece; i++)
+        wear += (more[i] as number) * (times[kind[i] as number] as number)
+      // A chain that was not ridden has rounding for its road.
+      const ridden = wear > 1e-12
+      const logWear = ridden ? logOf(wear, look) : 0
+      const grown = ridden ? rate * wear * expNearZero((beta - 1) * logWear) : 0
+      const here = start + grown
+      let pull = 0
+      const last = readingFrom[look + 1] as number
+      for (let r = readingFrom[look] as number; r < last; r++) {
+        const t = tool[r] as number
+        const centre = here + (offsets[t] as number)
+        const table = tables[r]
+        let one: number
+        if (table) {
+          total += table(centre, tableSlope)
+          one = tableSlope[0] as number
+        } else {
+          const spread = sd[r] as number
+          const residual = ((value[r] as number) - centre) / spread
+          total -= 0.5 * residual * residual
+          one = residual / spread
+        }
+        offsetPull[t] = (offsetPull[t] as number) + one
+        pull += one
+      }
+      startPull += pull
+      const along = pull * grown
+      growthPull += along
+      betaPull += along * logWear
+      perWear[look] = ridden ? (along * beta) / wear : 0
+    }
+    // What lies behind a look's road lies behind all later ones too.
+    let behind = 0
+    for (let look = endLook - 1; look >= firstLook; look--) {
+      behind += perWear[look] as number
+      const endPiece = pieceFrom[look + 1] as number
+      for (let i = pieceFrom[look] as number; i < endPiece; i++) {
+        const k = kind[i] as number
+        timesPull[k] = (timesPull[k] as number) + behind * (more[i] as number)
+      }
+    }
+    held.growthPull[c] = growthPull
+    held.startPull[c] = startPull
+  }
+  held.betaPull = betaPull * beta
+  return total
+}
+
+/** Hands the pulls on to the coordinates behind them. */
+function pullBack({ chains, factors, kinds, tools, places }: RiderModel, held: Working, slope: Float64Array) {
+  for (let k = 0; k < kinds.length; k++) {
+    const pull = (held.timesPull[k] as number) * (held.times[k] as number)
+    for (const place of kinds[k] as readonly number[])
+      addTo(slope, place, pull * (factors[place - 2]?.logSd ?? 0))
+  }
+  tools.forEach(({ bias, place }, t) => addTo(slope, place, (held.offsetPull[t] as number) * bias.sb))
+  for (let c = 0; c < chains.length; c++) {
+    const place = places.chains + 2 * c
+    const growth = held.growthPull[c] as number
+    addTo(slope, places.rider, growth * RIDER_LOG_SD)
+    addTo(slope, place, growth * CHAIN_LOG_SD)
+    addTo(slope, place + 1, (held.startPull[c] as number) * (held.startSlope[c] as number))
+  }
+  addTo(slope, places.beta, held.betaPull * BETA_LOG_SD)
+}
+
+/**
+ * The log-density of the posterior, up to a constant, and its slope along every coordinate. The slopes are written
+ * out by hand: the chain of derivatives is short, and a sampler asks for it a hundred thousand times.
+ * @returns a function that fills `slope` and returns the log-density
+ * @throws RangeError where a reading or a distance cannot be
+ */
+export function logDensityOf(model: RiderModel): LogDensity {
+  const held = workingOf(model)
+  const looks = looksOf(model)
+  const tableSlope = new Float64Array(1)
+  const logOf = nearLogs(looks.pieceFrom.length)
+  const perWear = new Float64Array(looks.pieceFrom.length)
+  return (z, slope) => {
+    const prior = prepare(model, z, slope, held)
+    const log = prior + readingsLog(looks, held, logOf, tableSlope, perWear)
+    pullBack(model, held, slope)
+    return log
+  }
+}

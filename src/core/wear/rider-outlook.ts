@@ -1,0 +1,165 @@
+import { drawRiderSteps, fewDraws, settledOf, type RiderDraws, type Settled } from './draws.ts'
+import type { SampleOptions, SampleProgress } from './hmc.ts'
+import type { AskedChain } from './asked-chain.ts'
+import { chainOutlook, type ChainNow, type WearAnswer } from './outlook.ts'
+import { riderRates, type RiderRates, type SeasonRoad } from './rates.ts'
+import { surpriseAt } from './surprise.ts'
+import { lessons, type Lesson } from './teaches.ts'
+import { untoldChance } from './untold.ts'
+
+/** Everything that is asked of a rider's chains at once. Plain data. */
+export interface RiderAsk {
+  readonly chains: readonly AskedChain[]
+  readonly seasons: readonly SeasonRoad[]
+  readonly seed: number
+}
+
+/** How it was worked out, for whoever asks. */
+export interface Workings extends Settled {
+  readonly samplers: number
+  readonly draws: number
+  readonly warmUp: number
+  /** Share of the sampler's proposals taken. */
+  readonly accepted: number
+  readonly unknowns: number
+  readonly readings: number
+  readonly chains: number
+}
+
+/** Everything that is said of a rider's chains. Plain data: it comes from a worker, and is kept. */
+export interface RiderOutlook {
+  readonly chains: Readonly<Record<string, ChainNow | WearAnswer>>
+  readonly rates: RiderRates
+  readonly lessons: readonly Lesson[]
+  readonly workings: Workings
+}
+
+const SAMPLERS = 4
+/** So many draws of each sampler for a log of up to so many looks; fewer for a longer one, never below the least. */
+const DRAWS = 600
+const LOOKS_AT_FULL = 200
+const LEAST_DRAWS = 150
+const WARM_UP = 250
+const LEAST_WARM_UP = 180
+/** Curves are drawn by so many draws at most, those of a chain that is off its bike by fewer. */
+const DRAWN_DRAWS = 600
+const OFF_BIKE_DRAWS = 200
+
+/** How much to sample: what is seen does not change with more draws than these. */
+function effortFor({ chains, seed }: RiderAsk): SampleOptions {
+  const readings = chains.reduce((sum, chain) => sum + chain.readings.length, 0)
+  const share = Math.min(1, LOOKS_AT_FULL / Math.max(1, readings))
+  return {
+    seed,
+    chains: SAMPLERS,
+    draws: Math.max(LEAST_DRAWS, Math.round(DRAWS * share)),
+    warmUp: Math.max(LEAST_WARM_UP, Math.round(WARM_UP * share)),
+  }
+}
+
+const roadsOf = ({ chains, seasons }: RiderAsk) => [
+  ...chains.flatMap(({ now, drawAt, ahead }) => [
+    ...now,
+    ...drawAt.flatMap(({ road }) => road),
+    ...(ahead?.stretches ?? []).flatMap(({ perKm }) => perKm),
+  ]),
+  ...seasons.flatMap(({ perKm }) => perKm),
+]
+
+/** A look at one chain less: what was known before it. */
+const without = (chains: readonly AskedChain[], id: string): AskedChain[] =>
+  chains.map((chain) =>
+    chain.id === id
+      ? { ...chain, readings: chain.readings.slice(0, chain.readings.length - chain.lookSize) }
+      : chain,
+  )
+
+/** A look less likely than this to be as logged, with a say in it itself, is looked into. */
+const ODD_FROM = 0.85
+/** With no more chains than this a look has a say in what is expected of it. */
+const FEW_CHAINS = 6
+/** One less likely than this is asked about. */
+const ASKED_FROM = 0.5
+
+/** Of all chains a chain may have been mistaken for, those on bikes and the newest others. */
+const MOST_OTHERS = 12
+
+/** Chains of the same length that can still be measured: a look may have been at one of them. */
+function mistakable(chains: readonly AskedChain[], { id, links }: AskedChain): AskedChain[] {
+  const others = chains.filter((other) => other.id !== id && other.links === links && !other.retired)
+  return [...others.filter(({ ahead }) => !ahead), ...others.filter(({ ahead }) => ahead)].slice(-MOST_OTHERS)
+}
+
+/**
+ * Questions about the last looks at chains on bikes. What the rider's draws find odd is drawn again without the look
+ * itself, which would otherwise have a say in what was to be expected of it.
+ */
+function* surprises(
+  ask: RiderAsk,
+  draws: RiderDraws,
+  effort: SampleOptions,
+): Generator<SampleProgress, Map<string, WearAnswer['surprise']>> {
+  const found = new Map<string, WearAnswer['surprise']>()
+  for (const chain of ask.chains) {
+    if (!chain.ahead) continue
+    const others = mistakable(ask.chains, chain)
+    const odd = surpriseAt(draws, chain, others, ODD_FROM)
+    if (!odd) continue
+    // Among many chains one look has next to no say in what is known of the rider.
+    if (draws.model.chains.length > FEW_CHAINS) {
+      if (odd.asLogged < ASKED_FROM) found.set(chain.id, odd)
+      continue
+    }
+    const before = yield* drawRiderSteps(without(ask.chains, chain.id), roadsOf(ask), {
+      ...effort,
+      draws: LEAST_DRAWS,
+      warmUp: LEAST_WARM_UP,
+    })
+    found.set(chain.id, surpriseAt(before, chain, others, ASKED_FROM))
+  }
+  return found
+}
+
+/**
+ * Works out everything that is said of a rider's chains (methods 4).
+ * @yields how far the sampling has come: whoever walks it may stop walking
+ * @throws RangeError where a reading or a distance cannot be
+ */
+export function* riderOutlookSteps(asked: RiderAsk): Generator<SampleProgress, RiderOutlook> {
+  const untold = new Map(asked.chains.map((chain) => [chain.id, untoldChance(chain)]))
+  // A chain whose log plainly does not tell its whole past is one of unknown past.
+  const chains = asked.chains.map((chain): AskedChain =>
+    (untold.get(chain.id) ?? 0) >= 0.5 ? { ...chain, past: 'unknown' } : chain,
+  )
+  const ask = { ...asked, chains }
+  const effort = effortFor(ask)
+  const draws = yield* drawRiderSteps(chains, roadsOf(ask), effort)
+  const [few, fewer] = [fewDraws(draws, DRAWN_DRAWS), fewDraws(draws, OFF_BIKE_DRAWS)]
+  const odd = yield* surprises(asked, draws, effort)
+  const seedOf = (i: number): number => Math.imul(asked.seed + 1, 7919) + 31 * i
+  const outlooks = chains.map((chain, i) =>
+    chainOutlook(draws, chain.ahead ? few : fewer, chain, untold.get(chain.id) ?? 0, seedOf(i)),
+  )
+  const answers = chains.map(({ id }, i) => {
+    const surprise = odd.get(id)
+    return [id, { ...outlooks[i]?.answer, ...(surprise && { surprise }) } as ChainNow] as const
+  })
+  return {
+    chains: Object.fromEntries(answers),
+    rates: riderRates(draws, chains, asked.seasons),
+    lessons: lessons(
+      draws,
+      outlooks.flatMap(({ outcome }) => outcome ?? []),
+    ),
+    workings: {
+      ...settledOf(draws),
+      samplers: effort.chains,
+      draws: effort.draws,
+      warmUp: effort.warmUp,
+      accepted: draws.accepted,
+      unknowns: draws.model.dimension,
+      readings: chains.reduce((sum, { readings }) => sum + readings.length, 0),
+      chains: draws.model.chains.length,
+    },
+  }
+}

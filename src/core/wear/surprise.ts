@@ -1,0 +1,220 @@
+import { betweenTable } from '../measure/between-table.ts'
+import { evidenceOf, logSumExp, type Evidence } from '../measure/likelihood.ts'
+import { biasOf, toolOf } from '../measure/instrument-likelihood.ts'
+import { densityOf, summariseDensity } from '../measure/posterior.ts'
+import { seededRandom, type Random } from '../random.ts'
+import { chainDraws, elongationDraws, fewDraws, wearKmDraws, type RiderDraws } from './draws.ts'
+import type { AskedChain } from './asked-chain.ts'
+import { CHAIN_LOG_SD, START_SD, UNKNOWN_FROM, UNKNOWN_TO, type RiderReading } from './rider-model.ts'
+
+/** What may lie behind a look that was not to be expected. */
+export type SurpriseCause =
+  /** Another chain was read, or the reading was written to the wrong one. */
+  | { readonly kind: 'wrong-chain'; readonly chain: string }
+  /** A fresh chain was fitted and not written down. */
+  | { readonly kind: 'swapped' }
+  /** More was ridden, or in worse, than the log tells. */
+  | { readonly kind: 'missing-road' }
+  /** The tool adds more, or less, than such tools do. */
+  | { readonly kind: 'gauge' }
+
+/** A look that is far from what was to be expected, and the questions to ask of it, the likeliest first. */
+export interface Surprise {
+  /** What the chain was to be expected at, %, before the look. */
+  readonly expected: { readonly p05: number; readonly p50: number; readonly p95: number }
+  /** What the look alone says, %. */
+  readonly read: number
+  /** Chance that all is as the log tells it after all. */
+  readonly asLogged: number
+  readonly causes: readonly { readonly cause: SurpriseCause; readonly p: number }[]
+}
+
+/** How often each is so when a chain is read, before the reading is known. Ours, guesses. */
+const BEFORE = { 'as-logged': 0.86, 'wrong-chain': 0.03, swapped: 0.03, 'missing-road': 0.05, gauge: 0.03 }
+/** How far a gauge that is off is off, %. */
+const GAUGE_OFF_SD = 0.2
+/** How much wear the log lacks where it lacks some: so many times what it tells since the last look, about. */
+const MISSING_LOG_TIMES = Math.log(1.5)
+const MISSING_LOG_SD = 0.7
+/** And at least so much, wear-km, about. */
+const MISSING_LEAST_KM = 300
+/** Ways tried for each draw. */
+const TRIES = 12
+const MOST_DRAWS = 300
+/** With fewer effective ways than this nothing is claimed. */
+const LEAST_EFFECTIVE = 25
+
+/** What a reading says, and the number of its tool among the model's; -1 for one the model does not know. */
+interface Heard {
+  /** Log-likelihood at a centre, %. */
+  readonly logAt: (centre: number) => number
+  readonly tool: number
+  /** What such tools add, % */
+  readonly usual: number
+}
+
+const logOf = (evidence: Evidence): Heard['logAt'] =>
+  evidence.form === 'value'
+    ? (centre) => -0.5 * ((evidence.value - centre) / evidence.sd) ** 2
+    : betweenTable(evidence.low, evidence.high, evidence.sd)
+
+const heardOf = ({ model }: RiderDraws, readings: readonly RiderReading[]): Heard[] =>
+  readings.map((taken) => ({
+    logAt: logOf(evidenceOf(taken.reading)),
+    tool: model.tools.findIndex(({ tool }) => tool === toolOf(taken)),
+    usual: biasOf(taken).b,
+  }))
+
+/** Log-likelihood of readings at an elongation, each tool adding what it is drawn to add. */
+function readingsLog(readings: readonly Heard[], at: number, addedBy: (heard: Heard) => number): number {
+  let log = 0
+  for (const heard of readings) log += heard.logAt(at + addedBy(heard))
+  return log
+}
+
+/** One way in which a chain may have come to its last look. */
+interface Way {
+  /** Log-weight by the earlier readings. */
+  readonly weight: number
+  readonly expected: number
+  readonly logs: Readonly<Record<'as-logged' | 'swapped' | 'missing-road' | 'gauge', number>>
+}
+
+interface Told {
+  readonly earlier: readonly Heard[]
+  readonly look: readonly Heard[]
+  /** Wear-km by draw at each earlier reading, and at the look. */
+  readonly wearEarlier: readonly Float64Array[]
+  readonly wearLook: Float64Array
+}
+
+/** Tries one way: a rate and a start drawn from what is known of the rider. */
+function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: number, random: Random): Way {
+  const beta = draws.beta[n] ?? 1
+  const rider = draws.rider[n] ?? 1
+  const rate = rider * Math.exp(random.normal(0, CHAIN_LOG_SD))
+  const start = past === 'unknown' ? random.between(UNKNOWN_FROM, UNKNOWN_TO) : random.normal(0, START_SD)
+  const grown = (wearKm: number, by = rate): number => by * (wearKm / 1000) ** beta
+  const added = ({ tool, usual }: Heard): number => draws.offsets[tool]?.[n] ?? usual
+  let weight = 0
+  told.earlier.forEach((heard, i) => {
+    weight += readingsLog([heard], start + grown(told.wearEarlier[i]?.[n] ?? 0), added)
+  })
+  const at = told.wearLook[n] ?? 0
+  const since = Math.max(0, at - (told.wearEarlier.at(-1)?.[n] ?? 0))
+  const expected = start + grown(at)
+  const missing =
+    (since + MISSING_LEAST_KM) * Math.exp(random.normal(MISSING_LOG_TIMES, MISSING_LOG_SD)) * random.unit()
+  const fresh =
+    random.normal(0, START_SD) +
+    grown(since * random.unit(), rider * Math.exp(random.normal(0, CHAIN_LOG_SD)))
+  const off = random.normal(0, GAUGE_OFF_SD)
+  return {
+    weight,
+    expected,
+    logs: {
+      'as-logged': readingsLog(told.look, expected, added),
+      swapped: readingsLog(told.look, fresh, added),
+      'missing-road': readingsLog(told.look, start + grown(at + missing), added),
+      gauge: readingsLog(told.look, expected, (heard) => added(heard) + off),
+    },
+  }
+}
+
+/** Logarithm of the mean of likelihoods under weights. */
+const logMean = (ways: readonly Way[], total: number, log: (way: Way) => number): number =>
+  logSumExp(ways.map((way) => way.weight + log(way))) - total
+
+/** Log-likelihood of the look had it been another chain's. */
+function otherLog(draws: RiderDraws, other: AskedChain, look: readonly Heard[]): number {
+  const { draws: few, of } = fewDraws(draws, MOST_DRAWS)
+  const worn = elongationDraws(few, of(chainDraws(draws, other, 5)), wearKmDraws(few, other.now))
+  const values = Array.from(worn, (at, n) =>
+    readingsLog(look, at, ({ tool, usual }) => few.offsets[tool]?.[n] ?? usual),
+  )
+  return logSumExp(values) - Math.log(values.length)
+}
+
+function expectedOf(
+  ways: readonly Way[],
+  total: number,
+): Surprise['expected'] & { readonly effective: number } {
+  const sorted = [...ways].sort((a, b) => a.expected - b.expected)
+  const weights = sorted.map(({ weight }) => Math.exp(weight - total))
+  const at = (share: number): number => {
+    let sum = 0
+    for (let i = 0; i < sorted.length; i++) {
+      sum += weights[i] ?? 0
+      if (sum >= share) return sorted[i]?.expected ?? NaN
+    }
+    return sorted.at(-1)?.expected ?? NaN
+  }
+  return {
+    p05: at(0.05),
+    p50: at(0.5),
+    p95: at(0.95),
+    effective: 1 / weights.reduce((sum, weight) => sum + weight * weight, 0),
+  }
+}
+
+/**
+ * Whether a chain's last look is as was to be expected from the earlier ones and from the rider's other chains, and
+ * what else may lie behind it: each possibility weighed by how well it foretells what was read. Rates and starts are
+ * drawn from what is known of the rider and weighed by the earlier readings.
+ * @param draws of the rider, best without that look
+ * @param others chains it might have been instead
+ * @param below the chance of being as logged from which on nothing is made of it
+ * @returns undefined where it is as expected, or where there is nothing to go by
+ */
+export function surpriseAt(
+  draws: RiderDraws,
+  chain: AskedChain,
+  others: readonly AskedChain[],
+  below: number,
+): Surprise | undefined {
+  const { readings, lookSize } = chain
+  if (lookSize < 1) return undefined
+  const earlier = readings.slice(0, readings.length - lookSize)
+  const look = readings.slice(-lookSize)
+  const [first] = look
+  // Where a chain of unknown past begins, nothing is to be expected.
+  if (!first || (chain.past === 'unknown' && earlier.length === 0)) return undefined
+  const told: Told = {
+    earlier: heardOf(draws, earlier),
+    look: heardOf(draws, look),
+    wearEarlier: earlier.map(({ road }) => wearKmDraws(draws, road)),
+    wearLook: wearKmDraws(draws, first.road),
+  }
+  const random = seededRandom(11)
+  const step = Math.max(1, Math.ceil(draws.count / MOST_DRAWS))
+  const ways: Way[] = []
+  for (let n = 0; n < draws.count; n += step)
+    for (let k = 0; k < TRIES; k++) ways.push(tryWay(draws, chain.past, told, n, random))
+  const total = logSumExp(ways.map(({ weight }) => weight))
+  const { effective, ...expected } = expectedOf(ways, total)
+  if (!(effective >= LEAST_EFFECTIVE)) return undefined
+  const kinds = ['as-logged', 'swapped', 'missing-road', 'gauge'] as const
+  const own = kinds.map((kind) => ({
+    kind,
+    log: Math.log(BEFORE[kind]) + logMean(ways, total, ({ logs }) => logs[kind]),
+  }))
+  const wrong = others.map((other) => ({
+    kind: 'wrong-chain' as const,
+    chain: other.id,
+    log: Math.log(BEFORE['wrong-chain'] / others.length) + otherLog(draws, other, told.look),
+  }))
+  const sum = logSumExp([...own, ...wrong].map(({ log }) => log))
+  const chance = (log: number): number => Math.exp(log - sum)
+  const asLogged = chance(own[0]?.log ?? -Infinity)
+  if (asLogged >= below) return undefined
+  const causes = [
+    ...own.flatMap(({ kind, log }) => (kind === 'as-logged' ? [] : [{ cause: { kind }, p: chance(log) }])),
+    ...wrong.map(({ kind, chain: id, log }) => ({ cause: { kind, chain: id }, p: chance(log) })),
+  ]
+  return {
+    expected,
+    read: summariseDensity(densityOf(look), []).mean,
+    asLogged,
+    causes: causes.filter(({ p }) => p >= 0.02).sort((a, b) => b.p - a.p),
+  }
+}

@@ -1,0 +1,162 @@
+import { useId, useState } from 'react'
+import type { EventEntry } from '../../core/log/entries.ts'
+import { linesOf } from '../../core/log/supersede.ts'
+import { eventsAhead } from '../../core/exposure/road-ahead.ts'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { addDays } from '../../core/units/days.ts'
+import { pastAt, type WearAnswer } from '../../core/wear/outlook.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { Sheet } from '../../ui/parts/Sheet.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { sayEvent, sayEventAdvice, sayEventDays } from '../../ui/words/ahead.ts'
+import {
+  sayAboutKm,
+  sayChance,
+  sayDay,
+  sayFigure,
+  sayKm,
+  sayLimit,
+  sayPercent,
+} from '../../ui/words/numbers.ts'
+import { EventForm } from './EventForm.tsx'
+import { PlanChoice } from './PlanChoice.tsx'
+
+interface Props {
+  readonly report: BikeReport
+  readonly answer: WearAnswer
+}
+
+/** The chain so many km from now, between the fan's points. */
+function bandAt({ fan }: WearAnswer, km: number): { p10: number; p50: number; p90: number } {
+  const after = Math.max(
+    1,
+    fan.findIndex(({ x }) => x >= km),
+  )
+  const [a, b] = [fan[after - 1], fan[after]]
+  const share = a && b && b.x > a.x ? (km - a.x) / (b.x - a.x) : 0
+  const at = (of: 'p10' | 'p50' | 'p90'): number => (a?.[of] ?? 0) + share * ((b?.[of] ?? 0) - (a?.[of] ?? 0))
+  return { p10: at('p10'), p50: at('p50'), p90: at('p90') }
+}
+
+/** Any distance from now: how worn the chain will be, and the chance that it is past its limit. */
+function ChanceAt({ report, answer }: Props) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const id = useId()
+  const reach = answer.fan.at(-1)?.x ?? 300
+  const step = Math.max(5, 10 ** Math.floor(Math.log10(reach / 40)))
+  const most = Math.floor(reach / step) * step
+  const [wanted, setWanted] = useState<number>()
+  const km = Math.min(most, wanted ?? Math.round(answer.toLimitKm.p50 / step) * step)
+  const { p10, p50, p90 } = bandAt(answer, km)
+  const { weeklyKm } = report.plan
+  const day = weeklyKm > 0 ? addDays(now, (7 * km) / weeklyKm) : undefined
+  const limit = report.limit.percent
+  return (
+    <div>
+      <label htmlFor={id} className="text-sm font-medium">
+        So far from now
+      </label>
+      <input
+        id={id}
+        type="range"
+        min={0}
+        max={most}
+        step={step}
+        value={km}
+        onChange={(event) => setWanted(Number(event.target.value))}
+        aria-valuetext={sayKm(km, units)}
+        className="mt-1 block h-8 w-full accent-petrol"
+      />
+      <p aria-live="polite" className="text-[1.05rem] leading-snug">
+        In {sayKm(km, units)}
+        {day !== undefined && km > 0 && `, about ${sayDay(day, now)}`}, past {sayLimit(limit)}&nbsp;%:{' '}
+        <strong className="font-semibold">{sayChance(pastAt(answer, km))}</strong>. The chain is then probably
+        at {sayPercent(p50)}, {sayFigure(p10)} to {sayFigure(p90)}.
+      </p>
+    </div>
+  )
+}
+
+function EventLine({ event, report, answer }: Props & { readonly event: EventEntry }) {
+  const { entries, now, withdraw } = useOpenLog()
+  const units = useUnits()
+  const [open, setOpen] = useState(false)
+  const outlook = answer.events.find((one) => one.event === event.event)
+  return (
+    <li className="border-t border-hairline py-3">
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <strong className="text-[1.05rem] font-semibold">{event.name}</strong>
+        <span className="text-[0.95rem] text-steel">
+          {sayEventDays(event, now)}, {sayEvent(event, units)}
+        </span>
+      </p>
+      <p className="mt-1 leading-snug">
+        {outlook ? sayEventAdvice(outlook, report.limit.percent) : 'Working out whether the chain lasts…'}
+      </p>
+      <p className="no-print mt-1 flex gap-4 text-sm">
+        <Button look="link" aria-label={`Change ${event.name}`} onClick={() => setOpen(true)}>
+          Change it
+        </Button>
+        <Button
+          look="link"
+          aria-label={`Take ${event.name} back`}
+          onClick={() => void withdraw(linesOf(entries, [event.id]))}
+        >
+          Take it back
+        </Button>
+      </p>
+      <Sheet open={open} onClose={() => setOpen(false)} title={event.name}>
+        <EventForm report={report} event={event} onDone={() => setOpen(false)} />
+      </Sheet>
+    </li>
+  )
+}
+
+/** What lies ahead of the chain: any distance, what is planned, and how far the bike goes in a week. */
+export function Ahead({ report, answer }: Props) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const [adding, setAdding] = useState(false)
+  const events = eventsAhead(report.bike.events, now)
+  const { p10, p50, p90 } = answer.toLimitKm
+  return (
+    <div
+      id="ahead"
+      tabIndex={-1}
+      className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 outline-none max-lg:grid-cols-1"
+    >
+      <Section
+        title="At any distance"
+        note={
+          p90 > 0
+            ? `To the limit: about ${sayAboutKm(p50, units)}, in 8 of 10 such chains between ${p10 <= 0 ? 'now' : sayAboutKm(p10, units)} and ${sayAboutKm(p90, units)}.`
+            : 'The chain is at its limit already.'
+        }
+      >
+        <ChanceAt key={report.bike.entry.bike} report={report} answer={answer} />
+        <PlanChoice key={`plan ${report.bike.entry.bike}`} report={report} />
+      </Section>
+      <Section
+        title="What is planned"
+        note="A tour, a race, a heavy week: will the chain last, or is it swapped before?"
+      >
+        {events.length > 0 && (
+          <ul className="border-b border-hairline">
+            {events.map(({ event }) => (
+              <EventLine key={event.event} event={event} report={report} answer={answer} />
+            ))}
+          </ul>
+        )}
+        <Button className="no-print mt-3" onClick={() => setAdding(true)}>
+          Plan something
+        </Button>
+        <Sheet open={adding} onClose={() => setAdding(false)} title={`Ahead of ${report.bike.entry.name}`}>
+          <EventForm report={report} onDone={() => setAdding(false)} />
+        </Sheet>
+      </Section>
+    </div>
+  )
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { sayAboutKm, sayKm } from '../../ui/words/numbers.ts'
+
+/** How far the bike goes in a week: as lately, or as its rider says. */
+export function PlanChoice({ report }: { readonly report: BikeReport }) {
+  const { record, now } = useOpenLog()
+  const units = useUnits()
+  const { plan } = report
+  const { bike, name } = report.bike.entry
+  const shown = (km: number) => Math.round(units === 'metric' ? km : kmToMiles(km))
+  const [open, setOpen] = useState(false)
+  const [weekly, setWeekly] = useState(() => shown(plan.weeklyKm))
+  const say = async (weeklyKm: number | undefined) => {
+    const draft = { kind: 'plan', at: now, bike, ...(weeklyKm !== undefined && { weeklyKm }) } as const
+    const said =
+      weeklyKm === undefined
+        ? `${name} goes on as lately.`
+        : `${name} is to go ${sayKm(weeklyKm, units)} a week.`
+    if (await record([draft], said)) setOpen(false)
+  }
+  return (
+    <div className="mt-5 text-[0.95rem]">
+      <p>
+        {plan.stated
+          ? `Reckoned with ${sayKm(plan.weeklyKm, units)} a week, as you said.`
+          : plan.weeklyKm > 0
+            ? `Reckoned with about ${sayAboutKm(plan.weeklyKm, units)} a week, as in the last twelve weeks, on the roads of the time of year.`
+            : 'Nothing was ridden in the last twelve weeks: there are distances, but no days.'}{' '}
+        <Button look="link" className="no-print" onClick={() => setOpen(!open)}>
+          {open ? 'Leave it' : 'Say another'}
+        </Button>
+        {plan.stated && (
+          <Button look="link" className="no-print ml-4" onClick={() => void say(undefined)}>
+            As lately again
+          </Button>
+        )}
+      </p>
+      {open && (
+        <div className="mt-3 grid max-w-[26rem] grid-cols-[12rem_auto] items-end gap-3 max-sm:grid-cols-1">
+          <Stepper
+            label={units === 'metric' ? 'A week, km' : 'A week, miles'}
+            value={weekly}
+            step={5}
+            min={0}
+            max={2000}
+            digits={0}
+            onStep={setWeekly}
+          />
+          <Button onClick={() => void say(units === 'metric' ? weekly : milesToKm(weekly))}>
+            Plan with that
+          </Button>
+        </div>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,24 @@
+import { Link } from 'react-router'
+import type { PartId } from '../../core/log/entries.ts'
+import { WorkingsNote } from '../../ui/parts/WorkingsNote.tsx'
+import { answerFor } from '../../workers/forecast-keeper.ts'
+import { useForecasts } from '../../workers/use-forecasts.ts'
+
+/** The workings behind a chain's forecast, and the way to what was learned. */
+export function HowWorkedOut({ chain }: { readonly chain: PartId }) {
+  const { groups } = useForecasts()
+  const workings = answerFor(groups, chain)?.group.outlook?.workings
+  if (!workings) return null
+  return (
+    <div className="no-print flex flex-col gap-2 border-t border-hairline pt-4">
+      <WorkingsNote workings={workings} />
+      <p className="text-sm text-steel">
+        What was learned of roads, lubricants and tools:{' '}
+        <Link to="/rates" className="underline underline-offset-4">
+          Rates
+        </Link>
+        .
+      </p>
+    </div>
+  )
+}

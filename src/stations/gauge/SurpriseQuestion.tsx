@@ -1,0 +1,47 @@
+import { Link } from 'react-router'
+import type { ChainReport } from '../../core/strategy/bike-report.ts'
+import type { Surprise } from '../../core/wear/surprise.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Section } from '../../ui/parts/Section.tsx'
+import { sayChance } from '../../ui/words/numbers.ts'
+import { mendFor, sayCause, saySurprise } from '../../ui/words/surprise.ts'
+
+/** A look that was not to be expected: what may lie behind it, the likeliest first, each with the way to put it right. */
+export function SurpriseQuestion({
+  chain,
+  surprise,
+}: {
+  readonly chain: ChainReport
+  readonly surprise: Surprise
+}) {
+  const { garage } = useOpenLog()
+  const last = chain.readings.findLast(({ used }) => used)?.entry.id
+  return (
+    <Section
+      title="That is not what was to be expected"
+      note={`${saySurprise(surprise)} That all is as the log has it: ${sayChance(surprise.asLogged)}.`}
+      className="border-l-4 border-ochre pl-5"
+    >
+      <ul className="max-w-[52rem]">
+        {surprise.causes.map(({ cause, p }) => {
+          const { path, label } = mendFor(cause, last)
+          return (
+            <li
+              key={`${cause.kind} ${cause.kind === 'wrong-chain' ? cause.chain : ''}`}
+              className="grid grid-cols-[minmax(0,1fr)_9rem_13rem] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-1"
+            >
+              <span className="font-medium">{sayCause(cause, garage)}</span>
+              <span className="text-[0.95rem] text-steel">{sayChance(p)}</span>
+              <Link to={path} className="underline underline-offset-4">
+                {label}
+              </Link>
+            </li>
+          )
+        })}
+      </ul>
+      <p className="mt-2 text-sm text-steel">
+        Where it is none of these, a second look settles it: the forecast goes by all readings until then.
+      </p>
+    </Section>
+  )
+}

@@ -1,0 +1,81 @@
+import { CONDITION_MULTIPLIER, type Condition } from '../../core/exposure/conditions.ts'
+import type { Factor } from '../../core/exposure/roads.ts'
+import type { Garage } from '../../core/log/garage.ts'
+import type { Lube } from '../../core/lube/lubes.ts'
+import { kmToMiles } from '../../core/units/convert.ts'
+import type { Interval } from '../../core/wear/interval.ts'
+import type { FactorRate, RiderRates } from '../../core/wear/rates.ts'
+import type { Lesson } from '../../core/wear/teaches.ts'
+import type { Units } from '../../ui/screen-state.ts'
+import { CONDITION_NAMES, LUBE_NAMES, toolName } from '../../ui/words/names.ts'
+import { namePart } from '../../ui/words/part-name.ts'
+import { sayChance } from '../../ui/words/numbers.ts'
+
+/** Readings have told something of it from this share of the uncertainty on. */
+export const LEARNED_FROM = 0.03
+
+/** A rate in the units chosen: % per 1000 km or miles. */
+export const rateIn = (units: Units, rate: number): number =>
+  units === 'metric' ? rate : rate / kmToMiles(1)
+
+/** A figure with two that matter: 0.154 as 0.15, 3.66 as 3.7. */
+export const sayTwo = (value: number): string =>
+  value >= 9.95 ? value.toFixed(0) : value >= 0.995 ? value.toFixed(1) : value.toFixed(2)
+
+/** A likely figure and where 8 in 10 lie. */
+export const sayInterval = ({ p10, p50, p90 }: Interval): string =>
+  `${sayTwo(p50)}, ${sayTwo(p10)} to ${sayTwo(p90)}`
+
+/** What a multiplier is of. */
+export function sayFactor(of: Factor): string {
+  if (of === 'unsaid') return 'rides nobody has said the road of'
+  if (of === 'none') return 'a bare chain'
+  if (of === 'wet-lube') return 'wet lube, in dust'
+  return of in CONDITION_MULTIPLIER ? CONDITION_NAMES[of as Condition] : LUBE_NAMES[of as Lube]
+}
+
+export const isRoad = ({ of }: FactorRate): boolean => of === 'unsaid' || of in CONDITION_MULTIPLIER
+
+/** Wax against drip, in a sentence. */
+export function sayContrast({ of, after, less, learned }: FactorRate): string {
+  const against =
+    of === 'wet-lube'
+      ? 'Wet lube against another drip lube in dust'
+      : `${capital(sayFactor(of))} against drip lube`
+  const sure = learned < LEARNED_FROM ? ' That is a guess still.' : ''
+  return `${against}: ${sayTwo(after.p50)} times the wear, probably ${sayTwo(after.p10)} to ${sayTwo(after.p90)}; that it wears less: ${sayChance(less)}.${sure}`
+}
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** The answer the station opens with. */
+export function sayRates({ rider, factors }: RiderRates, units: Units): { answer: string; rest: string } {
+  const { p10, p50, p90 } = rider.after
+  const per = units === 'metric' ? '1000\u00a0km' : '1000\u00a0miles'
+  const at = (rate: number) => sayTwo(rateIn(units, rate))
+  const [worst] = factors
+    .filter((factor) => isRoad(factor) && factor.of !== 'unsaid' && factor.wearKm > 0)
+    .sort((a, b) => b.after.p50 - a.after.p50)
+  return {
+    answer: `A chain of yours lengthens by ${at(p50)}\u00a0% in ${per} of dry road, probably ${at(p10)} to ${at(p90)}.`,
+    rest: worst
+      ? `Worst of what you ride in is ${sayFactor(worst.of)}: it counts ${sayTwo(worst.after.p50)} times, probably ${sayTwo(worst.after.p10)} to ${sayTwo(worst.after.p90)}.`
+      : 'Nothing but dry road was ridden yet, so the other roads are guesses.',
+  }
+}
+
+/** What would teach something, and what of it. */
+export function sayLesson(lesson: Lesson, garage: Garage): string {
+  switch (lesson.kind) {
+    case 'look': {
+      const fitting = garage.parts.get(lesson.chain)?.fittings.at(-1)
+      const bike = garage.bikes.get(fitting?.bike ?? '')?.entry.name
+      return `A careful look at ${bike === undefined ? namePart(garage, lesson.chain) : `${bike}’s chain`}, with a caliper or two instruments.`
+    }
+    case 'factor':
+      return lesson.of === 'unsaid'
+        ? 'Saying what the unsaid rides were ridden in.'
+        : `A look before and after riding with ${sayFactor(lesson.of)}: what it does is not well known.`
+    case 'tool':
+      return `Zeroing the ${toolName(garage.tools, lesson.tool)} on a new chain, or reading beside it with another tool.`
+  }
+}

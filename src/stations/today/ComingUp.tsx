@@ -1,0 +1,81 @@
+import { Link } from 'react-router'
+import { remindersOf, type Reminder } from '../../core/strategy/reminders.ts'
+import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
+import { useOpenLog } from '../../store/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
+import { bikeOf, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
+import { sayDay } from '../../ui/words/numbers.ts'
+import { saveBytes } from '../../ui/save-file.ts'
+import { calendarItems } from './calendar-items.ts'
+
+const PLACES: Readonly<Record<Reminder['kind'], string>> = {
+  look: '/gauge#take',
+  lube: '/wash#log',
+  swap: '/decide',
+  event: '/decide#ahead',
+}
+
+/** How many are shown at once: a page is no calendar. */
+const SHOWN = 12
+
+interface Props {
+  readonly reports: readonly BikeReport[]
+  readonly answers: readonly (WearAnswer | undefined)[]
+}
+
+/** What comes next, by day, on which bike; and the same as a file for a calendar. */
+export function ComingUp({ reports, answers }: Props) {
+  const { garage, entries, now } = useOpenLog()
+  const units = useUnits()
+  const send = useSend()
+  const reminders = remindersOf(reports, answers, now)
+  if (reminders.length === 0) return null
+  const save = async () => {
+    const { writeCalendar } = await import('../../formats/calendar.ts')
+    const items = calendarItems(reminders, garage, entries, units, now)
+    saveBytes('jolt-mile.ics', writeCalendar(items, entries.length, now), 'text/calendar')
+  }
+  return (
+    <Section
+      title="Coming up"
+      note="From how each bike is ridden and how its chain wears. Days move as you ride and measure."
+      className="mt-10"
+    >
+      <ul className="border-b border-hairline">
+        {reminders.slice(0, SHOWN).map((reminder) => (
+          <li
+            key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : ''}`}
+            className="grid grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.4fr)] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-[6.5rem_minmax(0,1fr)] max-sm:gap-x-3"
+          >
+            <span className="tabular-nums">
+              {reminder.day === undefined
+                ? 'no day yet'
+                : reminder.day.slice(0, 10) <= now.slice(0, 10)
+                  ? 'today'
+                  : sayDay(reminder.day, now)}
+            </span>
+            <Link
+              to={PLACES[reminder.kind]}
+              className="underline underline-offset-4 decoration-hairline hover:decoration-ink"
+              onClick={() => send(bikeChosen(reminder.bike))}
+            >
+              {bikeOf(garage, reminder)}: {sayToDo(reminder)}
+            </Link>
+            <span className="text-[0.95rem] text-steel max-sm:col-start-2">
+              {sayWhen(reminder, units, now)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <div className="no-print mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
+        <Button onClick={() => void save()}>Save as a calendar file</Button>
+        <p className="max-w-[36rem] text-sm text-steel">
+          An iCalendar file. Read it in again later: what has moved is moved, nothing is doubled.
+        </p>
+      </div>
+    </Section>
+  )
+}

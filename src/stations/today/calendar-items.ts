@@ -1,0 +1,54 @@
+import type { Entry, EventEntry } from '../../core/log/entries.ts'
+import type { Garage } from '../../core/log/garage.ts'
+import type { Reminder } from '../../core/strategy/reminders.ts'
+import type { CalendarItem } from '../../formats/calendar.ts'
+import type { Units } from '../../ui/screen-state.ts'
+import { bikeOf, sayEvent, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
+import { sayDay } from '../../ui/words/numbers.ts'
+
+/** Events that were planned once and are taken back: a calendar that has them is told so. */
+function takenBack(entries: readonly Entry[], garage: Garage, now: string): EventEntry[] {
+  const live = new Set([...garage.bikes.values()].flatMap(({ events }) => events.map(({ event }) => event)))
+  const gone = entries.filter(
+    (entry): entry is EventEntry => entry.kind === 'event' && !live.has(entry.event) && entry.starts > now,
+  )
+  return [...new Map(gone.map((event) => [event.event, event])).values()]
+}
+
+/**
+ * Reminders as a calendar takes them. Looks, lubrication and swaps are kept by bike, so that a bike has one of each
+ * at any time, whatever chain is on it; what is planned by itself.
+ */
+export function calendarItems(
+  reminders: readonly Reminder[],
+  garage: Garage,
+  entries: readonly Entry[],
+  units: Units,
+  now: string,
+): CalendarItem[] {
+  const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
+  const dated = reminders.flatMap((reminder): CalendarItem[] => {
+    if (reminder.day === undefined) return []
+    const isEvent = reminder.kind === 'event'
+    return [
+      {
+        id: isEvent ? `event.${reminder.event.event}` : `${reminder.kind}.${reminder.bike}`,
+        day: reminder.day < now ? now : reminder.day,
+        days: isEvent ? reminder.event.days : 1,
+        title: plain(`${bikeOf(garage, reminder)}: ${sayToDo(reminder)}`),
+        text: plain(
+          `${sayWhen(reminder, units, now)}. Worked out on ${sayDay(now, now)}; the day moves as you ride and measure.`,
+        ),
+      },
+    ]
+  })
+  const cancelled = takenBack(entries, garage, now).map((event): CalendarItem => ({
+    id: `event.${event.event}`,
+    day: event.starts,
+    days: event.days,
+    title: plain(`${event.name}: taken back`),
+    text: plain(sayEvent(event, units)),
+    cancelled: true,
+  }))
+  return [...dated, ...cancelled]
+}

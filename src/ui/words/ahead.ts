@@ -1,0 +1,70 @@
+import type { EventEntry } from '../../core/log/entries.ts'
+import type { Garage } from '../../core/log/garage.ts'
+import type { Reminder } from '../../core/strategy/reminders.ts'
+import { addDays } from '../../core/units/days.ts'
+import type { EventOutlook } from '../../core/wear/event-outlook.ts'
+import type { Units } from '../screen-state.ts'
+import { CONDITION_NAMES } from './names.ts'
+import { sayAboutKm, sayChance, sayCount, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from './numbers.ts'
+
+/** What is to be done, as a calendar's line: "look at the chain". */
+export function sayToDo(reminder: Reminder): string {
+  switch (reminder.kind) {
+    case 'look':
+      return reminder.first ? 'measure the chain for the first time' : 'look at the chain again'
+    case 'lube':
+      return 'wipe and lubricate the chain'
+    case 'swap':
+      return 'swap the chain'
+    case 'event':
+      return reminder.event.name
+  }
+}
+
+/** When, in distance, and how sure, where that can be said. */
+export function sayWhen(reminder: Reminder, units: Units, now: string): string {
+  const { inKm } = reminder
+  switch (reminder.kind) {
+    case 'event':
+      return sayEvent(reminder.event, units)
+    case 'swap':
+      return inKm === undefined || inKm <= 0
+        ? 'it is past its limit'
+        : `in about ${sayAboutKm(inKm, units)}${reminder.from && reminder.to ? `, probably between ${sayDay(reminder.from, now)} and ${sayDay(reminder.to, now)}` : ''}`
+    case 'look':
+    case 'lube':
+      return inKm === undefined || inKm <= 0 ? 'it is due' : `in about ${sayAboutKm(inKm, units)}`
+  }
+}
+
+/** What is planned, in a few words. */
+export const sayEvent = ({ km, days, condition }: EventEntry, units: Units): string =>
+  `${sayKm(km, units)} in ${sayCount(Math.max(1, Math.round(days)), 'day')}, ${CONDITION_NAMES[condition]}`
+
+/** From when to when. */
+export function sayEventDays({ starts, days }: EventEntry, now: string): string {
+  const last = addDays(starts, Math.max(0, days - 1))
+  return days > 1 ? `${sayDay(starts, now)} to ${sayDay(last, now)}` : sayDay(starts, now)
+}
+
+/** Whether the chain lasts through an event, and what to do about it. */
+export function sayEventAdvice(
+  { advice, ends, pastBefore, pastAfter, mayRead }: EventOutlook,
+  limit: number,
+): string {
+  const after = `It probably ends it at ${sayPercent(ends.p50)}, ${sayFigure(ends.p10)} to ${sayFigure(ends.p90)}; that it is past ${sayLimit(limit)}\u00a0% by then: ${sayChance(pastAfter)}.`
+  switch (advice) {
+    case 'after':
+      return `The chain lasts: swap it afterwards. ${after}`
+    case 'look-first':
+      return `It may just last. Look before you go: if it reads more than ${sayPercent(mayRead)}, swap it first. ${after}`
+    case 'before':
+      return `It will not last: swap it before. ${after}`
+    case 'before-anyway':
+      return `Swap it before: that it is past ${sayLimit(limit)}\u00a0% even before the start: ${sayChance(pastBefore)}.`
+  }
+}
+
+/** The bike's name, as a reminder begins. */
+export const bikeOf = (garage: Garage, { bike }: Reminder): string =>
+  garage.bikes.get(bike)?.entry.name ?? 'A bike'

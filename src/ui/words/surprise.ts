@@ -1,0 +1,39 @@
+import type { Garage } from '../../core/log/garage.ts'
+import type { Surprise, SurpriseCause } from '../../core/wear/surprise.ts'
+import { sayFigure, sayPercent } from './numbers.ts'
+import { namePart } from './part-name.ts'
+
+/** What was read, and what was to be expected. */
+export const saySurprise = ({ read, expected }: Surprise): string =>
+  `The last look says about ${sayPercent(read)}, where ${sayFigure(expected.p05)} to ${sayPercent(expected.p95)} was to be expected.`
+
+/** The question a cause asks. */
+export function sayCause(cause: SurpriseCause, garage: Garage): string {
+  switch (cause.kind) {
+    case 'wrong-chain':
+      return `Was it ${namePart(garage, cause.chain)} that was read?`
+    case 'swapped':
+      return 'Was a fresh chain fitted that is not in the log?'
+    case 'missing-road':
+      return 'Are rides missing, or were they wetter and dirtier than the log says?'
+    case 'gauge':
+      return 'Does the tool read wrong, or was the chain slack, or the joining link inside the span?'
+  }
+}
+
+/** Where each is put right, and what the way there is called. */
+export function mendFor(
+  cause: SurpriseCause,
+  lastReading: string | undefined,
+): { path: string; label: string } {
+  switch (cause.kind) {
+    case 'wrong-chain':
+      return { path: `/log?entry=${lastReading ?? ''}`, label: 'Put the reading right' }
+    case 'swapped':
+      return { path: '/shelf#chain', label: 'Write the swap down' }
+    case 'missing-road':
+      return { path: '/miles#conditions', label: 'See to the rides' }
+    case 'gauge':
+      return { path: '/gauge#take', label: 'Read it with another tool' }
+  }
+}
