@@ -67,3 +67,25 @@ export function look(
 export function retire(diary: Diary, day: number, part: string): void {
   diary.write({ kind: 'remove', at: diary.at(day, 8.5), part, to: 'retired' })
 }
+
+/** A tour that was planned on a day of the story and begins some weeks after its last. */
+export function plan(
+  diary: Diary,
+  bike: string,
+  {
+    name,
+    inDays,
+    days,
+    km,
+    condition,
+  }: {
+    readonly name: string
+    readonly inDays: number
+    readonly days: number
+    readonly km: number
+    readonly condition: Condition
+  },
+): void {
+  const planned = { kind: 'event', at: diary.at(STORY_DAYS - 3, 20), event: `${bike}-tour`, bike } as const
+  diary.write({ ...planned, name, starts: diary.at(STORY_DAYS + inDays, 8), days, km, condition })
+}

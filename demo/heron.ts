@@ -1,6 +1,6 @@
 import { routeKey } from '../src/core/exposure/ride-gears.ts'
 import type { ChainSpec, RideEntry } from '../src/core/log/entries.ts'
-import { deliver, look, retire, ride, STORY_DAYS, wash } from './bikes.ts'
+import { deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/random.ts'
 import { roadToday } from './weather.ts'
@@ -169,4 +169,5 @@ export function heron(diary: Diary, random: Random): void {
   look(diary, STORY_DAYS - 40, 'heron-ring', 'good')
   look(diary, STORY_DAYS - 40, 'heron-guide', 'good')
   look(diary, STORY_DAYS - 40, 'heron-tension', 'watch')
+  plan(diary, 'heron', { name: 'Saltings tour', inDays: 35, days: 9, km: 900, condition: 'wet-road' })
 }

@@ -1,4 +1,4 @@
-import { deliver, look, retire, ride, STORY_DAYS, wash } from './bikes.ts'
+import { deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/random.ts'
 import { tracksToday } from './weather.ts'
@@ -80,4 +80,5 @@ export function quarry(diary: Diary, random: Random): void {
   }
   look(diary, STORY_DAYS - 25, 'quarry-cassette', { 13: 'good', 15: 'good', 17: 'good', 19: 'fresh' })
   look(diary, STORY_DAYS - 25, 'quarry-ring', 'watch')
+  plan(diary, 'quarry', { name: 'White road weekend', inDays: 19, days: 2, km: 180, condition: 'dry-gravel' })
 }

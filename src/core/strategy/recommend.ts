@@ -5,6 +5,7 @@ import { limitKey } from '../measure/posterior.ts'
 import type { Interval } from '../wear/interval.ts'
 import type { OpenConflict, WearAnswer } from '../wear/outlook.ts'
 import type { BikeReport, ChainReport, Sprocket } from './bike-report.ts'
+import { doubtsReading, type Surprise } from '../wear/surprise.ts'
 import { chainWord, type Verdict } from './wear-word.ts'
 
 export type Action =
@@ -30,6 +31,7 @@ export type Reason =
   | { readonly kind: 'lube-unknown' }
   | { readonly kind: 'log-doubted'; readonly km: number }
   | { readonly kind: 'tools-disagree'; readonly conflict: OpenConflict }
+  | { readonly kind: 'surprise'; readonly surprise: Surprise }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the recommendation. */
@@ -48,6 +50,16 @@ export interface Recommendation {
 
 /** A look that is due within this distance is due now, unless the last one is no further back than this, km. */
 const LOOK_DUE_KM = 25
+
+/** Whether the last look is to be taken again before anything is done: it may not be of this chain, or not be right. */
+export function isInDoubt({ surprise }: WearAnswer, limit: number): boolean {
+  // Past the limit as read and as expected is past it, whatever the look was.
+  return (
+    surprise !== undefined &&
+    doubtsReading(surprise) &&
+    Math.min(surprise.read, surprise.expected.p50) < limit
+  )
+}
 
 const wornTeeth = (sprockets: readonly Sprocket[]): Reason[] =>
   sprockets.flatMap((sprocket): Reason[] =>
@@ -101,14 +113,16 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
   const doubted: Reason[] = answer.untoldPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
   const wornCogs = worn.some((reason) => reason.kind === 'worn-teeth' && reason.sprocket.role === 'cog')
 
-  if (answer.conflict && past > 0.02 && past < 0.9)
-    return {
-      action: 'measure',
-      word: 'unsure',
-      lookInKm: 0,
-      reasons: [{ kind: 'tools-disagree', conflict: answer.conflict }, chance, ...worn, limitReason],
-      cautions: wornCogs ? ['may-slip'] : [],
-    }
+  const measureAgain = (reason: Reason): Recommendation => ({
+    action: 'measure',
+    word: 'unsure',
+    lookInKm: 0,
+    reasons: [reason, chance, ...worn, limitReason],
+    cautions: wornCogs ? ['may-slip'] : [],
+  })
+  const { conflict, surprise } = answer
+  if (conflict && past > 0.02 && past < 0.9) return measureAgain({ kind: 'tools-disagree', conflict })
+  if (surprise && isInDoubt(answer, limit.percent)) return measureAgain({ kind: 'surprise', surprise })
   if (past >= 0.5) {
     const together = cogsToo >= 0.5 || wornCogs || limit.school === 'late'
     return {

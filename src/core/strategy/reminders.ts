@@ -1,22 +1,30 @@
 import { CONDITION_MULTIPLIER, quarterOf } from '../exposure/conditions.ts'
 import { eventsAhead, mixByQuarter } from '../exposure/road-ahead.ts'
 import type { BikeId, EventEntry, IsoTime, PartId } from '../log/entries.ts'
-import { LUBE_LIFE_KM } from '../lube/lubes.ts'
-import { limitKey } from '../measure/posterior.ts'
+import { LUBE_LIFE_KM, type Lube } from '../lube/lubes.ts'
 import { addDays } from '../units/days.ts'
-import type { WearAnswer } from '../wear/outlook.ts'
-import type { BikeReport } from './bike-report.ts'
+import type { EventAdvice } from '../wear/event-outlook.ts'
+import { daysAt, type WearAnswer } from '../wear/outlook.ts'
+import type { BikeReport, ChainReport } from './bike-report.ts'
+import { recommend } from './recommend.ts'
 
 /** Something to be done, and when; without a day where nothing is being ridden. */
 export type Reminder = {
   readonly bike: BikeId
   readonly day?: IsoTime
-  /** Distance from now, km. */
+  /** Distance from now, km; absent where a day and no distance calls for it. */
   readonly inKm?: number
 } & (
-  | { readonly kind: 'look'; readonly part: PartId; readonly first: boolean }
-  | { readonly kind: 'lube'; readonly part: PartId }
-  | { readonly kind: 'swap'; readonly part: PartId; readonly from?: IsoTime; readonly to?: IsoTime }
+  | { readonly kind: 'look'; readonly part: PartId; readonly first: boolean; readonly before?: EventEntry }
+  | { readonly kind: 'lube'; readonly part: PartId; readonly lube: Lube }
+  | {
+      readonly kind: 'swap'
+      readonly part: PartId
+      readonly from?: IsoTime
+      readonly to?: IsoTime
+      /** It is due before the chain is through, for it does not last through this. */
+      readonly before?: EventEntry
+    }
   | { readonly kind: 'event'; readonly event: EventEntry }
 )
 
@@ -28,14 +36,73 @@ const FAR_DAYS = 3 * 365
 const within = (days: number | undefined): boolean => days !== undefined && days <= FAR_DAYS
 
 /** How far the lubricant still goes on the roads of this time of year, km; 0 where it is due. */
-function lubeKm(report: BikeReport, now: IsoTime): number | undefined {
+function lubeLeft(
+  report: BikeReport,
+  now: IsoTime,
+): { readonly lube: Lube; readonly km: number } | undefined {
   const { clock, story } = report.chain ?? {}
   const { lube } = story?.lube ?? {}
   if (!clock || lube === undefined) return undefined
-  if (clock.due || lube === 'none') return 0
+  if (clock.due || lube === 'none') return { lube, km: 0 }
   const mix = mixByQuarter(report.bike, now)[quarterOf(now)]
   const perKm = mix.reduce((sum, { km, condition }) => sum + km * CONDITION_MULTIPLIER[condition], 0)
-  return ((1 - clock.used) * LUBE_LIFE_KM[lube]) / perKm
+  return { lube, km: ((1 - clock.used) * LUBE_LIFE_KM[lube]) / perKm }
+}
+
+/** The day before something, but no day that is over. */
+function eveOf({ starts }: EventEntry, now: IsoTime): IsoTime {
+  const eve = addDays(starts, -1)
+  return eve < now ? now : eve
+}
+
+/** The first event that asks one thing of the chain before it begins. */
+const eventAsking = (report: BikeReport, answer: WearAnswer, now: IsoTime, asked: readonly EventAdvice[]) =>
+  eventsAhead(report.bike.events, now)
+    .map(({ event }) => event)
+    .find(({ event }) => answer.events.some((one) => one.event === event && asked.includes(one.advice)))
+
+/** The next look and the swap of a chain that has been read. */
+function wearReminders(report: BikeReport, chain: ChainReport, answer: WearAnswer, now: IsoTime): Reminder[] {
+  const { bike } = report.bike.entry
+  const part = chain.part.entry.part
+  const dayIn = (days: number | undefined) => (days === undefined ? {} : { day: addDays(now, days) })
+  const swapNow: Reminder = { kind: 'swap', part, bike, inKm: 0, day: now }
+  const lookNow: Reminder = { kind: 'look', part, first: false, bike, inKm: 0, day: now }
+  const action = recommend(report, answer)?.action
+  if (action === 'swap-chain' || action === 'swap-chain-and-cogs') return [swapNow]
+
+  const { toLimitKm, toLimitDays } = answer
+  const swapDay = toLimitDays && addDays(now, toLimitDays.p50)
+  const doomed = eventAsking(report, answer, now, ['before', 'before-anyway'])
+  const swapBefore = doomed && (!swapDay || eveOf(doomed, now) < swapDay) ? doomed : undefined
+  const swap: Reminder = {
+    kind: 'swap',
+    part,
+    bike,
+    inKm: toLimitKm.p50,
+    ...(swapDay && { day: swapDay }),
+    ...(toLimitDays && { from: addDays(now, toLimitDays.p10), to: addDays(now, toLimitDays.p90) }),
+    ...(swapBefore && { day: eveOf(swapBefore, now), before: swapBefore }),
+  }
+  const swaps = within(toLimitDays?.p50) || !toLimitDays || swapBefore ? [swap] : []
+  if (action === 'measure') return [lookNow, ...swaps.filter(() => toLimitKm.p50 > 0)]
+
+  const justLooked = (chain.kmSinceReading ?? 0) < LOOK_NO_SOONER_KM / 2
+  const lookKm = justLooked ? Math.max(LOOK_NO_SOONER_KM, answer.nextLookKm) : answer.nextLookKm
+  const lookDays = lookKm > answer.nextLookKm ? daysAt(answer, lookKm) : answer.nextLookDays
+  const doubtful = eventAsking(report, answer, now, ['look-first'])
+  const lookBefore =
+    doubtful && (lookDays === undefined || eveOf(doubtful, now) < addDays(now, lookDays))
+      ? doubtful
+      : undefined
+  const look: Reminder = lookBefore
+    ? { kind: 'look', part, first: false, bike, day: eveOf(lookBefore, now), before: lookBefore }
+    : { kind: 'look', part, first: false, bike, inKm: lookKm, ...dayIn(lookDays) }
+  // A chain that is to be gone by then is not looked at again.
+  const isWorthIt =
+    (within(lookDays) || lookDays === undefined || lookBefore) &&
+    !(swapBefore && look.day && swap.day && swap.day <= look.day)
+  return [...(isWorthIt ? [look] : []), ...swaps]
 }
 
 function remindersOfChain(report: BikeReport, answer: WearAnswer | undefined, now: IsoTime): Reminder[] {
@@ -43,35 +110,30 @@ function remindersOfChain(report: BikeReport, answer: WearAnswer | undefined, no
   if (!chain) return []
   const { bike } = report.bike.entry
   const part = chain.part.entry.part
-  const dayAfter = (km: number): number | undefined =>
-    km <= 0 ? 0 : plan.weeklyKm > 0 ? (7 * km) / plan.weeklyKm : undefined
-  const dated = (inKm: number, days: number | undefined) => ({
-    bike,
-    inKm,
-    ...(days !== undefined && { day: addDays(now, days) }),
-  })
-  const reminders: Reminder[] = []
-  const lube = lubeKm(report, now)
-  if (lube !== undefined) reminders.push({ kind: 'lube', part, ...dated(lube, dayAfter(lube)) })
+  const left = lubeLeft(report, now)
+  const lubeDays =
+    !left || left.km <= 0
+      ? 0
+      : answer
+        ? daysAt(answer, left.km)
+        : plan.weeklyKm > 0
+          ? (7 * left.km) / plan.weeklyKm
+          : undefined
+  const lubes: Reminder[] = left
+    ? [
+        {
+          kind: 'lube',
+          part,
+          lube: left.lube,
+          bike,
+          inKm: left.km,
+          ...(lubeDays !== undefined && { day: addDays(now, lubeDays) }),
+        },
+      ]
+    : []
   if (chain.lastReadingAt === undefined)
-    return [{ kind: 'look', part, first: true, ...dated(0, 0) }, ...reminders]
-  if (!answer) return reminders
-  const past = answer.now.pAbove[limitKey(report.limit.percent)] ?? 0
-  const days = answer.toLimitDays
-  if (past >= 0.5) return [{ kind: 'swap', part, ...dated(0, 0) }, ...reminders]
-  const justLooked = (chain.kmSinceReading ?? 0) < LOOK_NO_SOONER_KM / 2
-  const lookKm = justLooked ? Math.max(LOOK_NO_SOONER_KM, answer.nextLookKm) : answer.nextLookKm
-  const lookDays = lookKm > answer.nextLookKm ? dayAfter(lookKm) : answer.nextLookDays
-  if (within(lookDays) || days === undefined)
-    reminders.push({ kind: 'look', part, first: false, ...dated(lookKm, lookDays) })
-  if (within(days?.p50) || days === undefined)
-    reminders.push({
-      kind: 'swap',
-      part,
-      ...dated(answer.toLimitKm.p50, days?.p50),
-      ...(days && { from: addDays(now, days.p10), to: addDays(now, days.p90) }),
-    })
-  return reminders
+    return [{ kind: 'look', part, first: true, bike, inKm: 0, day: now }, ...lubes]
+  return answer ? [...lubes, ...wearReminders(report, chain, answer, now)] : lubes
 }
 
 /**

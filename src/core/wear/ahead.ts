@@ -77,6 +77,14 @@ export function wearAhead({ km, wearKm }: DrawnWay, distanceKm: number): number 
   return between(wearKm[i] ?? 0, wearKm[i + 1] ?? 0, share)
 }
 
+/** Days of one draw after so many km more. */
+export function daysAhead({ km, days }: DrawnWay, distanceKm: number): number {
+  const i = stretchTo(km, distanceKm)
+  const [from, to] = [km[i] ?? 0, km[i + 1] ?? 0]
+  const share = to > from ? (distanceKm - from) / (to - from) : 0
+  return between(days[i] ?? 0, days[i + 1] ?? 0, share)
+}
+
 /** Where one draw has gathered so much more wear, at the cap at the latest. */
 export function placeAtWear({ km, wearKm, days }: DrawnWay, more: number): Place {
   const i = stretchTo(wearKm, more)

@@ -1,7 +1,7 @@
 import { disagreements, type ToolVoice } from '../measure/disagreement.ts'
 import { summariseDensity, type Density, type Summary } from '../measure/posterior.ts'
 import type { Instrument } from '../measure/reading.ts'
-import { drawWays, placeAtWear, wearAhead, type DrawnWay } from './ahead.ts'
+import { daysAhead, drawWays, placeAtWear, wearAhead, type DrawnWay } from './ahead.ts'
 import { smoothDensity } from './density.ts'
 import {
   chainDraws,
@@ -26,6 +26,8 @@ export interface BandPoint extends Interval {
 export interface FanPoint extends BandPoint {
   /** Chance of being past the limit there. */
   readonly past: number
+  /** When it is ridden, days from now, in the median; absent where nothing is being ridden. */
+  readonly days?: number
 }
 
 /** Two tools of the last look that contradict one another, with no third to settle it. */
@@ -102,12 +104,14 @@ function fanOf(
   ways: readonly DrawnWay[],
   reachKm: number,
   limit: number,
+  idle: boolean,
 ): FanPoint[] {
   return Array.from({ length: FAN_STEPS + 1 }, (_, i) => {
     const x = (reachKm * i) / FAN_STEPS
     const there = gone.map((wearKm, n) => wearKm + wearAhead(ways[n] as DrawnWay, x))
     const elongation = elongationDraws(draws, own, there)
-    return { x, ...intervalOf(elongation), past: shareFrom(elongation, limit) }
+    const days = idle ? {} : { days: intervalOf(Float64Array.from(ways, (way) => daysAhead(way, x))).p50 }
+    return { x, ...intervalOf(elongation), past: shareFrom(elongation, limit), ...days }
   })
 }
 
@@ -150,7 +154,7 @@ export function chainOutlook(
       toLimitKm,
       ...(toLimitDays && { toLimitDays, nextLookDays: toLimitDays.p10 }),
       nextLookKm: toLimitKm.p10,
-      fan: fanOf(draws, own, gone, ways, reach, limit),
+      fan: fanOf(draws, own, gone, ways, reach, limit, ahead.idle),
       events: eventOutlooks(draws, own, gone, ways, ahead.stretches, limit),
       ...(conflict && { conflict }),
     },
@@ -158,10 +162,30 @@ export function chainOutlook(
   }
 }
 
-/** Chance of being past the limit so many km from now, in a straight line between the fan's points. */
-export function pastAt({ fan }: Pick<WearAnswer, 'fan'>, km: number): number {
+/** A value so many km from now, in a straight line between the fan's points; from its last one on, that. */
+function fanAt(fan: readonly FanPoint[], km: number, of: (point: FanPoint) => number): number {
   const after = fan.findIndex(({ x }) => x >= km)
   const [a, b] = [fan[after - 1], fan[after]]
-  if (!b) return fan.at(-1)?.past ?? 0
-  return a ? a.past + ((b.past - a.past) * (km - a.x)) / (b.x - a.x) : b.past
+  const last = fan.at(-1)
+  if (!b) return last ? of(last) : 0
+  return a ? of(a) + ((of(b) - of(a)) * (km - a.x)) / (b.x - a.x) : of(b)
+}
+
+/** Chance of being past the limit so many km from now. */
+export const pastAt = ({ fan }: Pick<WearAnswer, 'fan'>, km: number): number =>
+  fanAt(fan, km, ({ past }) => past)
+
+/** How worn the chain is so many km from now, %. */
+export const bandAt = ({ fan }: Pick<WearAnswer, 'fan'>, km: number): Interval => ({
+  p10: fanAt(fan, km, ({ p10 }) => p10),
+  p50: fanAt(fan, km, ({ p50 }) => p50),
+  p90: fanAt(fan, km, ({ p90 }) => p90),
+})
+
+/** Days until so many km more are ridden, at the fan's last pace beyond it; undefined where nothing is being ridden. */
+export function daysAt({ fan }: Pick<WearAnswer, 'fan'>, km: number): number | undefined {
+  const last = fan.at(-1)
+  if (last?.days === undefined) return undefined
+  if (km > last.x) return (last.days * km) / last.x
+  return fanAt(fan, km, ({ days }) => days ?? 0)
 }

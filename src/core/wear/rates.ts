@@ -1,10 +1,11 @@
 import { CONDITION_MULTIPLIER, type Condition, type Quarter } from '../exposure/conditions.ts'
+import { seededRandom } from '../random.ts'
 import { lubeMultiplier } from '../exposure/wear-km.ts'
 import type { Lube } from '../lube/lubes.ts'
 import { chainDraws, wearKmDraws, type RiderDraws } from './draws.ts'
 import { intervalOf, shareFrom, type Interval } from './interval.ts'
 import { RATE_MEDIAN } from './rate-grid.ts'
-import { CHAIN_LOG_SD, RIDER_LOG_SD, type RiderChain } from './rider-model.ts'
+import { CHAIN_LOG_SD, kindTimes, RIDER_LOG_SD, wearKmOf, type RiderChain } from './rider-model.ts'
 import { defaultWearKm, factorsOf, type Factor, type RoadPiece } from '../exposure/roads.ts'
 
 /** What a quantity was taken to be, and what the readings made of it. */
@@ -39,8 +40,9 @@ export interface SeasonRoad {
 export interface SeasonRate {
   readonly quarter: Quarter
   readonly km: number
-  /** % per 1000 km as they come */
-  readonly rate: Interval
+  /** % per 1000 km as they come: as it was taken to be, and as the readings made it. */
+  readonly before: Interval
+  readonly after: Interval
 }
 
 /** What wears a rider's chains, and how much of it was learned. */
@@ -91,6 +93,20 @@ function wearUnder(chains: readonly RiderChain[]): Map<Factor, number> {
   return sums
 }
 
+const PRIOR_DRAWS = 800
+
+/** What a road's rate was taken to be before anything was read, by draw of the prior. */
+function seasonBefore({ model }: RiderDraws, perKm: readonly RoadPiece[]): Float64Array {
+  const random = seededRandom(PRIOR_DRAWS)
+  const laid = model.lay(perKm)
+  const z = new Float64Array(model.dimension)
+  return Float64Array.from({ length: PRIOR_DRAWS }, () => {
+    for (let i = 0; i < z.length; i++) z[i] = random.normal(0, 1)
+    const rider = RATE_MEDIAN * Math.exp(RIDER_LOG_SD * (z[model.places.rider] ?? 0))
+    return rider * wearKmOf(kindTimes(model, z), laid)
+  })
+}
+
 /**
  * The rider's rate, each chain's, each multiplier and each part of the year: what they were taken to be and what the
  * readings made of them.
@@ -122,7 +138,8 @@ export function riderRates(
     seasons: seasons.map(({ quarter, km, perKm }) => ({
       quarter,
       km,
-      rate: intervalOf(wearKmDraws(draws, perKm).map((perRidden, n) => perRidden * (rider[n] ?? 0))),
+      before: intervalOf(seasonBefore(draws, perKm)),
+      after: intervalOf(wearKmDraws(draws, perKm).map((perRidden, n) => perRidden * (rider[n] ?? 0))),
     })),
   }
 }

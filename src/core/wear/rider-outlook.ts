@@ -76,10 +76,12 @@ const without = (chains: readonly AskedChain[], id: string): AskedChain[] =>
 
 /** A look less likely than this to be as logged, with a say in it itself, is looked into. */
 const ODD_FROM = 0.85
-/** With no more chains than this a look has a say in what is expected of it. */
+/** With more chains than this a look has less of a say in what is expected of it, and must be odder. */
 const FEW_CHAINS = 6
 /** One less likely than this is asked about. */
 const ASKED_FROM = 0.5
+/** So many at most are drawn anew, the oddest: all chains are drawn again for each. */
+const MOST_ANEW = 2
 
 /** Of all chains a chain may have been mistaken for, those on bikes and the newest others. */
 const MOST_OTHERS = 12
@@ -100,16 +102,18 @@ function* surprises(
   effort: SampleOptions,
 ): Generator<SampleProgress, Map<string, WearAnswer['surprise']>> {
   const found = new Map<string, WearAnswer['surprise']>()
-  for (const chain of ask.chains) {
-    if (!chain.ahead) continue
-    const others = mistakable(ask.chains, chain)
-    const odd = surpriseAt(draws, chain, others, ODD_FROM)
-    if (!odd) continue
-    // Among many chains one look has next to no say in what is known of the rider.
-    if (draws.model.chains.length > FEW_CHAINS) {
-      if (odd.asLogged < ASKED_FROM) found.set(chain.id, odd)
-      continue
-    }
+  const oddFrom = draws.model.chains.length > FEW_CHAINS ? ASKED_FROM : ODD_FROM
+  const odd = ask.chains
+    .filter(({ ahead }) => ahead)
+    .flatMap((chain) => {
+      const others = mistakable(ask.chains, chain)
+      const surprise = surpriseAt(draws, chain, others, oddFrom)
+      return surprise ? [{ chain, others, surprise }] : []
+    })
+    .sort((a, b) => a.surprise.asLogged - b.surprise.asLogged)
+  for (const { chain, surprise } of odd.slice(MOST_ANEW))
+    if (surprise.asLogged < ASKED_FROM) found.set(chain.id, surprise)
+  for (const { chain, others } of odd.slice(0, MOST_ANEW)) {
     const before = yield* drawRiderSteps(without(ask.chains, chain.id), roadsOf(ask), {
       ...effort,
       draws: LEAST_DRAWS,

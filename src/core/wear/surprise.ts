@@ -15,7 +15,7 @@ export type SurpriseCause =
   | { readonly kind: 'swapped' }
   /** More was ridden, or in worse, than the log tells. */
   | { readonly kind: 'missing-road' }
-  /** The tool adds more, or less, than such tools do. */
+  /** The tool adds more, or less, than such tools do, or was misread. */
   | { readonly kind: 'gauge' }
 
 /** A look that is far from what was to be expected, and the questions to ask of it, the likeliest first. */
@@ -29,10 +29,18 @@ export interface Surprise {
   readonly causes: readonly { readonly cause: SurpriseCause; readonly p: number }[]
 }
 
+/** Whether it is the reading that is in doubt, rather than what the log tells of the chain. */
+export const doubtsReading = ({ causes }: Surprise): boolean =>
+  causes.reduce(
+    (sum, { cause, p }) => sum + (cause.kind === 'gauge' || cause.kind === 'wrong-chain' ? p : 0),
+    0,
+  ) >= 0.5
+
 /** How often each is so when a chain is read, before the reading is known. Ours, guesses. */
 const BEFORE = { 'as-logged': 0.86, 'wrong-chain': 0.03, swapped: 0.03, 'missing-road': 0.05, gauge: 0.03 }
-/** How far a gauge that is off is off, %. */
-const GAUGE_OFF_SD = 0.2
+/** How far a reading that is off is off, %, in half of all cases; now and then by far more: a pitch miscounted. */
+const GAUGE_OFF = 0.2
+const GAUGE_OFF_MOST = 5
 /** How much wear the log lacks where it lacks some: so many times what it tells since the last look, about. */
 const MISSING_LOG_TIMES = Math.log(1.5)
 const MISSING_LOG_SD = 0.7
@@ -51,6 +59,7 @@ interface Heard {
   readonly tool: number
   /** What such tools add, % */
   readonly usual: number
+  readonly name: string
 }
 
 const logOf = (evidence: Evidence): Heard['logAt'] =>
@@ -63,6 +72,7 @@ const heardOf = ({ model }: RiderDraws, readings: readonly RiderReading[]): Hear
     logAt: logOf(evidenceOf(taken.reading)),
     tool: model.tools.findIndex(({ tool }) => tool === toolOf(taken)),
     usual: biasOf(taken).b,
+    name: toolOf(taken),
   }))
 
 /** Log-likelihood of readings at an elongation, each tool adding what it is drawn to add. */
@@ -108,7 +118,10 @@ function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: numb
   const fresh =
     random.normal(0, START_SD) +
     grown(since * random.unit(), rider * Math.exp(random.normal(0, CHAIN_LOG_SD)))
-  const off = random.normal(0, GAUGE_OFF_SD)
+  // Cauchy's distribution: its quartiles are at its scale, and its tails are long.
+  const off = GAUGE_OFF * Math.tan(Math.PI * (random.unit() - 0.5))
+  // One tool is off, not all of them alike.
+  const offTool = told.look[Math.floor(random.unit() * told.look.length)]?.name
   return {
     weight,
     expected,
@@ -116,7 +129,10 @@ function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: numb
       'as-logged': readingsLog(told.look, expected, added),
       swapped: readingsLog(told.look, fresh, added),
       'missing-road': readingsLog(told.look, start + grown(at + missing), added),
-      gauge: readingsLog(told.look, expected, (heard) => added(heard) + off),
+      gauge:
+        Math.abs(off) < GAUGE_OFF_MOST
+          ? readingsLog(told.look, expected, (heard) => added(heard) + (heard.name === offTool ? off : 0))
+          : -Infinity,
     },
   }
 }

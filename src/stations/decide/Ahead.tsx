@@ -4,7 +4,7 @@ import { linesOf } from '../../core/log/supersede.ts'
 import { eventsAhead } from '../../core/exposure/road-ahead.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { addDays } from '../../core/units/days.ts'
-import { pastAt, type WearAnswer } from '../../core/wear/outlook.ts'
+import { bandAt, daysAt, pastAt, type WearAnswer } from '../../core/wear/outlook.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -28,18 +28,6 @@ interface Props {
   readonly answer: WearAnswer
 }
 
-/** The chain so many km from now, between the fan's points. */
-function bandAt({ fan }: WearAnswer, km: number): { p10: number; p50: number; p90: number } {
-  const after = Math.max(
-    1,
-    fan.findIndex(({ x }) => x >= km),
-  )
-  const [a, b] = [fan[after - 1], fan[after]]
-  const share = a && b && b.x > a.x ? (km - a.x) / (b.x - a.x) : 0
-  const at = (of: 'p10' | 'p50' | 'p90'): number => (a?.[of] ?? 0) + share * ((b?.[of] ?? 0) - (a?.[of] ?? 0))
-  return { p10: at('p10'), p50: at('p50'), p90: at('p90') }
-}
-
 /** Any distance from now: how worn the chain will be, and the chance that it is past its limit. */
 function ChanceAt({ report, answer }: Props) {
   const { now } = useOpenLog()
@@ -51,8 +39,8 @@ function ChanceAt({ report, answer }: Props) {
   const [wanted, setWanted] = useState<number>()
   const km = Math.min(most, wanted ?? Math.round(answer.toLimitKm.p50 / step) * step)
   const { p10, p50, p90 } = bandAt(answer, km)
-  const { weeklyKm } = report.plan
-  const day = weeklyKm > 0 ? addDays(now, (7 * km) / weeklyKm) : undefined
+  const days = daysAt(answer, km)
+  const day = days === undefined ? undefined : addDays(now, days)
   const limit = report.limit.percent
   return (
     <div>
@@ -153,7 +141,11 @@ export function Ahead({ report, answer }: Props) {
         <Button className="no-print mt-3" onClick={() => setAdding(true)}>
           Plan something
         </Button>
-        <Sheet open={adding} onClose={() => setAdding(false)} title={`Ahead of ${report.bike.entry.name}`}>
+        <Sheet
+          open={adding}
+          onClose={() => setAdding(false)}
+          title={`Planned with ${report.bike.entry.name}`}
+        >
           <EventForm report={report} onDone={() => setAdding(false)} />
         </Sheet>
       </Section>

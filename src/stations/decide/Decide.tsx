@@ -80,7 +80,12 @@ export default function Decide() {
         </Section>
         {answer && report.chain && measured && (
           <Section title="How it got here, and where it goes" note={sayLimitDates(answer, now)}>
-            <ElongationChart chain={report.chain} answer={answer} limit={report.limit} />
+            <ElongationChart
+              chain={report.chain}
+              answer={answer}
+              limit={report.limit}
+              events={report.bike.events}
+            />
           </Section>
         )}
       </div>

@@ -5,6 +5,7 @@ import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useOpenLog } from '../../store/log-context.ts'
 import { HistoryChart, type ChainPegs, type LikelyWay } from '../../ui/charts/HistoryChart.tsx'
 import { pegsOf } from '../../ui/charts/pegs.ts'
+import { plannedAlong } from '../../ui/charts/planned.ts'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 
@@ -55,11 +56,7 @@ export function History({ report, chain, answer }: Props) {
       today,
       here: answer.wayHere.map((point) => ({ ...point, x: kmAtWear(chain.story, point.x) })),
       ahead: answer.fan.map((point) => ({ ...point, x: today + point.x })),
-      events: answer.events.flatMap(({ event, beginsKm }) => {
-        const planned = report.bike.events.find((one) => one.event === event)
-        const from = today + beginsKm.p50
-        return planned ? [{ name: planned.name, from, to: from + planned.km }] : []
-      }),
+      events: plannedAlong(report.bike.events, answer, today),
     }
   }, [answer, axis, chain, report.bike.events])
   const toggle = (part: string) => {

@@ -1,3 +1,4 @@
+import clsx from 'clsx'
 import { useId } from 'react'
 import type { Interval } from '../../core/wear/interval.ts'
 
@@ -102,7 +103,7 @@ export function RateRows({ rows, caption, sayMark, marks }: Props) {
       <tbody>
         {rows.map((row) => (
           <tr key={row.name} className="border-b border-hairline/70 align-middle">
-            <th scope="row" className="w-[30%] py-1.5 pr-4 font-normal max-sm:w-[38%]">
+            <th scope="row" className="w-[30%] py-1.5 pr-4 font-normal max-sm:w-[35%] max-sm:pr-2">
               <span className="block leading-tight">{row.name}</span>
               <span className="block text-sm leading-tight text-steel">{row.note}</span>
             </th>
@@ -121,10 +122,10 @@ export function RateRows({ rows, caption, sayMark, marks }: Props) {
           <td />
           <td>
             <div className="relative h-5 font-mono text-[0.7rem] text-steel">
-              {marks.map((mark) => (
+              {marks.map((mark, i) => (
                 <span
                   key={mark}
-                  className="absolute top-0 -translate-x-1/2"
+                  className={clsx('absolute top-0 -translate-x-1/2', i % 2 === 1 && 'max-sm:hidden')}
                   style={{ left: `${(100 * x(mark)) / WIDTH}%` }}
                 >
                   {sayMark(mark)}

@@ -44,6 +44,8 @@ function useRateRows({ rates }: RiderOutlook): { readonly chains: RateRow[]; rea
     said: sayInterval(inUnits(after)),
     guess: false,
   })
+  const bikesOf = (id: string) => garage.parts.get(id)?.fittings[0]?.bike
+  const manyBikes = new Set(rates.chains.map(({ id }) => bikesOf(id))).size > 1
   const isOn = (id: string): boolean => garage.parts.get(id)?.fittings.at(-1)?.to === undefined
   return {
     chains: [
@@ -52,15 +54,15 @@ function useRateRows({ rates }: RiderOutlook): { readonly chains: RateRow[]; rea
         .sort((a, b) => Number(isOn(b.id)) - Number(isOn(a.id)))
         .map(({ id, readings, after, before }) =>
           row(
-            namePart(garage, id),
+            namePart(garage, id, undefined, manyBikes),
             `${sayCount(readings, 'reading')}${isOn(id) ? ', on now' : ''}`,
             after,
             before,
           ),
         ),
     ],
-    seasons: rates.seasons.map(({ quarter, km, rate }) =>
-      row(QUARTER_NAMES[quarter], `as you ride then: ${sayAboutKm(km, units)} in the log`, rate),
+    seasons: rates.seasons.map(({ quarter, km, before, after }) =>
+      row(QUARTER_NAMES[quarter], `as you ride then: ${sayAboutKm(km, units)} in the log`, after, before),
     ),
   }
 }

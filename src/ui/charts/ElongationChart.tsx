@@ -1,4 +1,5 @@
 import { useCallback } from 'react'
+import type { EventEntry } from '../../core/log/entries.ts'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { kmToMiles } from '../../core/units/convert.ts'
@@ -11,23 +12,28 @@ import { Chart } from './Chart.tsx'
 import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
 import { distanceLabel, elongationAxis, limitLine } from './elongation-axis.ts'
+import { plannedAlong, plannedAreas } from './planned.ts'
 import { drawPeg, PEG_TOP, pegData, pegsOf } from './pegs.ts'
 
 interface Props {
   readonly chain: ChainReport
   readonly answer: WearAnswer
   readonly limit: Limit
+  /** What is planned on its bike. */
+  readonly events: readonly EventEntry[]
 }
 
 const TOP = PEG_TOP
 
 function chartOption(props: Props, units: Units, ink: Ink, width: number): ChartOption {
-  const { chain, answer, limit } = props
+  const { chain, answer, limit, events } = props
   const scale = (km: number) => (units === 'metric' ? km : kmToMiles(km))
   const today = chain.story.km
   const here = answer.wayHere.map((point) => ({ ...point, x: scale(kmAtWear(chain.story, point.x)) }))
   const ahead = answer.fan.map((point) => ({ ...point, x: scale(today + point.x) }))
-  const reach = Math.min(answer.fan.at(-1)?.x ?? 0, Math.max(400, 1.2 * today, 1.6 * answer.toLimitKm.p50))
+  const planned = plannedAlong(events, answer, today)
+  const shown = Math.max(400, 1.2 * today, 1.6 * answer.toLimitKm.p50, ...planned.map(({ to }) => to - today))
+  const reach = Math.min(answer.fan.at(-1)?.x ?? 0, shown)
   const text = { color: ink.ink, fontSize: 12, fontFamily: ink.sans }
   const narrow = width < 500
   const crossing = answer.toLimitKm.p50
@@ -70,6 +76,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
         ),
         encode: { x: 0, y: [1, 2] },
         renderItem: drawPeg(ink),
+        ...plannedAreas(ink, planned, scale),
         markLine: {
           symbol: 'none',
           silent: true,
@@ -114,11 +121,11 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
 
 /** A chain's elongation against its distance: the way here with its readings, and ahead the fan to the limit. */
 export function ElongationChart(props: Props) {
-  const { chain, answer, limit } = props
+  const { chain, answer, limit, events } = props
   const units = useUnits()
   const option = useCallback(
-    (ink: Ink, width: number) => chartOption({ chain, answer, limit }, units, ink, width),
-    [chain, answer, limit, units],
+    (ink: Ink, width: number) => chartOption({ chain, answer, limit, events }, units, ink, width),
+    [chain, answer, limit, events, units],
   )
   const km = answer.toLimitKm
   return (

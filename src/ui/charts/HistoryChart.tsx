@@ -9,6 +9,7 @@ import type { ChartOption } from './echarts.ts'
 import type { BandPoint } from '../../core/wear/outlook.ts'
 import { band } from './band.ts'
 import { distanceLabel, elongationAxis, limitLine, todayLine } from './elongation-axis.ts'
+import { plannedAreas, type Planned } from './planned.ts'
 import { drawPeg, PEG_TOP, pegData, type Peg, type PegShape } from './pegs.ts'
 
 /** A chain's readings, from zero. */
@@ -32,7 +33,7 @@ export interface LikelyWay {
   readonly here: readonly BandPoint[]
   readonly ahead: readonly BandPoint[]
   readonly today: number
-  readonly events: readonly { readonly name: string; readonly from: number; readonly to: number }[]
+  readonly events: readonly Planned[]
 }
 
 interface Props {
@@ -102,18 +103,7 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
                 silent: true,
                 data: [limitLine(ink, limit), ...(way ? [todayLine(ink, scale(way.today))] : [])],
               },
-              ...(way &&
-                way.events.length > 0 && {
-                  markArea: {
-                    silent: true,
-                    itemStyle: { color: ink.petrol, opacity: 0.1 },
-                    label: { position: 'insideBottom', color: ink.petrol, fontSize: 12, opacity: 1 },
-                    data: way.events.map(({ name, from, to }) => [
-                      { name, xAxis: scale(from) },
-                      { xAxis: scale(to) },
-                    ]),
-                  },
-                }),
+              ...plannedAreas(ink, way?.events ?? [], scale),
             }),
           })),
         ],

@@ -4,6 +4,7 @@ import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
 import { SHORT_INSTRUMENT, toolName } from './names.ts'
+import { saySurprise } from './surprise.ts'
 import { keepUnits, sayAboutKm, sayChance, sayFigure, sayKm, sayLimit } from './numbers.ts'
 
 const CLOCK_WORDS: Readonly<Record<ClockReason, string>> = {
@@ -84,6 +85,8 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
       const { high, low, settle } = reason.conflict
       return `Two instruments disagree: ${toolName(tools, high.tool)} ${sayFigure(high.mean)}, ${toolName(tools, low.tool)} ${sayFigure(low.mean)}. A reading with the ${SHORT_INSTRUMENT[settle]} would settle it.`
     }
+    case 'surprise':
+      return saySurprise(reason.surprise)
     case 'lube-unknown':
       return 'Nobody has said what is on the chain, so nothing can be said of when to lubricate.'
     case 'limit':

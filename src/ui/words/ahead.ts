@@ -1,5 +1,6 @@
 import type { EventEntry } from '../../core/log/entries.ts'
 import type { Garage } from '../../core/log/garage.ts'
+import type { Lube } from '../../core/lube/lubes.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import { addDays } from '../../core/units/days.ts'
 import type { EventOutlook } from '../../core/wear/event-outlook.ts'
@@ -7,13 +8,21 @@ import type { Units } from '../screen-state.ts'
 import { CONDITION_NAMES } from './names.ts'
 import { sayAboutKm, sayChance, sayCount, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from './numbers.ts'
 
+const LUBE_WORK: Readonly<Record<Lube, string>> = {
+  'dry-lube': 'wipe and lubricate the chain',
+  'wet-lube': 'wipe and lubricate the chain',
+  'drip-wax': 'wipe the chain and drip wax on it',
+  'immersion-wax': 'wax the chain',
+  none: 'clean and lubricate the bare chain',
+}
+
 /** What is to be done, as a calendar's line: "look at the chain". */
 export function sayToDo(reminder: Reminder): string {
   switch (reminder.kind) {
     case 'look':
       return reminder.first ? 'measure the chain for the first time' : 'look at the chain again'
     case 'lube':
-      return 'wipe and lubricate the chain'
+      return LUBE_WORK[reminder.lube]
     case 'swap':
       return 'swap the chain'
     case 'event':
@@ -21,19 +30,27 @@ export function sayToDo(reminder: Reminder): string {
   }
 }
 
+function sayInKm(inKm: number | undefined, now: string, units: Units): string {
+  return inKm === undefined || inKm <= 0 ? now : `in about ${sayAboutKm(inKm, units)}`
+}
+
 /** When, in distance, and how sure, where that can be said. */
 export function sayWhen(reminder: Reminder, units: Units, now: string): string {
-  const { inKm } = reminder
   switch (reminder.kind) {
     case 'event':
       return sayEvent(reminder.event, units)
-    case 'swap':
-      return inKm === undefined || inKm <= 0
-        ? 'it is past its limit'
-        : `in about ${sayAboutKm(inKm, units)}${reminder.from && reminder.to ? `, probably between ${sayDay(reminder.from, now)} and ${sayDay(reminder.to, now)}` : ''}`
+    case 'swap': {
+      const { inKm, from, to, before } = reminder
+      if (before) return `before ${before.name}, which it would not last through`
+      const between = from && to ? `, probably between ${sayDay(from, now)} and ${sayDay(to, now)}` : ''
+      return `${sayInKm(inKm, 'it is past its limit', units)}${between}`
+    }
     case 'look':
+      return reminder.before
+        ? `before ${reminder.before.name}, which it may not last through`
+        : sayInKm(reminder.inKm, 'it is due', units)
     case 'lube':
-      return inKm === undefined || inKm <= 0 ? 'it is due' : `in about ${sayAboutKm(inKm, units)}`
+      return sayInKm(reminder.inKm, 'it is due', units)
   }
 }
 

@@ -16,14 +16,15 @@ function sharedNames(garage: Garage): ReadonlySet<string> {
 /**
  * A part by its name; where others have the same, by the bike it was first on as well: "Chain 1 of Heron".
  * @param at the bike that is looked at, whose own parts need no telling
+ * @param always names the bike of every part, as where parts of several bikes stand together
  */
-export function namePart(garage: Garage, id: PartId, at?: BikeId): string {
+export function namePart(garage: Garage, id: PartId, at?: BikeId, always = false): string {
   const part = garage.parts.get(id)
   if (!part) return 'a part not in the log'
   const { name } = part.entry
   const [first] = part.fittings
   const bike = first && garage.bikes.get(first.bike)?.entry.name
-  return bike !== undefined && first?.bike !== at && sharedNames(garage).has(name)
+  return bike !== undefined && first?.bike !== at && (always || sharedNames(garage).has(name))
     ? `${name} of ${bike}`
     : name
 }

@@ -17,7 +17,7 @@ export function sayCause(cause: SurpriseCause, garage: Garage): string {
     case 'missing-road':
       return 'Are rides missing, or were they wetter and dirtier than the log says?'
     case 'gauge':
-      return 'Does the tool read wrong, or was the chain slack, or the joining link inside the span?'
+      return 'Was it misread, does the tool read wrong, was the chain slack, or the joining link inside the span?'
   }
 }
 

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import { isInDoubt } from '../../core/strategy/recommend.ts'
 import { chainWord, type Verdict } from '../../core/strategy/wear-word.ts'
 import { limitKey } from '../../core/measure/posterior.ts'
 import { addDays } from '../../core/units/days.ts'
@@ -22,15 +23,19 @@ import {
 /** The word for a bike's chain: unsure until somebody has measured it. */
 export function verdictOf(report: BikeReport, answer: WearAnswer | undefined): Verdict {
   if (!answer || report.chain?.lastReadingAt === undefined) return 'unsure'
+  if (isInDoubt(answer, report.limit.percent)) return 'unsure'
   return chainWord(answer.now, report.limit.percent)
 }
 
 /** What is to be done about the chain, as a sentence of its own. */
 function sayOutlook(report: BikeReport, answer: WearAnswer, units: Units): string {
   const past = answer.now.pAbove[limitKey(report.limit.percent)] ?? 0
+  if (isInDoubt(answer, report.limit.percent)) return 'Measure it again.'
   if (past >= 0.5) return 'Swap it now.'
-  if (answer.toLimitKm.p50 >= FORECAST_CAP_KM) return 'It has a long way to go.'
-  return `Swap it within ${sayAboutKm(answer.toLimitKm.p50, units)}.`
+  const { p10, p50, p90 } = answer.toLimitKm
+  if (p50 >= FORECAST_CAP_KM) return 'It has a long way to go.'
+  const from = p10 <= 0 ? 'now' : sayAboutKm(p10, units)
+  return `Swap it in about ${sayAboutKm(p50, units)}, probably ${from} to ${sayAboutKm(p90, units)}.`
 }
 
 /** The verdict on a chain in one sentence: how worn, how sure, how far it goes. */
