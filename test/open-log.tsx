@@ -7,9 +7,12 @@ import type { Entry, EntryDraft, EntryId } from '../src/core/log/entries.ts'
 import type { Garage } from '../src/core/log/garage.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { bikeReport, type BikeReport, type ChainReport } from '../src/core/strategy/bike-report.ts'
+import { riderGroups } from '../src/core/strategy/rider-ask.ts'
+import type { RiderOutlook } from '../src/core/wear/rider-outlook.ts'
 import type { LogDatabase } from '../src/store/database.ts'
 import { LogContext, type OpenLog } from '../src/store/log-context.ts'
 import { screenSlice } from '../src/ui/screen-state.ts'
+import { ForecastsContext, type Forecasts } from '../src/workers/use-forecasts.ts'
 import { noon, written } from './log.ts'
 
 /** The day on which the tested screens are looked at. */
@@ -28,8 +31,11 @@ interface Opened {
   readonly show: (screen: ReactNode) => ReturnType<typeof render>
 }
 
-/** A log held in memory, with what a screen needs around it. */
-export function openLog(drafts: readonly EntryDraft[]): Opened {
+/**
+ * A log held in memory, with what a screen needs around it.
+ * @param outlook what the wear model says of it; still being worked out where it is absent
+ */
+export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage) => RiderOutlook): Opened {
   const recorded: EntryDraft[] = []
   const withdrawn: EntryId[] = []
   const entries = written(drafts)
@@ -53,6 +59,17 @@ export function openLog(drafts: readonly EntryDraft[]): Opened {
       return Promise.resolve([])
     },
   }
+  const told = outlook?.(garage)
+  const forecasts: Forecasts = {
+    groups: riderGroups(garage, TODAY).map(({ id, chains }) => ({
+      id,
+      chains,
+      fresh: told !== undefined,
+      ...(told && { outlook: told }),
+    })),
+    stop: () => undefined,
+    resume: () => undefined,
+  }
   const store = configureStore({ reducer: { screen: screenSlice.reducer } })
   return {
     recorded,
@@ -65,7 +82,9 @@ export function openLog(drafts: readonly EntryDraft[]): Opened {
       render(
         <Provider store={store}>
           <MemoryRouter>
-            <LogContext value={log}>{screen}</LogContext>
+            <LogContext value={log}>
+              <ForecastsContext value={forecasts}>{screen}</ForecastsContext>
+            </LogContext>
           </MemoryRouter>
         </Provider>,
       ),

@@ -53,6 +53,7 @@ test('an address that leads nowhere shows every station there is', () => {
     'Wash',
     'Decide',
     'Shelf',
+    'Rates',
     'Log',
     'Files',
   ])
