@@ -49,7 +49,7 @@ export function calibrationChart(told: readonly Scored[]): string {
   const reach = (share: number): number => 100 * 1.96 * Math.sqrt((share * (1 - share)) / riders)
   const plain = { type: 'line' as const, showSymbol: false, silent: true }
   return svg({
-    legend: { top: 6, textStyle: TEXT, data: told.map(({ name }) => name) },
+    legend: { top: 6, itemGap: 48, textStyle: TEXT, data: told.map(({ name }) => name) },
     grid: { left: 60, right: 24, top: 44, bottom: 56 },
     xAxis: axis('the interval claims, %', 100),
     yAxis: { ...axis('it held the truth, %', 100), nameGap: 42 },
@@ -97,7 +97,7 @@ export function scoreChart(told: readonly Scored[]): string {
   const count = (from: number, to: number): number =>
     told[0]?.scores.filter(({ readings }) => readings >= from && readings <= to).length ?? 0
   return svg({
-    legend: { top: 6, textStyle: TEXT },
+    legend: { top: 6, itemGap: 40, textStyle: TEXT },
     grid: { left: 64, right: 24, top: 60, bottom: 64 },
     xAxis: {
       type: 'category',
@@ -108,7 +108,11 @@ export function scoreChart(told: readonly Scored[]): string {
       nameTextStyle: TEXT,
       axisLabel: { ...TEXT, interval: 0 },
     },
-    yAxis: { ...axis('ranked probability score, km'), nameGap: 48 },
+    yAxis: {
+      ...axis('ranked probability score, km'),
+      nameGap: 48,
+      axisLabel: { ...TEXT, formatter: '{value}' },
+    },
     series: told.map(({ name, scores }, i) => ({
       type: 'bar' as const,
       name,

@@ -38,6 +38,10 @@ const TOOLS = [
 ] as const
 type Tool = (typeof TOOLS)[number]
 
+/** Chains that came with a bike nobody knows the past of, and rides nobody said the road of. */
+const UNKNOWN_PAST = 0.15
+const UNSAID = 0.15
+
 const pick = <T>(random: Random, from: readonly T[]): T =>
   from[Math.min(from.length - 1, Math.floor(random.unit() * from.length))] as T
 const whole = (random: Random, least: number, most: number): number =>
@@ -100,8 +104,9 @@ function unknowns(random: Random) {
     rate: () => median * Math.exp(random.normal(0, 0.3)),
     bias: (tool: Tool) => biases.get(tool) ?? 0,
     wearKm: (road: readonly RoadPiece[]): number =>
-      road.reduce((sum, { km, condition, lube }) => {
+      road.reduce((sum, { km, condition, lube, unsaid }) => {
         const learned =
+          (unsaid ? factor('unsaid', 0.5) : 1) *
           (condition === 'dry-road' ? 1 : factor(condition, 0.35)) *
           (lube === undefined || lube === 'dry-lube' || (lube === 'wet-lube' && condition !== 'dry-gravel')
             ? 1
@@ -118,7 +123,9 @@ function ridden(
   { beta, rate, bias, wearKm }: ReturnType<typeof unknowns>,
   habits: { readonly mix: readonly Condition[]; readonly tools: readonly Tool[]; readonly lookAfter: number },
 ) {
-  const own = { rate: rate(), start: random.normal(0, 0.02), lube: pick(random, LUBES) }
+  const past = random.chance(UNKNOWN_PAST) ? 'unknown' : 'new'
+  const start = past === 'unknown' ? random.between(-0.05, 1.2) : random.normal(0, 0.02)
+  const own = { rate: rate(), start, lube: pick(random, LUBES) }
   const road: RoadPiece[] = []
   const readings: RiderReading[] = []
   let lastValue: { km: number; percent: number } | undefined
@@ -129,6 +136,7 @@ function ridden(
       km: random.between(60, 320),
       condition: pick(random, habits.mix),
       lube: own.lube,
+      ...(random.chance(UNSAID) && { unsaid: true as const }),
     }
     road.push(piece)
     km += piece.km
@@ -141,13 +149,14 @@ function ridden(
       if (evidence.form === 'value') lastValue = { km, percent: evidence.value - INSTRUMENTS[tool].bias.b }
     }
   }
-  const chain: RiderChain = { id, past: 'new', readings }
+  const chain: RiderChain = { id, past, readings }
   return { chain, road, km, lastValue, own, worn: wornAfter() }
 }
 
 /**
  * A rider made up from the model's own prior: one to four chains, some conditions, some lubricants, one to three tools
- * with their biases, readings as those tools would show them. The last chain is the one asked about.
+ * with their biases, readings as those tools would show them, some chains of unknown past and some rides of which nobody
+ * said the road. The last chain is the one asked about.
  */
 export function simulateRider(random: Random): SimulatedRider {
   const truth = unknowns(random)
