@@ -1,4 +1,4 @@
-/* The sampler of src/core/wear (rider-density.ts, hmc.ts) once more, in plain C, to compare its speed with.
+/* The sampler of src/core/wear (rider-density.ts, laplace.ts, hmc.ts) once more, in plain C, to compare its speed with.
  * cc -O2 -o rider bench/rider.c -lm; reads what bench/rider.ts writes on standard input: dimension, factors, kinds of
  * road, tools, chains, readings, then one line each. Prints mean and spread of the first rate, and ms. */
 #include <math.h>
@@ -97,41 +97,149 @@ static double density(const double *z, double *slope) {
   return log_;
 }
 
-static double z[MOST], slope[MOST], z_next[MOST], slope_next[MOST], momentum[MOST], lower[MOST][MOST], upper[MOST][MOST], log_now;
-static int together;
+/* The precision about some coordinates, in the shape of an arrow: shared coordinates with everything, chains each by themselves. */
+#define SHARED 64
+typedef struct { double a[SHARED][SHARED], b[MOST][SHARED], d[MOST]; } Arrow;
+typedef struct { double own[MOST], rows[MOST][SHARED], lower[SHARED][SHARED]; } Factored;
+static Arrow arrow; static Factored metric;
+
+static double bend_of(const Reading *r, double centre) {
+  double below, above, step = 0.004;
+  look_up(r, centre - step, &below); look_up(r, centre + step, &above);
+  return fmax(1e-6, (below - above) / (2 * step));
+}
+static void arrow_at(const double *z) {
+  int shared = first_chain;
+  double beta = exp(0.08 * z[1]);
+  memset(&arrow, 0, sizeof arrow);
+  for (int i = 0; i < shared; i++) arrow.a[i][i] = 1;
+  for (int k = 0; k < nk; k++) {
+    double sum = 0;
+    for (int i = 0; i < kinds[k].n; i++) sum += log_sds[kinds[k].place[i]] * z[kinds[k].place[i]];
+    times_[k] = exp(sum);
+  }
+  for (int r = 0, c = -1; r < nr; r++) {
+    static double per_kind[MOST], along[SHARED];
+    const Reading *g = &readings[r];
+    if (g->chain != c) {
+      c = g->chain; memset(per_kind, 0, sizeof per_kind);
+      double s = 1 / (1 + exp(-z[shared + 2 * c + 1]));
+      arrow.d[3 * c] = 1; arrow.d[3 * c + 2] = unknown[c] ? 2 * s * (1 - s) : 1;
+      rate[c] = 0.17 * exp(0.5 * z[0] + 0.3 * z[shared + 2 * c]);
+      start_[c] = unknown[c] ? -0.05 + 1.25 * s : 0.02 * z[shared + 2 * c + 1];
+      start_slope[c] = unknown[c] ? 1.25 * s * (1 - s) : 0.02;
+    }
+    double wear = 0;
+    for (int i = 0; i < g->n; i++) per_kind[g->kind[i]] += g->more[i] * times_[g->kind[i]];
+    for (int k = 0; k < nk; k++) wear += per_kind[k];
+    double grown = wear > 1e-12 ? rate[c] * pow(wear, beta) : 0;
+    memset(along, 0, sizeof along);
+    along[0] = grown * 0.5;
+    if (grown > 0) {
+      along[1] = grown * beta * 0.08 * log(wear);
+      for (int k = 0; k < nk; k++) for (int i = 0; i < kinds[k].n; i++)
+        along[kinds[k].place[i]] += grown * beta * per_kind[k] / wear * log_sds[kinds[k].place[i]];
+    }
+    const Tool *t = &tools[g->tool];
+    double offset = t->b + t->sb * z[t->place], answer = grown * 0.3;
+    double weight = g->limit ? bend_of(g, start_[c] + grown + offset) : 1 / (g->sd * g->sd);
+    along[t->place] = t->sb;
+    for (int i = 0; i < shared; i++) {
+      double w = weight * along[i];
+      if (w == 0) continue;
+      for (int j = 0; j <= i; j++) arrow.a[i][j] += w * along[j];
+      arrow.b[2 * c][i] += w * answer; arrow.b[2 * c + 1][i] += w * start_slope[c];
+    }
+    arrow.d[3 * c] += weight * answer * answer;
+    arrow.d[3 * c + 1] += weight * answer * start_slope[c];
+    arrow.d[3 * c + 2] += weight * start_slope[c] * start_slope[c];
+  }
+}
+static void factor_arrow(void) {
+  int shared = first_chain;
+  for (int c = 0; c < nc; c++) {
+    double l11 = sqrt(arrow.d[3 * c]), l21 = arrow.d[3 * c + 1] / l11, l22 = sqrt(fmax(1e-9, arrow.d[3 * c + 2] - l21 * l21));
+    metric.own[3 * c] = l11; metric.own[3 * c + 1] = l21; metric.own[3 * c + 2] = l22;
+    for (int i = 0; i < shared; i++) {
+      double first = arrow.b[2 * c][i] / l11;
+      metric.rows[2 * c][i] = first; metric.rows[2 * c + 1][i] = (arrow.b[2 * c + 1][i] - l21 * first) / l22;
+    }
+    for (int row = 2 * c; row <= 2 * c + 1; row++)
+      for (int i = 0; i < shared; i++) for (int j = 0; j <= i; j++) arrow.a[i][j] -= metric.rows[row][i] * metric.rows[row][j];
+  }
+  for (int i = 0; i < shared; i++) for (int j = 0; j <= i; j++) {
+    double rest = arrow.a[i][j];
+    for (int k = 0; k < j; k++) rest -= metric.lower[i][k] * metric.lower[j][k];
+    metric.lower[i][j] = i == j ? sqrt(fmax(1e-9, rest)) : rest / metric.lower[j][j];
+  }
+}
+static void forward(const double *r, double *y) {
+  int shared = first_chain;
+  for (int i = 0; i < shared; i++) y[i] = r[i];
+  for (int c = 0; c < nc; c++) {
+    int at = shared + 2 * c;
+    double first = r[at] / metric.own[3 * c], second = (r[at + 1] - metric.own[3 * c + 1] * first) / metric.own[3 * c + 2];
+    y[at] = first; y[at + 1] = second;
+    for (int i = 0; i < shared; i++) y[i] -= metric.rows[2 * c][i] * first + metric.rows[2 * c + 1][i] * second;
+  }
+  for (int i = 0; i < shared; i++) {
+    for (int j = 0; j < i; j++) y[i] -= metric.lower[i][j] * y[j];
+    y[i] /= metric.lower[i][i];
+  }
+}
+static void backward(const double *y, double *x) {
+  int shared = first_chain;
+  for (int i = shared - 1; i >= 0; i--) {
+    double sum = y[i];
+    for (int j = i + 1; j < shared; j++) sum -= metric.lower[j][i] * x[j];
+    x[i] = sum / metric.lower[i][i];
+  }
+  for (int c = 0; c < nc; c++) {
+    int at = shared + 2 * c;
+    double first = y[at], second = y[at + 1];
+    for (int i = 0; i < shared; i++) { first -= metric.rows[2 * c][i] * x[i]; second -= metric.rows[2 * c + 1][i] * x[i]; }
+    x[at + 1] = second / metric.own[3 * c + 2];
+    x[at] = (first - metric.own[3 * c + 1] * x[at + 1]) / metric.own[3 * c];
+  }
+}
+
+static double z[MOST], slope[MOST], z_next[MOST], slope_next[MOST], momentum[MOST], held[MOST], log_now;
 /* Momentum takes up the slope, and the place the momentum, as the metric sees them. */
 static void kick(const double *of, double by) {
-  for (int j = 0; j < dimension; j++) {
-    double sum = 0; int end = together ? dimension : j + 1;
-    for (int i = j; i < end; i++) sum += upper[j][i] * of[i];
-    momentum[j] += by * sum;
-  }
+  forward(of, held);
+  for (int i = 0; i < dimension; i++) momentum[i] += by * held[i];
 }
 static void drift_by(double *to, double by) {
-  for (int i = 0; i < dimension; i++) {
-    double sum = lower[i][i] * momentum[i];
-    if (together) for (int j = 0; j < i; j++) sum += lower[i][j] * momentum[j];
-    to[i] += by * sum;
+  backward(momentum, held);
+  for (int i = 0; i < dimension; i++) to[i] += by * held[i];
+}
+/* The likeliest coordinates, by Newton's steps; leaves the metric about them. */
+static void climb(double *at) {
+  static double next[MOST], half[MOST], step[MOST];
+  memset(at, 0, sizeof(double) * MOST);
+  double log_ = density(at, slope);
+  arrow_at(at); factor_arrow();
+  for (int n = 0; n < 30; n++) {
+    forward(slope, half); backward(half, step);
+    double taken = 2, log_next = NAN;
+    do {
+      taken /= 2;
+      for (int i = 0; i < dimension; i++) next[i] = at[i] + taken * step[i];
+      log_next = density(next, slope);
+    } while (!(log_next >= log_) && taken > 1e-4);
+    if (!(log_next >= log_)) break;
+    double gained = log_next - log_;
+    memcpy(at, next, sizeof next); log_ = log_next;
+    arrow_at(at); factor_arrow();
+    if (gained < 1e-3) break;
   }
 }
-static double seen[100000][64];
-static void learn(long count) {
-  static double mean[MOST], cov[MOST][MOST];
-  double kept = count / (count + 5.0);
-  memset(mean, 0, sizeof mean); memset(cov, 0, sizeof cov);
-  for (long n = 0; n < count; n++) for (int i = 0; i < dimension; i++) mean[i] += seen[n][i] / count;
-  for (long n = 0; n < count; n++) for (int i = 0; i < dimension; i++) for (int j = 0; j <= i; j++)
-    cov[i][j] += kept * (seen[n][i] - mean[i]) * (seen[n][j] - mean[j]) / (count > 1 ? count - 1 : 1);
-  together = dimension <= 120 && count > 2 * dimension;
-  for (int i = 0; i < dimension; i++) {
-    cov[i][i] += 1e-3 * (1 - kept);
-    for (int j = together ? 0 : i; j <= i; j++) {
-      double rest = cov[i][j];
-      if (together) for (int k = 0; k < j; k++) rest -= lower[i][k] * lower[j][k];
-      lower[i][j] = i == j ? sqrt(fmax(1e-12, rest)) : rest / lower[j][j];
-      upper[j][i] = lower[i][j];
-    }
-  }
+typedef struct { double aim, drift, lg, smooth; long count; } Tuner;
+static void retune(Tuner *t, double first) { *t = (Tuner){.aim = log(10 * first), .lg = log(first), .smooth = log(first)}; }
+static void tell(Tuner *t, double acceptance) {
+  t->count++;
+  t->drift += (0.7 - acceptance - t->drift) / (t->count + 10); t->lg = t->aim - sqrt((double)t->count) / 0.05 * t->drift;
+  double w = pow((double)t->count, -0.75); t->smooth = w * t->lg + (1 - w) * t->smooth;
 }
 static double walk(double size) {
   double before = -log_now, after = 0, log_next = log_now;
@@ -154,8 +262,8 @@ static double walk(double size) {
 }
 
 int main(int argc, char **argv) {
-  int draws = argc > 1 ? atoi(argv[1]) : 2000, warm = argc > 2 ? atoi(argv[2]) : 500, samplers = 4;
-  if (scanf("%d %d %d %d %d %d %d", &dimension, &first_chain, &nf, &nk, &nt, &nc, &nr) != 7 || dimension > 64 || nr > 4096) return 1;
+  int draws = argc > 1 ? atoi(argv[1]) : 2000, warm = argc > 2 ? atoi(argv[2]) : 250, samplers = 4;
+  if (scanf("%d %d %d %d %d %d %d", &dimension, &first_chain, &nf, &nk, &nt, &nc, &nr) != 7 || dimension > MOST || first_chain > SHARED || 3 * nc > MOST || nr > 4096) return 1;
   for (int f = 0; f < nf; f++) { if (scanf("%d %lf", &factors[f].place, &factors[f].log_sd) != 2) return 1; log_sds[factors[f].place] = factors[f].log_sd; }
   for (int k = 0; k < nk; k++) {
     if (scanf("%d", &kinds[k].n) != 1 || kinds[k].n > 4) return 1;
@@ -171,26 +279,29 @@ int main(int argc, char **argv) {
     if (g->limit) make_table(g);
   }
   struct timespec from, to; clock_gettime(CLOCK_MONOTONIC, &from);
-  double sum = 0, squares = 0; long counted = 0;
+  double sum = 0, squares = 0, size = 0.4; long counted = 0;
+  static double middle[MOST];
+  climb(middle);
   for (int s = 0; s < samplers; s++) {
+    /* The first chain finds the way; the others begin about where it was led and need less of a warm-up. */
+    int own_warm = s == 0 ? warm : (int)(0.4 * warm + 0.5), there = (int)(0.2 * warm + 0.5), known = (int)(0.5 * warm + 0.5);
+    static double seen[MOST]; long n_seen = 0; Tuner tuner;
     state = 7919u * (s + 1);
-    for (int i = 0; i < dimension; i++) z[i] = 0.5 * normal();
-    memset(lower, 0, sizeof lower); memset(upper, 0, sizeof upper); together = 0;
-    for (int i = 0; i < dimension; i++) lower[i][i] = upper[i][i] = 1;
+    memcpy(z, middle, sizeof z); memset(seen, 0, sizeof seen);
+    for (int i = 0; i < dimension; i++) momentum[i] = 1.5 * normal();
+    drift_by(z, 1);
     log_now = density(z, slope);
-    double first = 0.2, aim = log(10 * first), drift = 0, lg = log(first), smooth = 0; long count = 0, held = 0;
-    int windows[3] = {(int)(0.1 * warm + 0.5), (int)(0.3 * warm + 0.5), (int)(0.85 * warm + 0.5)};
-    for (int n = 0; n < warm; n++) {
-      double a = walk(exp(lg)); count++;
-      drift += (0.7 - a - drift) / (count + 10); lg = aim - sqrt((double)count) / 0.05 * drift;
-      double w = pow((double)count, -0.75); smooth = w * lg + (1 - w) * smooth;
-      if (n >= windows[0]) { memcpy(seen[held], z, sizeof(double) * dimension); held++; }
-      if (n == windows[1] || n == windows[2]) {
-        learn(held);
-        held = 0; count = 0; drift = 0; aim = log(10 * exp(smooth)); lg = smooth; smooth = 0;
+    retune(&tuner, size);
+    for (int n = 0; n < own_warm; n++) {
+      tell(&tuner, walk(exp(tuner.lg)));
+      if (s == 0 && n >= there && n <= known) { n_seen++; for (int i = 0; i < dimension; i++) seen[i] += z[i]; }
+      if (s == 0 && n == known) {
+        for (int i = 0; i < dimension; i++) middle[i] = seen[i] / n_seen;
+        arrow_at(middle); factor_arrow(); retune(&tuner, exp(tuner.smooth));
       }
     }
-    for (int n = 0; n < draws; n++) { walk(exp(smooth)); double value = 0.17 * exp(0.5 * z[0] + 0.3 * z[first_chain]); sum += value; squares += value * value; counted++; }
+    if (s == 0) size = exp(tuner.smooth);
+    for (int n = 0; n < draws; n++) { walk(exp(tuner.smooth)); double value = 0.17 * exp(0.5 * z[0] + 0.3 * z[first_chain]); sum += value; squares += value * value; counted++; }
   }
   clock_gettime(CLOCK_MONOTONIC, &to);
   double m = sum / counted;

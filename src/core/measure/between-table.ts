@@ -32,10 +32,10 @@ function makeTable(low: number, high: number, sd: number): BetweenTable {
     }
     // Lagrange's cubic through the four nearest places.
     const t = place - i
-    const a = held[i] ?? 0
-    const b = held[i + 1] ?? 0
-    const c = held[i + 2] ?? 0
-    const d = held[i + 3] ?? 0
+    const a = held[i] as number
+    const b = held[i + 1] as number
+    const c = held[i + 2] as number
+    const d = held[i + 3] as number
     const c1 = c - b / 2 - a / 3 - d / 6
     const c2 = (a + c) / 2 - b
     const c3 = (d - a) / 6 + (b - c) / 2
