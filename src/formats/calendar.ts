@@ -5,7 +5,8 @@ import type { IsoTime } from '../core/log/entries.ts'
 export interface CalendarItem {
   /** The same for the same thing, whatever becomes of its day: a calendar then moves it and makes no second one. */
   readonly id: string
-  readonly day: IsoTime
+  /** As in 2026-11-25, wherever one is. */
+  readonly day: string
   /** How many days it takes; 1 or more. */
   readonly days: number
   readonly title: string
@@ -13,9 +14,9 @@ export interface CalendarItem {
   readonly cancelled?: true
 }
 
-/** The day of a moment, at its noon in UTC: no time zone makes another day of it. */
-const dayAt = (at: IsoTime, daysOn = 0): Date => {
-  const date = new Date(`${at.slice(0, 10)}T12:00:00.000Z`)
+/** A day, or one so many days on, at its noon in UTC: no time zone makes another day of it. */
+const dayAt = (day: string, daysOn = 0): Date => {
+  const date = new Date(`${day}T12:00:00.000Z`)
   date.setUTCDate(date.getUTCDate() + daysOn)
   return date
 }

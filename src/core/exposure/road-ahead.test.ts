@@ -108,7 +108,7 @@ describe('the road ahead', () => {
     expect(stretches[place]?.perKm.map(({ condition }) => condition)).toEqual(['mud'])
   })
 
-  test('wet lube in the chain now is taken to be put on again', () => {
+  test('what is on the chain now is taken to be put on again', () => {
     const { bike, story } = heronWith(...weekly(3, 70), {
       kind: 'wash',
       at: addDays(NOW, -1),

@@ -3,6 +3,7 @@ import type { Garage } from '../../core/log/garage.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import type { CalendarItem } from '../../formats/calendar.ts'
 import type { Units } from '../../ui/screen-state.ts'
+import { dayOf } from '../../ui/parts/day.ts'
 import { bikeOf, sayEvent, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 
@@ -33,7 +34,7 @@ export function calendarItems(
     return [
       {
         id: isEvent ? `event.${reminder.event.event}` : `${reminder.kind}.${reminder.bike}`,
-        day: reminder.day < now ? now : reminder.day,
+        day: dayOf(reminder.day < now ? now : reminder.day),
         days: isEvent ? reminder.event.days : 1,
         title: plain(`${bikeOf(garage, reminder)}: ${sayToDo(reminder)}`),
         text: plain(
@@ -44,7 +45,7 @@ export function calendarItems(
   })
   const cancelled = takenBack(entries, garage, now).map((event): CalendarItem => ({
     id: `event.${event.event}`,
-    day: event.starts,
+    day: dayOf(event.starts),
     days: event.days,
     title: plain(`${event.name}: taken back`),
     text: plain(sayEvent(event, units)),

@@ -1,6 +1,7 @@
 import type { Entry, PartSpec } from '../../core/log/entries.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
+import { dayOf } from '../parts/day.ts'
 import { CONDITION_NAMES, LUBE_NAMES, SHORT_INSTRUMENT, WASH_NAMES } from './names.ts'
 import { sayCount, sayKm, sayLimit } from './numbers.ts'
 import { namePart } from './part-name.ts'
@@ -83,7 +84,7 @@ export function sayEntry(entry: Entry, garage: Garage, units: Units): string {
     case 'plan':
       return `${bike(entry.bike)} is to go ${entry.weeklyKm === undefined ? 'as far as lately' : `${sayKm(entry.weeklyKm, units)} a week`}`
     case 'event':
-      return `${entry.name}, ${sayKm(entry.km, units)} on ${bike(entry.bike)}, ${CONDITION_NAMES[entry.condition]}, from ${entry.starts.slice(0, 10)}`
+      return `${entry.name}, ${sayKm(entry.km, units)} on ${bike(entry.bike)}, ${CONDITION_NAMES[entry.condition]}, from ${dayOf(entry.starts)}`
     case 'withdraw':
       return `${sayCount(entry.targets.length, 'entry', 'entries')} taken back`
   }

@@ -1,0 +1,116 @@
+import { afterEach, describe, expect, test } from '@jest/globals'
+import { cleanup, fireEvent, screen, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { commuter, noon, ride } from '../../../test/log.ts'
+import { openLog, TODAY } from '../../../test/open-log.tsx'
+import { outlookOf } from '../../../test/outlook.ts'
+import type { EntryDraft } from '../../core/log/entries.ts'
+import { lengthAtElongation } from '../../core/measure/elongation.ts'
+import { addDays } from '../../core/units/days.ts'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
+import { Ahead } from './Ahead.tsx'
+
+afterEach(() => {
+  cleanup()
+  localStorage.clear()
+})
+const plain = (text: string | null | undefined): string => (text ?? '').replaceAll('\u00a0', ' ')
+const length = lengthAtElongation(8, 0.3)
+const drafts: readonly EntryDraft[] = [
+  ...commuter,
+  ...Array.from({ length: 12 }, (_, i) => ride(1 + Math.floor(i / 4), 5 + 5 * (i % 4), 100)),
+  ...[20, 40, 60].map((place): EntryDraft => ({
+    kind: 'reading',
+    at: noon(3, 25),
+    chain: 'chain',
+    place,
+    reading: { instrument: 'caliper-pair', pitches: 8, insideMm: length - 7.5, outsideMm: length + 7.5 },
+  })),
+]
+const tour: EntryDraft = {
+  kind: 'event',
+  at: noon(3, 30),
+  event: 'tour',
+  bike: 'heron',
+  name: 'Spring tour',
+  starts: addDays(TODAY, 20),
+  days: 9,
+  km: 3000,
+  condition: 'dry-road',
+}
+
+function opened(...more: readonly EntryDraft[]) {
+  const log = openLog([...drafts, ...more])
+  const answer = outlookOf(log.garage, TODAY).chains['chain'] as WearAnswer
+  log.show(<Ahead report={log.report} answer={answer} />)
+  return { ...log, answer }
+}
+
+describe('what lies ahead of a chain', () => {
+  test('any distance has its chance and its day', () => {
+    opened()
+    const slider = screen.getByRole('slider', { name: 'So far from now' })
+    const said = () => plain(screen.getByText(/The chain is then/).textContent)
+    expect(said()).toMatch(/past 0\.5 %: about 1 in 2/)
+    fireEvent.change(slider, { target: { value: '0' } })
+    expect(said()).toMatch(/In 0 km, past 0\.5 %: (less than 1 in|almost)/)
+    fireEvent.change(slider, { target: { value: String((slider as HTMLInputElement).max) } })
+    expect(said()).toMatch(/, about \d+ \w+/)
+    expect(said()).toMatch(/past 0\.5 %: (about (9 in 10|4 in 5)|19 in 20|almost certainly|9 in 10)/)
+  })
+
+  test('something is planned, and written down', async () => {
+    const { recorded } = opened()
+    await userEvent.click(screen.getByRole('button', { name: 'Plan something' }))
+    const sheet = within(screen.getByRole('dialog', { name: 'Planned with Heron' }))
+    await userEvent.click(sheet.getByRole('button', { name: 'Put it in the plan' }))
+    expect(sheet.getByText('Give it a name: “spring tour”.')).toBeTruthy()
+    expect(recorded).toEqual([])
+    await userEvent.type(sheet.getByLabelText('What'), 'Spring tour')
+    fireEvent.change(sheet.getByLabelText('Begins'), { target: { value: '2026-05-06' } })
+    await userEvent.type(sheet.getByLabelText('Distance, km'), '900')
+    await userEvent.selectOptions(sheet.getByLabelText('Ridden in'), 'rain')
+    await userEvent.click(sheet.getByRole('button', { name: 'Put it in the plan' }))
+    expect(recorded).toMatchObject([
+      { kind: 'event', bike: 'heron', name: 'Spring tour', days: 7, km: 900, condition: 'wet-road' },
+    ])
+    expect(screen.queryByRole('dialog')).toBeNull()
+  })
+
+  test('says whether the chain lasts through it, changes it and takes it back', async () => {
+    const { recorded, withdrawn, entries } = opened(tour)
+    expect(screen.getByText(/It will not last: swap it before/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Change Spring tour' }))
+    const sheet = within(screen.getByRole('dialog', { name: 'Spring tour' }))
+    const distance = sheet.getByLabelText('Distance, km')
+    await userEvent.clear(distance)
+    await userEvent.type(distance, '400')
+    await userEvent.click(sheet.getByRole('button', { name: 'Put it in the plan' }))
+    const planned = entries.find(({ kind }) => kind === 'event')
+    expect(recorded).toMatchObject([{ kind: 'event', event: 'tour', km: 400, supersedes: planned?.id }])
+    await userEvent.click(screen.getByRole('button', { name: 'Take Spring tour back' }))
+    expect(withdrawn).toEqual([planned?.id])
+  })
+
+  test('another pace is said, and taken back', async () => {
+    const { recorded } = opened()
+    expect(screen.getByText(/as in the last twelve weeks/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Say another' }))
+    const week = screen.getByLabelText('A week, km')
+    await userEvent.clear(week)
+    await userEvent.type(week, '150')
+    await userEvent.click(screen.getByRole('button', { name: 'Plan with that' }))
+    expect(recorded).toMatchObject([{ kind: 'plan', bike: 'heron', weeklyKm: 150 }])
+    cleanup()
+    const stated = opened({ kind: 'plan', at: noon(3, 30), bike: 'heron', weeklyKm: 150 })
+    expect(screen.getByText(/Reckoned with 150 km a week, as you said/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'As lately again' }))
+    expect(stated.recorded).toEqual([{ kind: 'plan', at: TODAY, bike: 'heron' }])
+  })
+
+  test('a bike that stands still has distances and no days', () => {
+    opened({ kind: 'plan', at: noon(3, 30), bike: 'heron', weeklyKm: 0 })
+    const said = plain(screen.getByText(/The chain is then/).textContent)
+    expect(said).toMatch(/^In [\d\s]+ km, past/)
+  })
+})
