@@ -198,7 +198,7 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     bike: id(),
     name: text(80).min(1),
     starts: time(),
-    days: number().strict().required().min(0).max(400),
+    days: number().strict().required().min(1).max(400),
     km: number().strict().required().min(0).max(50_000),
     condition: oneOf(CONDITIONS),
   }),

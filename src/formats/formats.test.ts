@@ -174,6 +174,22 @@ describe('an entry at the door', () => {
       /teeth/,
     ],
     [{ id: 'x', at: noon(1, 1), kind: 'withdraw', targets: [] }, /targets/],
+    [{ id: 'x', at: noon(1, 1), kind: 'plan', bike: 'heron', weeklyKm: -5 }, /weeklyKm/],
+    [
+      {
+        id: 'x',
+        at: noon(1, 1),
+        kind: 'event',
+        event: 'tour',
+        bike: 'heron',
+        name: 'Tour',
+        starts: 'soon',
+        days: 9,
+        km: 900,
+        condition: 'mud',
+      },
+      /starts is not a date/,
+    ],
     [null, /kind is missing/],
     [{ kind: 'constructor' }, /kind/],
   ])('%.60p is turned away', (value, said) => {

@@ -4,6 +4,7 @@ import { commuter, noon, ride, written } from '../../test/log.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
 import { openDatabase, type LogDatabase } from './database.ts'
+import { keepForecast, readForecast } from './forecasts.ts'
 import { watchLog } from './live-log.ts'
 import { allEntries, append, entriesSince, mergeIn, wipe } from './write.ts'
 
@@ -78,6 +79,15 @@ test('the two worlds do not mix', async () => {
   await append(demo, [ride(1, 2, 10)])
   expect(await allEntries(database)).toEqual([])
   await demo.delete()
+})
+
+test('a forecast is kept for the next visit, one for each rider, and goes with the log', async () => {
+  expect(await readForecast(database, 'all')).toBeUndefined()
+  await keepForecast(database, { group: 'all', key: 'older', outlook: { chains: {} } })
+  await keepForecast(database, { group: 'all', key: 'newer', outlook: { chains: {} } })
+  expect(await readForecast(database, 'all')).toMatchObject({ key: 'newer' })
+  await wipe(database)
+  expect(await readForecast(database, 'all')).toBeUndefined()
 })
 
 test('the log is watched: what arrives is seen, and a wipe is too', async () => {

@@ -237,7 +237,7 @@ export interface EventEntry extends EntryBase {
   readonly name: string
   /** When it begins; `at` is when it was planned. */
   readonly starts: IsoTime
-  /** How long it takes, days. */
+  /** How long it takes, days, 1 or more. */
   readonly days: number
   readonly km: number
   readonly condition: Condition

@@ -18,6 +18,18 @@ const drafts: readonly EntryDraft[] = [
   { kind: 'look', at: noon(2, 8), part: 'cassette', cog: 15, word: 'watch' },
   { kind: 'odometer', at: noon(1, 2), bike: 'heron', km: 1200 },
   { kind: 'limit', at: noon(1, 3), bike: 'heron', school: 'early' },
+  { kind: 'plan', at: noon(1, 4), bike: 'heron', weeklyKm: 120 },
+  {
+    kind: 'event',
+    at: noon(1, 4),
+    event: 'tour',
+    bike: 'heron',
+    name: 'Spring tour',
+    starts: noon(5, 2),
+    days: 9,
+    km: 900,
+    condition: 'wet-road',
+  },
 ]
 const log = written(drafts)
 const garage = replay(log)
@@ -103,6 +115,18 @@ describe('putting an entry right', () => {
     })
   })
 
+  test('something planned takes another name, distance and road, and keeps its days', () => {
+    const changed = draftOf(mended(one('event'), { name: 'Salt tour', distance: '400', condition: 'mud' }))
+    expect(changed).toMatchObject({
+      name: 'Salt tour',
+      km: 400,
+      condition: 'mud',
+      days: 9,
+      starts: noon(5, 2),
+    })
+    expect(mended(one('event'), { distance: '0' })).toMatchObject({ field: 'distance' })
+  })
+
   test('a time is shown in the reader’s own day', () => {
     expect(new Date(fieldTime('2026-03-09T07:30:40.000Z')).toISOString()).toBe('2026-03-09T07:30:00.000Z')
   })
@@ -167,6 +191,7 @@ describe('finding entries', () => {
     expect(found({ text: 'ADA lent' })).toEqual(['remove'])
     expect(found({ text: '42 km' })).toEqual(['ride'])
     expect(found({ text: '2026-02 rule' })).toEqual(['reading'])
+    expect(found({ text: 'spring tour' })).toEqual(['event'])
     expect(found({ text: 'unicorn' })).toEqual([])
   })
 

@@ -59,6 +59,22 @@ describe('an entry in a few words', () => {
       { kind: 'limit', at: noon(1, 6), bike: 'heron', school: 'early', percent: 0.6 },
       'Heron: the early school, 0.6 %',
     ],
+    [{ kind: 'plan', at: noon(1, 6), bike: 'heron', weeklyKm: 120 }, 'Heron is to go 120 km a week'],
+    [{ kind: 'plan', at: noon(1, 6), bike: 'heron' }, 'Heron is to go as far as lately'],
+    [
+      {
+        kind: 'event',
+        at: noon(1, 6),
+        event: 'tour',
+        bike: 'heron',
+        name: 'Spring tour',
+        starts: noon(5, 2),
+        days: 9,
+        km: 900,
+        condition: 'wet-road',
+      },
+      'Spring tour, 900 km on Heron, rain, from 2026-05-02',
+    ],
     [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry taken back'],
   ])('%#', (draft, said) => {
     const [entry] = written([draft])

@@ -1,0 +1,109 @@
+import { describe, expect, test } from '@jest/globals'
+import { commuter, kite, kiteChain, noon, written } from '../../../test/log.ts'
+import type { EventEntry } from '../../core/log/entries.ts'
+import { replay } from '../../core/log/replay.ts'
+import type { Reminder } from '../../core/strategy/reminders.ts'
+import type { EventAdvice, EventOutlook } from '../../core/wear/event-outlook.ts'
+import { sayEvent, sayEventAdvice, sayEventDays, sayToDo, sayWhen } from './ahead.ts'
+import { mendFor, sayCause, saySurprise } from './surprise.ts'
+
+const NOW = noon(4, 1)
+const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
+const garage = replay(written([...commuter, kite, ...kiteChain]))
+const tour = {
+  kind: 'event',
+  id: 'a',
+  at: NOW,
+  event: 'tour',
+  bike: 'heron',
+  name: 'Spring tour',
+  starts: noon(5, 2),
+  days: 9,
+  km: 900,
+  condition: 'wet-road',
+} as const satisfies EventEntry
+
+describe('a reminder in words', () => {
+  const own = { bike: 'heron', part: 'chain' } as const
+  test.each<readonly [Reminder, string, string]>([
+    [{ ...own, kind: 'look', first: true, inKm: 0 }, 'measure the chain for the first time', 'it is due'],
+    [{ ...own, kind: 'look', first: false, inKm: 204 }, 'look at the chain again', 'in about 200 km'],
+    [
+      { ...own, kind: 'look', first: false, before: tour },
+      'look at the chain again',
+      'before Spring tour, which it may not last through',
+    ],
+    [{ ...own, kind: 'lube', lube: 'wet-lube', inKm: 52 }, 'wipe and lubricate the chain', 'in about 52 km'],
+    [{ ...own, kind: 'lube', lube: 'immersion-wax', inKm: 0 }, 'wax the chain', 'it is due'],
+    [{ ...own, kind: 'swap', inKm: 0 }, 'swap the chain', 'it is past its limit'],
+    [
+      { ...own, kind: 'swap', inKm: 389, from: noon(4, 20), to: noon(6, 1) },
+      'swap the chain',
+      'in about 390 km, probably between 20 April and 1 June',
+    ],
+    [
+      { ...own, kind: 'swap', inKm: 389, before: tour },
+      'swap the chain',
+      'before Spring tour, which it would not last through',
+    ],
+    [{ bike: 'heron', kind: 'event', event: tour }, 'Spring tour', '900 km in 9 days, rain'],
+  ])('%#', (reminder, toDo, when) => {
+    expect(sayToDo(reminder)).toBe(toDo)
+    expect(plain(sayWhen(reminder, 'metric', NOW))).toBe(when)
+  })
+
+  test('miles where miles are read', () => {
+    expect(plain(sayEvent(tour, 'imperial'))).toMatch(/^559 mi/)
+  })
+
+  test('an event’s days: from the first to the last of them', () => {
+    expect(sayEventDays(tour, NOW)).toBe('2 May to 10 May')
+    expect(sayEventDays({ ...tour, days: 1 }, NOW)).toBe('2 May')
+  })
+})
+
+describe('whether a chain lasts through it', () => {
+  const outlook = (advice: EventAdvice): EventOutlook => ({
+    event: 'tour',
+    beginsKm: { p10: 300, p50: 330, p90: 360 },
+    begins: { p10: 0.3, p50: 0.36, p90: 0.42 },
+    ends: { p10: 0.64, p50: 0.79, p90: 0.98 },
+    pastBefore: 2 / 3,
+    pastAfter: 0.4,
+    mayRead: 0.31,
+    advice,
+  })
+  test.each<readonly [EventAdvice, RegExp]>([
+    ['after', /^The chain lasts: swap it afterwards\. It probably ends it at 0\.79 %, 0\.64 to 0\.98/],
+    ['look-first', /Look before you go: if it reads more than 0\.31 %, swap it first/],
+    ['before', /^It will not last: swap it before/],
+    ['before-anyway', /^Swap it before: that it is past 0\.5 % even before the start: about 2 in 3/],
+  ])('%s', (advice, words) => {
+    expect(plain(sayEventAdvice(outlook(advice), 0.5))).toMatch(words)
+  })
+})
+
+describe('a surprise in words', () => {
+  test('what was read beside what was to be expected', () => {
+    const surprise = { read: 1.52, expected: { p05: 0.27, p50: 0.35, p95: 0.43 }, asLogged: 0.01, causes: [] }
+    expect(plain(saySurprise(surprise))).toBe(
+      'The last look says about 1.52 %, where 0.27 to 0.43 % was to be expected.',
+    )
+  })
+
+  test('every cause asks a question and has a place where it is put right', () => {
+    const causes = [
+      { kind: 'wrong-chain', chain: 'kite-chain' },
+      { kind: 'swapped' },
+      { kind: 'missing-road' },
+      { kind: 'gauge' },
+    ] as const
+    for (const cause of causes) {
+      expect(sayCause(cause, garage)).toMatch(/\?$/)
+      expect(mendFor(cause, 'entry').path).toMatch(/^\/(log|shelf|miles|gauge)/)
+      expect(mendFor(cause, 'entry').label).toBeTruthy()
+    }
+    expect(sayCause(causes[0], garage)).toBe('Was it Chain 1 of Kite that was read?')
+    expect(mendFor(causes[0], 'the-reading').path).toBe('/log?entry=the-reading')
+  })
+})
