@@ -57,6 +57,10 @@ export async function readWithRule(page: Page, lengthMm: string): Promise<void> 
 /** The sentence the station opens with. */
 export const answerOf = (page: Page) => page.getByRole('heading', { level: 1 })
 
+/** Waits until what is said is of the log as it is. */
+export const workedOut = (page: Page): Promise<void> =>
+  expect(page.getByText('Working out the chains…')).toHaveCount(0)
+
 /** No finding of weight, in either theme. */
 export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })

@@ -1,6 +1,16 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { addBike, answerOf, asFile, cutShort, daysAgo, goTo, readWithRule, rideFile } from './bench-hand.ts'
+import {
+  addBike,
+  answerOf,
+  asFile,
+  cutShort,
+  daysAgo,
+  goTo,
+  readWithRule,
+  workedOut,
+  rideFile,
+} from './bench-hand.ts'
 
 test('a mechanic brings in rides, reads the chain three times, and carries the log away and back', async ({
   page,
@@ -65,6 +75,7 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
     await goTo(page, 'Gauge')
     for (const length of ['306.5', '306.0', '306.5']) await readWithRule(page, length)
     await expect(page.getByRole('checkbox')).toHaveCount(3)
+    await workedOut(page)
     await expect(answerOf(page)).toContainText(
       /Tern’s chain is at 0\.\d\d\u00a0%, probably 0\.\d\d to 0\.\d\d\. Swap it/,
     )

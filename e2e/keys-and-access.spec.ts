@@ -86,7 +86,9 @@ test('b switches bike, and the choice outlives a reload', async ({ page }) => {
 
 test('the demo is apart: what is done there never reaches one’s own log', async ({ page }) => {
   await enterDemo(page)
-  await expect(page.getByRole('listitem').filter({ hasText: 'Sparrow' })).toContainText('Not measured yet')
+  await expect(
+    page.getByRole('list', { name: 'Bikes' }).getByRole('listitem').filter({ hasText: 'Sparrow' }),
+  ).toContainText('Not measured yet')
   await page.getByRole('link', { name: 'demo: leave' }).click()
   await expect(answerOf(page)).toHaveText('No bike is here yet.')
   await page.getByRole('link', { name: 'Look round the demo garage' }).click()

@@ -17,13 +17,22 @@ const keeper = () =>
 /** Keeps the forecasts of the open log at hand for every station, from one visit to the next. */
 export function ForecastsProvider({ children }: { readonly children: ReactNode }) {
   const { garage, now } = useOpenLog()
-  const [{ want, known, subscribe, stop, resume }] = useState(keeper)
+  const [{ want, wanted, known, subscribe, stop, resume }] = useState(keeper)
   const day = askedAt(now)
   // What was just written is shown first; then is asked what it changes.
   const settled = useDeferredValue(garage)
   const asked = useMemo(() => riderGroups(settled, day), [settled, day])
   useEffect(() => want(asked), [want, asked])
   const groups = useSyncExternalStore(subscribe, known)
-  const forecasts = useMemo(() => ({ groups, stop, resume }), [groups, stop, resume])
+  // From the moment something is written until the keeper has heard of it, nothing that is known is of the log as it is.
+  const isOfLog = settled === garage && wanted() === asked
+  const forecasts = useMemo(
+    () => ({
+      groups: isOfLog ? groups : groups.map((group) => ({ ...group, fresh: false })),
+      stop,
+      resume,
+    }),
+    [groups, isOfLog, stop, resume],
+  )
   return <ForecastsContext value={forecasts}>{children}</ForecastsContext>
 }

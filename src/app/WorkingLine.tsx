@@ -20,7 +20,7 @@ export function WorkingLine() {
           </span>
           <span>Working out the chains…</span>
           <Button look="link" onClick={stop}>
-            Stop
+            Not now
           </Button>
         </p>
       ) : left.length > 0 ? (

@@ -40,6 +40,8 @@ export interface ForecastKeeper {
   /** Says which riders are asked about, and how the log stands with each. */
   readonly want: (groups: readonly RiderGroup[]) => void
   readonly known: () => readonly GroupForecast[]
+  /** What was last asked for: what is known is of no later log. */
+  readonly wanted: () => readonly RiderGroup[]
   readonly subscribe: (onChange: () => void) => () => void
   /** Stops what is being worked out, and leaves it. */
   readonly stop: () => void
@@ -101,6 +103,7 @@ const isWaiting = ({ fresh, loaded, stopped, fault }: Held): boolean =>
  */
 export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeeper {
   let held: readonly Held[] = []
+  let wanted: readonly RiderGroup[] = []
   let running: { readonly id: string; readonly key: string; readonly job: OutlookJob } | undefined
   const listeners = new Set<() => void>()
 
@@ -155,6 +158,7 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
 
   return {
     want: (groups) => {
+      wanted = groups
       const before = new Map(held.map((group) => [group.id, group]))
       held = groups.map((group) => heldFor(group, before.get(group.id)))
       tell()
@@ -162,6 +166,7 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
       next()
     },
     known: () => held,
+    wanted: () => wanted,
     subscribe: (onChange) => {
       listeners.add(onChange)
       return () => void listeners.delete(onChange)

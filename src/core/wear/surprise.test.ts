@@ -69,6 +69,13 @@ describe('a look', () => {
     expect(surprise && doubtsReading(surprise)).toBe(false)
   })
 
+  test('that is worn three times over, on a chain with no ride in the log, asks for the rides', () => {
+    const unridden = { now: dry(0), readings: at(0, rule(1.05), rule(1.06), rule(1.04)), lookSize: 3 }
+    const surprise = surpriseOf(chainRead([], unridden))
+    expect(likeliest(surprise)?.kind).toBe('missing-road')
+    expect(surprise && doubtsReading(surprise)).toBe(false)
+  })
+
   test('of next to nothing on a worn chain asks for a swap that is not in the log', () => {
     const surprise = surpriseOf(chainRead(at(2600, caliper(0.01), scale(0.03))))
     expect(likeliest(surprise)?.kind).toBe('swapped')

@@ -38,14 +38,20 @@ export const doubtsReading = ({ causes }: Surprise): boolean =>
 
 /** How often each is so when a chain is read, before the reading is known. Ours, guesses. */
 const BEFORE = { 'as-logged': 0.86, 'wrong-chain': 0.03, swapped: 0.03, 'missing-road': 0.05, gauge: 0.03 }
-/** How far a reading that is off is off, %, in half of all cases; now and then by far more: a pitch miscounted. */
-const GAUGE_OFF = 0.2
-const GAUGE_OFF_MOST = 5
+/** How far a tool that is off is off, as a spread, %. */
+const TOOL_OFF_SD = 0.2
+/** As often as a tool is off, one reading is: by this in half of all cases, %, now and then by far more: a pitch miscounted. */
+const MISREAD_BY = 0.2
+const MISREAD_MOST = 5
 /** How much wear the log lacks where it lacks some: so many times what it tells since the last look, about. */
 const MISSING_LOG_TIMES = Math.log(1.5)
 const MISSING_LOG_SD = 0.7
 /** And at least so much, wear-km, about. */
 const MISSING_LEAST_KM = 300
+/** Where the log tells of less than this since the last look, wear-km, it is not kept, and may lack about so much. */
+const HARDLY_RIDDEN_KM = 30
+const UNKEPT_KM = 1500
+const UNKEPT_LOG_SD = 1
 /** Ways tried for each draw. */
 const TRIES = 12
 const MOST_DRAWS = 300
@@ -98,6 +104,23 @@ interface Told {
   readonly wearLook: Float64Array
 }
 
+const oneOf = (look: readonly Heard[], random: Random): Heard | undefined =>
+  look[Math.floor(random.unit() * look.length)]
+
+/** One of a look's tools reads high or low: what it adds to each reading. */
+function toolOff(look: readonly Heard[], random: Random): (heard: Heard) => number {
+  const tool = oneOf(look, random)?.name
+  const off = random.normal(0, TOOL_OFF_SD)
+  return ({ name }) => (name === tool ? off : 0)
+}
+
+/** One of a look's readings was misread, by Cauchy's distribution: its tails are long. */
+function misread(look: readonly Heard[], random: Random): (heard: Heard) => number {
+  const one = oneOf(look, random)
+  const off = MISREAD_BY * Math.tan(Math.PI * (random.unit() - 0.5))
+  return (heard) => (heard === one ? Math.max(-MISREAD_MOST, Math.min(MISREAD_MOST, off)) : 0)
+}
+
 /** Tries one way: a rate and a start drawn from what is known of the rider. */
 function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: number, random: Random): Way {
   const beta = draws.beta[n] ?? 1
@@ -114,14 +137,15 @@ function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: numb
   const since = Math.max(0, at - (told.wearEarlier.at(-1)?.[n] ?? 0))
   const expected = start + grown(at)
   const missing =
-    (since + MISSING_LEAST_KM) * Math.exp(random.normal(MISSING_LOG_TIMES, MISSING_LOG_SD)) * random.unit()
+    since < HARDLY_RIDDEN_KM
+      ? UNKEPT_KM * Math.exp(random.normal(0, UNKEPT_LOG_SD))
+      : (since + MISSING_LEAST_KM) *
+        Math.exp(random.normal(MISSING_LOG_TIMES, MISSING_LOG_SD)) *
+        random.unit()
   const fresh =
     random.normal(0, START_SD) +
     grown(since * random.unit(), rider * Math.exp(random.normal(0, CHAIN_LOG_SD)))
-  // Cauchy's distribution: its quartiles are at its scale, and its tails are long.
-  const off = GAUGE_OFF * Math.tan(Math.PI * (random.unit() - 0.5))
-  // One tool is off, not all of them alike.
-  const offTool = told.look[Math.floor(random.unit() * told.look.length)]?.name
+  const off = random.chance(0.5) ? misread(told.look, random) : toolOff(told.look, random)
   return {
     weight,
     expected,
@@ -129,10 +153,7 @@ function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: numb
       'as-logged': readingsLog(told.look, expected, added),
       swapped: readingsLog(told.look, fresh, added),
       'missing-road': readingsLog(told.look, start + grown(at + missing), added),
-      gauge:
-        Math.abs(off) < GAUGE_OFF_MOST
-          ? readingsLog(told.look, expected, (heard) => added(heard) + (heard.name === offTool ? off : 0))
-          : -Infinity,
+      gauge: readingsLog(told.look, expected, (heard) => added(heard) + off(heard)),
     },
   }
 }

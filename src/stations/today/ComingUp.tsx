@@ -44,7 +44,7 @@ export function ComingUp({ reports, answers }: Props) {
       note="From how each bike is ridden and how its chain wears. Days move as you ride and measure."
       className="mt-10"
     >
-      <ul className="border-b border-hairline">
+      <ul aria-label="Coming up" className="border-b border-hairline">
         {reminders.slice(0, SHOWN).map((reminder) => (
           <li
             key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : ''}`}

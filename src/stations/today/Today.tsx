@@ -147,7 +147,7 @@ export default function Today() {
   return (
     <>
       <Answer detail={fault ?? sayRest(lines)}>{headline(lines)}</Answer>
-      <ul className="mt-6 border-b border-hairline">
+      <ul aria-label="Bikes" className="mt-6 border-b border-hairline">
         {lines.map((line, i) => (
           <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} />
         ))}
