@@ -9,6 +9,7 @@ const STATIONS = [
   ['Wash', 'w', '/wash'],
   ['Decide', 'd', '/decide'],
   ['Shelf', 's', '/shelf'],
+  ['Rates', 'r', '/rates'],
   ['Log', 'l', '/log'],
   ['Files', 'f', '/files'],
 ] as const

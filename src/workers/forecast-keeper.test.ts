@@ -151,6 +151,18 @@ describe('the keeper of forecasts', () => {
     expect(keeper.known()[0]).not.toHaveProperty('stopped')
   })
 
+  test('resumed before the stopped work has let go, it is worked out all the same', async () => {
+    const { keeper, jobs } = workshop()
+    keeper.want([group('all', 1)])
+    await settle()
+    keeper.stop()
+    keeper.resume()
+    await settle()
+    jobs.at(-1)?.give(outlookNamed('after all'))
+    await settle()
+    expect(keeper.known()[0]).toMatchObject({ fresh: true, outlook: outlookNamed('after all') })
+  })
+
   test('says what went wrong, and tries again when asked', async () => {
     const { keeper, jobs } = workshop()
     keeper.want([group('all', 1)])

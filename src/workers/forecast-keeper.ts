@@ -172,8 +172,10 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
       return () => void listeners.delete(onChange)
     },
     stop: () => {
-      held = held.map((group): Held => (isWaiting(group) ? { ...group, stopped: true } : group))
+      held = held.map((group): Held => (isWaiting(group) ? { ...ended(group), stopped: true } : group))
       running?.job.stop()
+      // Whatever still comes of it is not waited for: it may be asked for anew before that.
+      running = undefined
       tell()
     },
     resume: () => {

@@ -133,7 +133,7 @@ export default function Gauge() {
         <div className="flex flex-col gap-8">
           <ReadingList chain={chain} />
           {worth && <NextWorth answer={worth} onPick={take} />}
-          <History report={report} chain={chain} answer={fresh ? answer : undefined} />
+          <History report={report} chain={chain} answer={answer} />
         </div>
         <div className="max-lg:order-first bench:order-first">
           <TakeReading key={chain.part.entry.part} report={report} chain={chain} wanted={wanted} />
