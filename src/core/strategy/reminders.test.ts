@@ -75,6 +75,8 @@ describe('reminders', () => {
     const all = reminders(...rides, wiped, ...measured(0.7))
     expect(find(all, 'swap')).toMatchObject({ inKm: 0, day: NOW })
     expect(find(all, 'look')).toBeUndefined()
+    expect(find(all, 'swap')?.cogsToo).toBeUndefined()
+    expect(find(reminders(...rides, wiped, ...measured(1.1)), 'swap')?.cogsToo).toBe(true)
   })
 
   test('a bare chain is to be lubricated today', () => {

@@ -20,6 +20,8 @@ export type Reminder = {
   | {
       readonly kind: 'swap'
       readonly part: PartId
+      /** The cogs it has shaped go with it. */
+      readonly cogsToo?: true
       readonly from?: IsoTime
       readonly to?: IsoTime
       /** It is due before the chain is through, for it does not last through this. */
@@ -66,10 +68,11 @@ function wearReminders(report: BikeReport, chain: ChainReport, answer: WearAnswe
   const { bike } = report.bike.entry
   const part = chain.part.entry.part
   const dayIn = (days: number | undefined) => (days === undefined ? {} : { day: addDays(now, days) })
-  const swapNow: Reminder = { kind: 'swap', part, bike, inKm: 0, day: now }
   const lookNow: Reminder = { kind: 'look', part, first: false, bike, inKm: 0, day: now }
   const action = recommend(report, answer)?.action
-  if (action === 'swap-chain' || action === 'swap-chain-and-cogs') return [swapNow]
+  if (action === 'swap-chain') return [{ kind: 'swap', part, bike, inKm: 0, day: now }]
+  if (action === 'swap-chain-and-cogs')
+    return [{ kind: 'swap', part, bike, inKm: 0, day: now, cogsToo: true }]
 
   const { toLimitKm, toLimitDays } = answer
   const swapDay = toLimitDays && addDays(now, toLimitDays.p50)

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { remindersOf, type Reminder } from '../../core/strategy/reminders.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
@@ -18,7 +19,7 @@ const PLACES: Readonly<Record<Reminder['kind'], string>> = {
   event: '/decide#ahead',
 }
 
-/** How many are shown at once: a page is no calendar. */
+/** How many are shown at first. */
 const SHOWN = 12
 
 interface Props {
@@ -31,6 +32,7 @@ export function ComingUp({ reports, answers }: Props) {
   const { garage, entries, now } = useOpenLog()
   const units = useUnits()
   const send = useSend()
+  const [all, setAll] = useState(false)
   const reminders = remindersOf(reports, answers, now)
   if (reminders.length === 0) return null
   const save = async () => {
@@ -45,7 +47,7 @@ export function ComingUp({ reports, answers }: Props) {
       className="mt-10"
     >
       <ul aria-label="Coming up" className="border-b border-hairline">
-        {reminders.slice(0, SHOWN).map((reminder) => (
+        {reminders.slice(0, all ? undefined : SHOWN).map((reminder) => (
           <li
             key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : ''}`}
             className="grid grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.4fr)] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-[6.5rem_minmax(0,1fr)] max-sm:gap-x-3"
@@ -72,6 +74,11 @@ export function ComingUp({ reports, answers }: Props) {
       </ul>
       <div className="no-print mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
         <Button onClick={() => void save()}>Save as a calendar file</Button>
+        {reminders.length > SHOWN && (
+          <Button look="link" aria-expanded={all} onClick={() => setAll(!all)}>
+            {all ? 'Show fewer' : `Show all ${reminders.length}`}
+          </Button>
+        )}
         <p className="max-w-[36rem] text-sm text-steel">
           An iCalendar file. Read it in again later: what has moved is moved, nothing is doubled.
         </p>

@@ -13,7 +13,7 @@ import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import { ComingUp } from './ComingUp.tsx'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
-import { useForecastsOf } from '../../workers/use-forecasts.ts'
+import { useForecasts, useForecastsOf } from '../../workers/use-forecasts.ts'
 
 interface Line {
   readonly report: BikeReport
@@ -38,11 +38,14 @@ function useLines() {
       return { report, answer, advice: recommend(report, answer) }
     })
     .sort((a, b) => (b.advice ? urgency(b.advice) : -1) - (a.advice ? urgency(a.advice) : -1))
-  return { lines, reports, answers: forecasts.map(({ answer }) => answer), fault }
+  const { groups } = useForecasts()
+  const working = groups.some((group) => !group.fresh && !group.stopped && group.fault === undefined)
+  return { lines, reports, answers: forecasts.map(({ answer }) => answer), fault, working }
 }
 
 function sayHowSure({ report, answer, advice }: Line): string {
-  if (!answer || report.chain?.lastReadingAt === undefined) return 'no reading to go by'
+  if (report.chain?.lastReadingAt === undefined) return 'no reading to go by'
+  if (!answer) return 'not worked out yet'
   const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %, limit ${sayLimit(report.limit.percent)}`
   return advice?.confidence === undefined
     ? `probably ${band}`
@@ -100,11 +103,12 @@ function BikeLine({ line, first }: { readonly line: Line; readonly first: boolea
   )
 }
 
-function headline(lines: readonly Line[]): string {
+/** @param working some lines are still to come, and may be more urgent than those there are */
+function headline(lines: readonly Line[], working: boolean): string {
   const calling = lines.filter(({ advice }) => advice && advice.action !== 'ride-on')
   const [first] = calling
   const settled = lines.every(({ advice }) => advice)
-  if (!settled && calling.length === 0) return 'Working out what calls today…'
+  if (!settled && (working || calling.length === 0)) return 'Working out what calls today…'
   if (!first?.advice)
     return lines.length === 1 ? 'Nothing calls today: ride on.' : 'Nothing calls today: ride on, all of them.'
   const name = first.report.bike.entry.name
@@ -139,14 +143,14 @@ function headAction(action: Action): string {
 /** Today: what calls, on which bike, why, and how sure, the most urgent first. */
 export default function Today() {
   const { garage } = useOpenLog()
-  const { lines, reports, answers, fault } = useLines()
+  const { lines, reports, answers, fault, working } = useLines()
   if (garage.bikes.size === 0)
     return (
       <NoBike what="Add yours, drop in a ride or two, measure the chain once, and this page says each day what it wants." />
     )
   return (
     <>
-      <Answer detail={fault ?? sayRest(lines)}>{headline(lines)}</Answer>
+      <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working)}</Answer>
       <ul aria-label="Bikes" className="mt-6 border-b border-hairline">
         {lines.map((line, i) => (
           <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} />

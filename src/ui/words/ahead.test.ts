@@ -37,6 +37,11 @@ describe('a reminder in words', () => {
     [{ ...own, kind: 'lube', lube: 'immersion-wax', inKm: 0 }, 'wax the chain', 'it is due'],
     [{ ...own, kind: 'swap', inKm: 0 }, 'swap the chain', 'it is past its limit'],
     [
+      { ...own, kind: 'swap', inKm: 0, cogsToo: true },
+      'swap chain and cogs together',
+      'it is past its limit',
+    ],
+    [
       { ...own, kind: 'swap', inKm: 389, from: noon(4, 20), to: noon(6, 1) },
       'swap the chain',
       'in about 390 km, probably between 20 April and 1 June',

@@ -24,7 +24,7 @@ export function sayToDo(reminder: Reminder): string {
     case 'lube':
       return LUBE_WORK[reminder.lube]
     case 'swap':
-      return 'swap the chain'
+      return reminder.cogsToo ? 'swap chain and cogs together' : 'swap the chain'
     case 'event':
       return reminder.event.name
   }
