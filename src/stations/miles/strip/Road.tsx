@@ -126,7 +126,6 @@ export function Road({ report }: { readonly report: BikeReport }) {
   const lastEvent = Math.max(0, ...(picture.ahead?.events ?? []).map(({ to }) => to))
   const reach = current ? Math.max(current.toLimitKm.p90, lastEvent) * 1.05 : 0
   const end = total + Math.max(0.06 * total, Math.min(reach, Math.max(0.3 * total, 400, lastEvent * 1.05)))
-  const waiting = answers.some((answer) => answer === undefined)
   return (
     <Section
       title={`The road of ${report.bike.entry.name}`}
@@ -159,9 +158,6 @@ export function Road({ report }: { readonly report: BikeReport }) {
         )}
       </ul>
       <ChainTable picture={picture} units={units} />
-      <span className="sr-only" role="status">
-        {waiting ? 'Working out the chains…' : ''}
-      </span>
     </Section>
   )
 }
