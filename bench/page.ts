@@ -17,7 +17,7 @@ export interface PageFigure {
 const PORT = 4293
 const FILES = 1000
 
-/** The resident memory of a process and all below it, MB; of Chromium's, those that run pages. */
+/** What Chromium's processes that run pages hold, MB: what several of them share is counted once between them. */
 function pagesMb(): number {
   let kb = 0
   for (const pid of readdirSync('/proc')) {
@@ -25,8 +25,8 @@ function pagesMb(): number {
     try {
       const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
       if (!command.includes('--type=renderer')) continue
-      const status = readFileSync(`/proc/${pid}/status`, 'utf8')
-      kb += Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0)
+      const held = readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8')
+      kb += Number(/^Pss:\s+(\d+)/m.exec(held)?.[1] ?? 0)
     } catch {
       // It ended meanwhile.
     }
@@ -128,7 +128,8 @@ async function thousandRides(page: Page, folder: string): Promise<PageFigure[]> 
   await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 500)))
   const before = pagesMb()
   let most = before
-  const watcher = setInterval(() => (most = Math.max(most, pagesMb())), 100)
+  // No oftener: to be counted holds the pages up.
+  const watcher = setInterval(() => (most = Math.max(most, pagesMb())), 400)
   await watchLongTasks(page)
   await page.evaluate(() => {
     document

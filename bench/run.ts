@@ -203,7 +203,7 @@ ${rows(figures)}
 The built app in headless Chromium without a graphics card, two cores shared by the page, its workers, the server and this
 script. The thousand files lie on the disk and are chosen all at once; they are read in the app's own pool of workers. Counting
 tags opens the same files the same way in two bare workers, decodes them and looks for every \`<\`: no reader can be faster. Memory is what the
-processes that run pages hold, every worker included. The road is dragged by pointer events, one for each picture.
+processes that run pages hold, every worker and the browser's own spare page included, what they share counted once. The road is dragged by pointer events, one for each picture.
 
 | what | figure | beside it | goal |
 |---|---|---|---|
