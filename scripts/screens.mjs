@@ -10,15 +10,16 @@ const WIDE = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 
 const SHOTS = [
-  { name: 'today', path: '/', size: WIDE },
+  { name: 'today', path: '/', size: WIDE, whole: true },
   { name: 'miles', path: '/miles', bike: 'heron', size: WIDE },
   { name: 'miles-late-shop', path: '/miles', bike: 'quarry', size: WIDE, theme: 'late-shop' },
   { name: 'log', path: '/log', bike: 'heron', size: WIDE },
   { name: 'gauge', path: '/gauge', bike: 'heron', size: WIDE },
   { name: 'teeth', path: '/teeth', bike: 'kite', size: WIDE },
   { name: 'wash', path: '/wash', bike: 'quarry', size: WIDE },
-  { name: 'decide', path: '/decide', bike: 'kite', size: WIDE },
+  { name: 'decide', path: '/decide', bike: 'heron', size: WIDE, whole: true },
   { name: 'shelf', path: '/shelf', bike: 'quarry', size: WIDE },
+  { name: 'rates', path: '/rates', bike: 'heron', size: WIDE },
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },
   { name: 'gauge-late-shop', path: '/gauge', bike: 'plover', size: WIDE, theme: 'late-shop' },
   { name: 'today-phone', path: '/', size: PHONE },
@@ -48,7 +49,7 @@ const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
 try {
   await ready(`http://127.0.0.1:${PORT}/api/health`)
-  for (const { name, path, bike, size, theme = 'daylight' } of SHOTS) {
+  for (const { name, path, bike, size, theme = 'daylight', whole = false } of SHOTS) {
     const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce' })
     const page = await context.newPage()
     await page.clock.setFixedTime(DAY)
@@ -65,7 +66,7 @@ try {
       () => !/Working it out|Working out the chains/.test(document.body.textContent ?? ''),
     )
     await page.evaluate(() => document.fonts.ready)
-    await page.screenshot({ path: join(folder, `${name}.png`) })
+    await page.screenshot({ path: join(folder, `${name}.png`), fullPage: whole })
     process.stdout.write(`${name}.png\n`)
     await context.close()
   }
