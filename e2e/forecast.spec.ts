@@ -147,7 +147,7 @@ test('a tour ahead: will the chain last, and it is in the calendar until it is t
 
   await test.step('it stands on Today, on the road and in the calendar file', async () => {
     await goTo(page, 'Miles')
-    await expect(page.getByText(/Spring tour/).first()).toBeAttached()
+    await expect(page.getByText(/^Ahead, in about .*km: Spring tour, 60.km in rain\./)).toBeVisible()
     await goTo(page, 'Today')
     await expect(page.getByRole('list', { name: 'Coming up' })).toContainText('Tern: Spring tour')
     expect((await calendarOf(page)).get('Spring tour')).toMatchObject({ cancelled: false })

@@ -1,3 +1,4 @@
+import type { Condition } from '../../core/exposure/conditions.ts'
 import type { EventEntry } from '../../core/log/entries.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import type { Ink } from './ink.ts'
@@ -5,6 +6,7 @@ import type { Ink } from './ink.ts'
 /** Something planned, along a chain's distance, km. */
 export interface Planned {
   readonly name: string
+  readonly condition: Condition
   readonly from: number
   readonly to: number
 }
@@ -18,7 +20,7 @@ export const plannedAlong = (
   answer.events.flatMap(({ event, beginsKm }) => {
     const planned = events.find((one) => one.event === event)
     const from = todayKm + beginsKm.p50
-    return planned ? [{ name: planned.name, from, to: from + planned.km }] : []
+    return planned ? [{ name: planned.name, condition: planned.condition, from, to: from + planned.km }] : []
   })
 
 /** The same as a chart shows it: a tinted stretch with its name. */

@@ -4,6 +4,7 @@ import { mileStrip, roadKmAt } from '../../../core/strategy/mile-strip.ts'
 import { chainsOfRoad, type BikeReport } from '../../../core/strategy/bike-report.ts'
 import { KM_PER_MILE } from '../../../core/units/convert.ts'
 import { useOpenLog } from '../../../store/log-context.ts'
+import { plannedAlong } from '../../../ui/charts/planned.ts'
 import { pegsOf } from '../../../ui/charts/pegs.ts'
 import { RoadSwatch } from '../../../ui/drawings/RoadTextures.tsx'
 import { CONDITIONS } from '../../../core/exposure/conditions.ts'
@@ -106,10 +107,7 @@ export function Road({ report }: { readonly report: BikeReport }) {
       ...(current && {
         ahead: {
           answer: current,
-          events: current.events.flatMap(({ event, beginsKm }) => {
-            const planned = report.bike.events.find((one) => one.event === event)
-            return planned ? [{ name: planned.name, from: beginsKm.p50, to: beginsKm.p50 + planned.km }] : []
-          }),
+          events: plannedAlong(report.bike.events, current, 0),
           said:
             current.toLimitKm.p50 > 0
               ? `${sayAboutKm(current.toLimitKm.p50, units)}: swap${measured ? '' : ', a guess'}`
@@ -157,6 +155,12 @@ export function Road({ report }: { readonly report: BikeReport }) {
           </li>
         )}
       </ul>
+      {picture.ahead?.events.map(({ name, condition, from, to }) => (
+        <p key={`${name} ${from}`} className="no-print mt-1 text-sm text-steel">
+          Ahead, in about {sayAboutKm(from, units)}: {name}, {sayKm(to - from, units)} in{' '}
+          {CONDITION_NAMES[condition]}.
+        </p>
+      ))}
       <ChainTable picture={picture} units={units} />
     </Section>
   )

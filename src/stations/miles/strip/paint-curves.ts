@@ -143,10 +143,10 @@ export function paintHandovers(brush: Brush, picture: StripPicture): void {
   }
 }
 
-/** What is planned ahead: a stretch of the road set off, with its name along the top. */
+/** What is planned ahead: a stretch of the road set off. */
 function paintEvents(brush: Brush, { strip, ahead }: Pick<StripPicture, 'strip' | 'ahead'>): void {
   const { ctx, frame, ink, x } = brush
-  for (const { name, from, to } of ahead?.events ?? []) {
+  for (const { from, to } of ahead?.events ?? []) {
     const [left, right] = [x(strip.totalKm + from), x(strip.totalKm + to)]
     if (right < frame.left || left > frame.right) continue
     ctx.globalAlpha = 0.12
@@ -161,15 +161,6 @@ function paintEvents(brush: Brush, { strip, ahead }: Pick<StripPicture, 'strip' 
         [edge, frame.curveTop],
         [edge, frame.curveBottom],
       ])
-    ctx.save()
-    // Written up the edge: a tour may be narrow on a long road.
-    ctx.translate(left + 12, frame.curveBottom - 8)
-    ctx.rotate(-Math.PI / 2)
-    ctx.font = `600 12px ${ink.sans}`
-    ctx.fillStyle = ink.petrol
-    ctx.textAlign = 'left'
-    ctx.fillText(name, 0, 0)
-    ctx.restore()
   }
 }
 

@@ -124,6 +124,31 @@ export function paintRoad(brush: Brush, { strip }: StripPicture, ratio: number):
   lay(Math.min(frame.right, frame.left + (Math.min(strip.totalKm, view.to) - view.from) / perPx))
 }
 
+/** The road that is planned, in what it is to be ridden in, with its name under it where there is room. */
+export function paintPlanned(brush: Brush, { strip, ahead }: StripPicture, ratio: number): void {
+  const { ctx, frame, ink, x } = brush
+  const height = frame.roadBottom - frame.roadTop
+  let free = Math.max(frame.left, x(strip.totalKm) + 6)
+  for (const { name, condition, from, to } of ahead?.events ?? []) {
+    const left = Math.max(frame.left, x(strip.totalKm + from))
+    const right = Math.min(frame.right, Math.max(x(strip.totalKm + to), left + 3))
+    if (right <= frame.left || left >= frame.right) continue
+    ctx.fillStyle = texture(ctx, ink, condition, ratio)
+    ctx.globalAlpha = 0.75
+    ctx.fillRect(left, frame.roadTop, right - left, height)
+    ctx.globalAlpha = 1
+    ctx.strokeStyle = ink.petrol
+    ctx.lineWidth = 1
+    ctx.strokeRect(left + 0.5, frame.roadTop + 0.5, right - left - 1, height - 1)
+    ctx.font = `600 12px ${ink.sans}`
+    const width = ctx.measureText(name).width
+    const at = Math.min(left, frame.right - width)
+    if (at < free) continue
+    label(brush, name, at, frame.roadBottom + 15, ink.petrol, 600)
+    free = at + width + 12
+  }
+}
+
 /** A tick for each wash or lube, broad where the chain came off for it. */
 export function paintWashes(brush: Brush, { strip }: StripPicture): void {
   const { ctx, frame, ink, x } = brush

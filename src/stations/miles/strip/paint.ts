@@ -4,7 +4,7 @@ import { type View } from './view.ts'
 import type { StripPicture } from './picture.ts'
 import { clipped, label, line, type Brush } from './brush.ts'
 import { paintAhead, paintChain, paintHandovers, paintScale } from './paint-curves.ts'
-import { paintDates, paintLane, paintRoad, paintRuler, paintWashes } from './paint-road.ts'
+import { paintDates, paintLane, paintPlanned, paintRoad, paintRuler, paintWashes } from './paint-road.ts'
 
 function paintCursor(brush: Brush, km: number): void {
   const { ctx, frame, ink, x } = brush
@@ -55,7 +55,10 @@ export function paintStrip(
   })
   paintRuler(brush, picture)
   if (!frame.narrow) label(brush, picture.unit, 0, frame.rulerY + 5, ink.steel)
-  clipped(brush, () => paintRoad(brush, picture, ratio))
+  clipped(brush, () => {
+    paintRoad(brush, picture, ratio)
+    paintPlanned(brush, picture, ratio)
+  })
   if (!frame.narrow) label(brush, 'road', 0, frame.roadTop + 18, ink.steel)
   paintWashes(brush, picture)
   picture.strip.lanes.forEach((lane, i) => paintLane(brush, picture, lane, frame.laneY[i] ?? 0))

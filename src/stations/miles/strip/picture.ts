@@ -1,5 +1,6 @@
 import { type MileStrip, type StripChain, type StripLane } from '../../../core/strategy/mile-strip.ts'
 import type { ChainNow, WearAnswer } from '../../../core/wear/outlook.ts'
+import type { Planned } from '../../../ui/charts/planned.ts'
 import type { Peg } from '../../../ui/charts/pegs.ts'
 
 /** A chain on the strip with what the model says of it, and its readings as pegs. */
@@ -19,7 +20,7 @@ export interface StripPicture {
     readonly answer: WearAnswer
     readonly said: string
     /** What is planned, km from today. */
-    readonly events: readonly { readonly name: string; readonly from: number; readonly to: number }[]
+    readonly events: readonly Planned[]
   }
   /** A distance in the units chosen, and the ruler's name. */
   readonly perUnit: number
