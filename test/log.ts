@@ -1,5 +1,6 @@
 import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
+import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 
 /** Fourteen bytes that differ from one entry to the next, in place of chance. */
 const bytesFor = (count: number): Uint8Array =>
@@ -101,3 +102,34 @@ export const ruleReading = (month: number, day: number, lengthMm: number): Entry
   chain: 'chain',
   reading: { instrument: 'rule', pitches: 24, lengthMm },
 })
+
+/** Readings of the commuter's chain with a caliper on one day, at so many places. */
+export const caliperReadings = (month: number, day: number, percent: number, times = 3): EntryDraft[] =>
+  Array.from({ length: times }, (_, i) => {
+    const length = lengthAtElongation(8, percent)
+    return {
+      kind: 'reading',
+      at: noon(month, day),
+      chain: 'chain',
+      place: 20 * (i + 1),
+      reading: { instrument: 'caliper-pair', pitches: 8, insideMm: length - 7.5, outsideMm: length + 7.5 },
+    }
+  })
+
+/** Twelve rides of 100 km in as many weeks. */
+export const hundreds: readonly EntryDraft[] = Array.from({ length: 12 }, (_, i) =>
+  ride(1 + Math.floor(i / 4), 5 + 5 * (i % 4), 100),
+)
+
+/** A tour of nine days from 2 May on, planned with the commuter. */
+export const springTour = {
+  kind: 'event',
+  at: noon(1, 4),
+  event: 'tour',
+  bike: 'heron',
+  name: 'Spring tour',
+  starts: noon(5, 2),
+  days: 9,
+  km: 900,
+  condition: 'wet-road',
+} as const satisfies EntryDraft

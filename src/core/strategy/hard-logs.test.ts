@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, noon, ride, written } from '../../../test/log.ts'
+import { commuter, hundreds, noon, ride, written } from '../../../test/log.ts'
 import { answerOf, outlookOf } from '../../../test/outlook.ts'
 import type { EntryDraft } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
@@ -22,35 +22,38 @@ const side = (at: string, result: 'clear' | 'drops', limit = 0.5): EntryDraft =>
   reading(at, { instrument: 'two-contact-limit', limit, result })
 const rule = (at: string, lengthMm: number): EntryDraft =>
   reading(at, { instrument: 'rule', pitches: 24, lengthMm })
-const rides = Array.from({ length: 12 }, (_, i) => ride(1 + Math.floor(i / 4), 5 + 5 * (i % 4), 100))
-
 const LOGS: Readonly<Record<string, readonly EntryDraft[]>> = {
   'no rides at all': [rule(noon(3, 30), 305.8)],
   'no rides and no readings': [],
-  'one reading only': [...rides, rule(noon(3, 30), 305.8)],
+  'one reading only': [...hundreds, rule(noon(3, 30), 305.8)],
   'a chain ridden 0 km': [ride(3, 30, 0), rule(noon(3, 31), 305.8)],
-  'readings that go down': [...rides, rule(noon(2, 1), 307), rule(noon(3, 1), 306), rule(noon(3, 30), 305)],
+  'readings that go down': [
+    ...hundreds,
+    rule(noon(2, 1), 307),
+    rule(noon(3, 1), 306),
+    rule(noon(3, 30), 305),
+  ],
   'two chains mixed up': [
-    ...rides,
+    ...hundreds,
     ...Array.from({ length: 8 }, (_, i) =>
       rule(noon(2 + Math.floor(i / 4), 3 + 7 * (i % 4)), i % 2 ? 308 : 304.9),
     ),
   ],
   'all of them yes or no': [
-    ...rides,
+    ...hundreds,
     side(noon(2, 1), 'clear'),
     side(noon(3, 1), 'clear'),
     side(noon(3, 30), 'drops', 0.5),
   ],
-  'yes, then no': [...rides, side(noon(2, 1), 'drops', 0.75), side(noon(3, 30), 'clear', 0.5)],
+  'yes, then no': [...hundreds, side(noon(2, 1), 'drops', 0.75), side(noon(3, 30), 'clear', 0.5)],
   'tools that contradict one another': [
-    ...rides,
+    ...hundreds,
     reading(noon(3, 30), { instrument: 'two-contact-scale', percent: 0.9 }),
     reading(noon(3, 30), { instrument: 'three-contact-scale', percent: 0.1 }),
     side(noon(3, 30), 'clear', 0.5),
   ],
-  'a chain as long as no chain is': [...rides, rule(noon(3, 30), 330)],
-  'a reading before the first ride': [rule(noon(1, 1), 306), ...rides],
+  'a chain as long as no chain is': [...hundreds, rule(noon(3, 30), 330)],
+  'a reading before the first ride': [rule(noon(1, 1), 306), ...hundreds],
   'a ride round the earth': [ride(3, 1, 40_000), rule(noon(3, 30), 305.8)],
 }
 

@@ -1,36 +1,28 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, kite, noon, ride, written } from '../../../test/log.ts'
+import {
+  caliperReadings,
+  commuter,
+  hundreds,
+  kite,
+  noon,
+  ride,
+  springTour,
+  written,
+} from '../../../test/log.ts'
 import { answerOf, outlookOf } from '../../../test/outlook.ts'
 import type { EntryDraft } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
-import { lengthAtElongation } from '../measure/elongation.ts'
 import { addDays, daysBetween } from '../units/days.ts'
 import { bikeReport } from './bike-report.ts'
 import { remindersOf, type Reminder } from './reminders.ts'
 import { askedAt, riderGroups } from './rider-ask.ts'
 
 const NOW = noon(4, 1)
-const rides = Array.from({ length: 12 }, (_, i) => ride(1 + Math.floor(i / 4), 5 + 5 * (i % 4), 100))
 const wiped: EntryDraft = { kind: 'wash', at: noon(3, 31), chain: 'chain', method: 'wipe', lube: 'wet-lube' }
-const measured = (percent: number): EntryDraft[] =>
-  Array.from({ length: 4 }, (_, i) => {
-    const length = lengthAtElongation(8, percent)
-    return {
-      kind: 'reading',
-      at: noon(3, 21),
-      chain: 'chain',
-      place: 20 * (i + 1),
-      reading: { instrument: 'caliper-pair', pitches: 8, insideMm: length - 7.5, outsideMm: length + 7.5 },
-    }
-  })
+const measured = (percent: number) => caliperReadings(3, 21, percent, 4)
 const tour = (inDays: number, km: number): EntryDraft => ({
-  kind: 'event',
-  at: NOW,
-  event: 'tour',
-  bike: 'heron',
-  name: 'Spring tour',
+  ...springTour,
   starts: addDays(NOW, inDays),
-  days: 9,
   km,
   condition: 'dry-road',
 })
@@ -47,7 +39,7 @@ const daysTo = (one: Reminder | undefined): number => daysBetween(NOW, one?.day 
 
 describe('reminders', () => {
   test('a look, a lubrication and a swap, in the order in which they come', () => {
-    const all = reminders(...rides, wiped, ...measured(0.3))
+    const all = reminders(...hundreds, wiped, ...measured(0.3))
     expect(all.map(({ kind }) => kind).sort()).toEqual(['look', 'lube', 'swap'])
     const days = all.map(({ day }) => day ?? '')
     expect([...days].sort()).toEqual(days)
@@ -59,24 +51,24 @@ describe('reminders', () => {
   })
 
   test('days follow the pace: 100 km a week make 7 days of every 100 km', () => {
-    const lube = find(reminders(...rides, wiped, ...measured(0.3)), 'lube')
+    const lube = find(reminders(...hundreds, wiped, ...measured(0.3)), 'lube')
     // 250 km of wet lube, none of them ridden; the plan is 1200 km in 12 weeks.
     expect(lube?.inKm).toBeCloseTo(250, 0)
     expect(Math.abs(daysTo(lube) - 17.5)).toBeLessThan(2.5)
   })
 
   test('a chain nobody has read is to be measured first, today', () => {
-    const look = find(reminders(...rides, wiped), 'look')
+    const look = find(reminders(...hundreds, wiped), 'look')
     expect(look).toMatchObject({ first: true, inKm: 0, day: NOW })
-    expect(find(reminders(...rides, wiped), 'swap')).toBeUndefined()
+    expect(find(reminders(...hundreds, wiped), 'swap')).toBeUndefined()
   })
 
   test('a chain past its limit is swapped today, and not looked at', () => {
-    const all = reminders(...rides, wiped, ...measured(0.7))
+    const all = reminders(...hundreds, wiped, ...measured(0.7))
     expect(find(all, 'swap')).toMatchObject({ inKm: 0, day: NOW })
     expect(find(all, 'look')).toBeUndefined()
     expect(find(all, 'swap')?.cogsToo).toBeUndefined()
-    expect(find(reminders(...rides, wiped, ...measured(1.1)), 'swap')?.cogsToo).toBe(true)
+    expect(find(reminders(...hundreds, wiped, ...measured(1.1)), 'swap')?.cogsToo).toBe(true)
   })
 
   test('a bare chain is to be lubricated today', () => {
@@ -87,19 +79,22 @@ describe('reminders', () => {
       method: 'off-bike',
       lube: 'none',
     }
-    expect(find(reminders(...rides, bare, ...measured(0.2)), 'lube')).toMatchObject({ inKm: 0, lube: 'none' })
+    expect(find(reminders(...hundreds, bare, ...measured(0.2)), 'lube')).toMatchObject({
+      inKm: 0,
+      lube: 'none',
+    })
   })
 
   test('a bike that is not ridden has distances and no days, but for what is due', () => {
     const idle = { kind: 'plan', at: NOW, bike: 'heron', weeklyKm: 0 } as const
-    const all = reminders(...rides, wiped, ...measured(0.3), idle)
+    const all = reminders(...hundreds, wiped, ...measured(0.3), idle)
     expect(find(all, 'swap')).not.toHaveProperty('day')
     expect(find(all, 'swap')?.inKm).toBeGreaterThan(0)
     expect(all.at(-1)).not.toHaveProperty('day')
   })
 
   test('a tour the chain does not last through has it swapped on its eve', () => {
-    const all = reminders(...rides, wiped, ...measured(0.35), tour(20, 2500))
+    const all = reminders(...hundreds, wiped, ...measured(0.35), tour(20, 2500))
     const swap = find(all, 'swap')
     expect(swap?.before?.name).toBe('Spring tour')
     expect(daysTo(swap)).toBeCloseTo(19, 3)
@@ -109,20 +104,20 @@ describe('reminders', () => {
   })
 
   test('one that it may just last through has it looked at no later than on its eve', () => {
-    const all = reminders(...rides, wiped, ...measured(0.25), tour(20, 1250))
+    const all = reminders(...hundreds, wiped, ...measured(0.25), tour(20, 1250))
     const look = find(all, 'look')
     expect(daysTo(look)).toBeLessThanOrEqual(19.001)
     expect(find(all, 'swap')?.before).toBeUndefined()
   })
 
   test('a short one changes nothing but the days', () => {
-    const all = reminders(...rides, wiped, ...measured(0.1), tour(20, 60))
+    const all = reminders(...hundreds, wiped, ...measured(0.1), tour(20, 60))
     expect(find(all, 'swap')?.before).toBeUndefined()
     expect(find(all, 'look')?.before).toBeUndefined()
   })
 
   test('while nothing is worked out only the lubricant and what is planned are told', () => {
-    const garage = replay(written([...commuter, ...rides, wiped, ...measured(0.3), tour(20, 60)]))
+    const garage = replay(written([...commuter, ...hundreds, wiped, ...measured(0.3), tour(20, 60)]))
     const bike = garage.bikes.get('heron')
     const all = bike ? remindersOf([bikeReport(garage, bike, NOW)], [undefined], NOW) : []
     expect(all.map(({ kind }) => kind).sort()).toEqual(['event', 'lube'])
@@ -130,13 +125,13 @@ describe('reminders', () => {
 })
 
 describe('what is asked of the model', () => {
-  const garage = replay(written([...commuter, ...rides, wiped, ...measured(0.3)]))
+  const garage = replay(written([...commuter, ...hundreds, wiped, ...measured(0.3)]))
 
   test('is the same all day, and another after another ride', () => {
     const asked = (at: string) => JSON.stringify(riderGroups(garage, at))
     expect(asked('2026-04-01T06:00:00.000Z')).toBe(asked('2026-04-01T21:00:00.000Z'))
     expect(askedAt('2026-04-01T21:00:00.000Z')).toBe('2026-04-01T12:00:00.000Z')
-    const more = replay(written([...commuter, ...rides, wiped, ...measured(0.3), ride(3, 31, 40)]))
+    const more = replay(written([...commuter, ...hundreds, wiped, ...measured(0.3), ride(3, 31, 40)]))
     expect(JSON.stringify(riderGroups(more, NOW))).not.toBe(asked(NOW))
   })
 
@@ -153,7 +148,7 @@ describe('what is asked of the model', () => {
   })
 
   test('readings left out by hand are left out', () => {
-    const entries = written([...commuter, ...rides, ...measured(0.3)])
+    const entries = written([...commuter, ...hundreds, ...measured(0.3)])
     const target = entries.find(({ kind }) => kind === 'reading')?.id ?? ''
     const without = replay([
       ...entries,
@@ -173,7 +168,7 @@ describe('what is asked of the model', () => {
       { kind: 'remove', at: noon(3, 25), part: 'chain', to: 'shelf' },
       { kind: 'fit', at: noon(3, 26), part: 'chain', bike: 'bike-3' },
     ]
-    const many = replay(written([...commuter, ...bikes, ...rides, ...measured(0.3), ...shared]))
+    const many = replay(written([...commuter, ...bikes, ...hundreds, ...measured(0.3), ...shared]))
     const groups = riderGroups(many, NOW)
     expect(groups).toHaveLength(26)
     const own = groups.find(({ chains }) => chains.includes('chain'))

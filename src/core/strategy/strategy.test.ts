@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import { caliperReadings, commuter, hundreds, noon, ride, ruleReading, written } from '../../../test/log.ts'
 import { answerOf } from '../../../test/outlook.ts'
 import type { EntryDraft } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
@@ -25,19 +25,9 @@ function adviceOn(drafts: readonly EntryDraft[], at = now): Recommendation {
   return advice
 }
 
-const ridden = Array.from({ length: 12 }, (_, i) => ride(1 + Math.floor(i / 4), 5 + 5 * (i % 4), 100))
+const ridden = hundreds
 const lubed: EntryDraft = { kind: 'wash', at: noon(3, 31), chain: 'chain', method: 'wipe', lube: 'wet-lube' }
-const measured = (percent: number, times = 4): EntryDraft[] =>
-  Array.from({ length: times }, (_, i) => {
-    const length = lengthAtElongation(8, percent)
-    return {
-      kind: 'reading',
-      at: noon(3, 30),
-      chain: 'chain',
-      place: 20 * (i + 1),
-      reading: { instrument: 'caliper-pair', pitches: 8, insideMm: length - 7.5, outsideMm: length + 7.5 },
-    }
-  })
+const measured = (percent: number, times = 4) => caliperReadings(3, 30, percent, times)
 
 describe('a bike’s report', () => {
   test('adds up its distances: all, on this chain, in four weeks', () => {

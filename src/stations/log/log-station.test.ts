@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import { commuter, noon, ride, ruleReading, springTour, written } from '../../../test/log.ts'
 import type { Entry, EntryDraft, EntryKind } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
@@ -19,17 +19,7 @@ const drafts: readonly EntryDraft[] = [
   { kind: 'odometer', at: noon(1, 2), bike: 'heron', km: 1200 },
   { kind: 'limit', at: noon(1, 3), bike: 'heron', school: 'early' },
   { kind: 'plan', at: noon(1, 4), bike: 'heron', weeklyKm: 120 },
-  {
-    kind: 'event',
-    at: noon(1, 4),
-    event: 'tour',
-    bike: 'heron',
-    name: 'Spring tour',
-    starts: noon(5, 2),
-    days: 9,
-    km: 900,
-    condition: 'wet-road',
-  },
+  springTour,
 ]
 const log = written(drafts)
 const garage = replay(log)

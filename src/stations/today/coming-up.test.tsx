@@ -1,10 +1,9 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, screen } from '@testing-library/react'
-import { commuter, kite, noon, ride } from '../../../test/log.ts'
+import { caliperReadings, commuter, hundreds, kite, noon, springTour } from '../../../test/log.ts'
 import { openLog, TODAY } from '../../../test/open-log.tsx'
 import { outlookOf } from '../../../test/outlook.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
-import { lengthAtElongation } from '../../core/measure/elongation.ts'
 import { remindersOf } from '../../core/strategy/reminders.ts'
 import { addDays } from '../../core/units/days.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
@@ -17,30 +16,13 @@ afterEach(() => {
   localStorage.clear()
 })
 const plain = (text: string | null | undefined): string => (text ?? '').replaceAll('\u00a0', ' ')
-const length = lengthAtElongation(8, 0.3)
 const drafts: readonly EntryDraft[] = [
   ...commuter,
-  ...Array.from({ length: 12 }, (_, i) => ride(1 + Math.floor(i / 4), 5 + 5 * (i % 4), 100)),
+  ...hundreds,
   { kind: 'wash', at: noon(3, 31), chain: 'chain', method: 'off-bike', lube: 'immersion-wax' },
-  ...[20, 40, 60].map((place): EntryDraft => ({
-    kind: 'reading',
-    at: noon(3, 25),
-    chain: 'chain',
-    place,
-    reading: { instrument: 'caliper-pair', pitches: 8, insideMm: length - 7.5, outsideMm: length + 7.5 },
-  })),
+  ...caliperReadings(3, 25, 0.3),
 ]
-const tour: EntryDraft = {
-  kind: 'event',
-  at: noon(3, 30),
-  event: 'tour',
-  bike: 'heron',
-  name: 'Spring tour',
-  starts: addDays(TODAY, 20),
-  days: 9,
-  km: 3000,
-  condition: 'dry-road',
-}
+const tour: EntryDraft = { ...springTour, starts: addDays(TODAY, 20), km: 3000, condition: 'dry-road' }
 
 function opened(...more: readonly EntryDraft[]) {
   const log = openLog([...drafts, ...more])

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, kite, kiteChain, noon, written } from '../../../test/log.ts'
+import { commuter, kite, kiteChain, noon, springTour, written } from '../../../test/log.ts'
 import type { EventEntry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
@@ -10,18 +10,7 @@ import { mendFor, sayCause, saySurprise } from './surprise.ts'
 const NOW = noon(4, 1)
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
 const garage = replay(written([...commuter, kite, ...kiteChain]))
-const tour = {
-  kind: 'event',
-  id: 'a',
-  at: NOW,
-  event: 'tour',
-  bike: 'heron',
-  name: 'Spring tour',
-  starts: noon(5, 2),
-  days: 9,
-  km: 900,
-  condition: 'wet-road',
-} as const satisfies EventEntry
+const tour: EventEntry = { ...springTour, id: 'a' }
 
 describe('a reminder in words', () => {
   const own = { bike: 'heron', part: 'chain' } as const

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, kite, kiteChain, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import { commuter, kite, kiteChain, noon, ride, ruleReading, springTour, written } from '../../../test/log.ts'
 import type { Entry, EntryDraft } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Effect } from '../../core/strategy/effects.ts'
@@ -61,20 +61,7 @@ describe('an entry in a few words', () => {
     ],
     [{ kind: 'plan', at: noon(1, 6), bike: 'heron', weeklyKm: 120 }, 'Heron is to go 120 km a week'],
     [{ kind: 'plan', at: noon(1, 6), bike: 'heron' }, 'Heron is to go as far as lately'],
-    [
-      {
-        kind: 'event',
-        at: noon(1, 6),
-        event: 'tour',
-        bike: 'heron',
-        name: 'Spring tour',
-        starts: noon(5, 2),
-        days: 9,
-        km: 900,
-        condition: 'wet-road',
-      },
-      'Spring tour, 900 km on Heron, rain, from 2026-05-02',
-    ],
+    [springTour, 'Spring tour, 900 km on Heron, rain, from 2026-05-02'],
     [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry taken back'],
   ])('%#', (draft, said) => {
     const [entry] = written([draft])
