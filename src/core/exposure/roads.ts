@@ -77,10 +77,17 @@ export function roadByKind(pieces: readonly RoadPiece[], numberOf: (kind: string
 
 /** Pieces of one condition, lubricant and certainty added together, so that a long story stays short. */
 export function gathered(pieces: readonly RoadPiece[]): RoadPiece[] {
-  const sums = new Map<string, RoadPiece>()
+  const places = new Map<string, number>()
+  const kinds: RoadPiece[] = []
+  const sums: number[] = []
   for (const piece of pieces) {
     const key = `${piece.condition} ${piece.lube ?? ''} ${piece.unsaid ?? ''}`
-    sums.set(key, { ...piece, km: piece.km + (sums.get(key)?.km ?? 0) })
+    const place = places.get(key)
+    if (place === undefined) {
+      places.set(key, kinds.length)
+      kinds.push(piece)
+      sums.push(piece.km)
+    } else sums[place] = (sums[place] ?? 0) + piece.km
   }
-  return [...sums.values()]
+  return kinds.map((piece, i) => ({ ...piece, km: sums[i] ?? 0 }))
 }

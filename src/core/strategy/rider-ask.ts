@@ -58,6 +58,7 @@ function aheadOf(bike: BikeState, story: ChainStory, now: IsoTime): AheadQuestio
 function askedChain(
   garage: Garage,
   part: PartState,
+  story: ChainStory,
   biases: ReadonlyMap<ToolId, LearnedBias>,
   now: IsoTime,
 ): AskedChain | undefined {
@@ -65,7 +66,6 @@ function askedChain(
   const last = part.fittings.at(-1)
   const bike = garage.bikes.get(last?.bike ?? '')
   if (spec.type !== 'chain' || !bike) return undefined
-  const story = chainStory(garage, id)
   const readings = garage.readings.get(id) ?? []
   const used = readings.filter((state) => state.used)
   const marks = drawnMarks(story, part.fittings)
@@ -115,13 +115,14 @@ export function riderGroups(garage: Garage, now: IsoTime): RiderGroup[] {
     const own = chains.filter(({ fittings }) => bikes.includes(fittings.at(-1)?.bike ?? ''))
     // Its chains speak of their tools themselves; what other riders' chains and new ones say is known before.
     const biases = toolBiases(garage, new Set(own.map(({ entry }) => entry.part)))
-    const asked = own.flatMap((part) => askedChain(garage, part, biases, day) ?? [])
+    const told = own.map((part) => ({ part, story: chainStory(garage, part.entry.part) }))
+    const asked = told.flatMap(({ part, story }) => askedChain(garage, part, story, biases, day) ?? [])
     return {
       id: bikes.length === garage.bikes.size ? 'all' : [...bikes].sort().join(' '),
       chains: asked.map(({ id }) => id),
       ask: {
         chains: asked,
-        seasons: seasonsOf(own.map(({ entry }) => chainStory(garage, entry.part))),
+        seasons: seasonsOf(told.map(({ story }) => story)),
         seed: SEED,
       },
     }
