@@ -9,10 +9,11 @@ export function WorkingLine() {
   const left = groups.filter(({ stopped, fault }) => stopped || fault !== undefined)
   const share = (groups.length - waiting.length + (working[0]?.progress ?? 0)) / Math.max(1, groups.length)
   return (
-    <div role="status" className="no-print mx-auto max-w-[80rem] px-9 max-md:px-4">
+    // In the margin above the answer, where there is one, so that nothing moves when it comes and goes.
+    <div role="status" className="no-print mx-auto max-w-[80rem] px-9 max-md:px-4 md:h-0">
       {waiting.length > 0 ? (
-        <p className="flex min-h-8 items-center gap-3 text-sm text-steel">
-          <span className="relative block h-px w-40 bg-hairline" aria-hidden="true">
+        <p className="flex min-h-7 items-center gap-3 text-sm text-steel max-md:pt-2">
+          <span className="relative block h-px w-40 shrink-0 bg-hairline max-md:w-16" aria-hidden="true">
             <span
               className="absolute inset-y-0 left-0 -my-px block h-[3px] bg-petrol"
               style={{ width: `${Math.round(100 * share)}%` }}
@@ -24,7 +25,7 @@ export function WorkingLine() {
           </Button>
         </p>
       ) : left.length > 0 ? (
-        <p className="flex min-h-8 items-center gap-3 text-sm text-steel">
+        <p className="flex min-h-7 items-center gap-3 text-sm text-steel max-md:pt-2">
           {left.some(({ fault }) => fault !== undefined)
             ? 'The chains could not be worked out.'
             : 'Stopped: what is said of the chains may be older than the log.'}

@@ -11,15 +11,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayEvent, sayEventAdvice, sayEventDays } from '../../ui/words/ahead.ts'
-import {
-  sayAboutKm,
-  sayChance,
-  sayDay,
-  sayFigure,
-  sayKm,
-  sayLimit,
-  sayPercent,
-} from '../../ui/words/numbers.ts'
+import { sayAboutKm, sayChance, sayDay, sayFigure, sayLimit, sayPercent } from '../../ui/words/numbers.ts'
 import { EventForm } from './EventForm.tsx'
 import { PlanChoice } from './PlanChoice.tsx'
 
@@ -55,11 +47,11 @@ function ChanceAt({ report, answer }: Props) {
         step={step}
         value={km}
         onChange={(event) => setWanted(Number(event.target.value))}
-        aria-valuetext={sayKm(km, units)}
+        aria-valuetext={sayAboutKm(km, units)}
         className="mt-1 block h-8 w-full accent-petrol"
       />
       <p aria-live="polite" className="text-[1.05rem] leading-snug">
-        In {sayKm(km, units)}
+        In {sayAboutKm(km, units)}
         {day !== undefined && km > 0 && `, about ${sayDay(day, now)}`}, past {sayLimit(limit)}&nbsp;%:{' '}
         <strong className="font-semibold">{sayChance(pastAt(answer, km))}</strong>. The chain is then probably
         at {sayPercent(p50)}, {sayFigure(p10)} to {sayFigure(p90)}.
