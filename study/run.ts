@@ -116,8 +116,8 @@ On the diagonal an interval is right as often as it claims; the tinted band is w
 
 ![The score by how many readings there were to tell from](forecast-score.svg)
 
-The more there is to tell from, the more is gained on a straight line and on a fixed distance; with no reading at all the model's guess
-is wide, and still better than a figure that does not say how sure it is.
+With no reading at all the two models are alike: a wide guess, and still nearer than a figure that does not say how sure it is. From the
+first readings on all chains together are nearer than the chain alone, and both far nearer than a straight line or a fixed distance.
 
 What this does not show: that real riders are like the prior. The readings here come from the very noise and bias that the model
 assumes; a gauge that is worse than its description, or rides that nobody logged, would widen the truth and not the interval.
