@@ -8,11 +8,14 @@ const STEPS_PER_SD = 30
 /** Gauges have few marks and few spreads; this many tables are kept. */
 const MOST_TABLES = 100
 
-/**
- * Log-probability of a limit reading at a centre, %.
- * @param slope where given, its first place takes the slope there, per %
- */
-export type BetweenTable = (centre: number, slope?: Float64Array) => number
+/** Log-probability of a limit reading by its centre, at even steps. Plain data, so that a hot loop may read it. */
+export interface BetweenTable {
+  readonly low: number
+  readonly high: number
+  readonly sd: number
+  readonly step: number
+  readonly held: Float64Array
+}
 
 const tables = new Map<string, BetweenTable>()
 
@@ -22,31 +25,43 @@ function makeTable(low: number, high: number, sd: number): BetweenTable {
   const held = Float64Array.from({ length: count }, (_, i) =>
     logBetween(low, high, FROM + (i - 1) * step, sd),
   )
-  return (centre, slope) => {
-    const place = (centre - FROM) / step
-    const i = Math.floor(place)
-    if (!(i >= 0 && i + 3 < count)) {
-      const exact = (at: number) => logBetween(low, high, at, sd)
-      if (slope) slope[0] = (exact(centre + step) - exact(centre - step)) / (2 * step)
-      return exact(centre)
-    }
-    // Lagrange's cubic through the four nearest places.
-    const t = place - i
-    const a = held[i] as number
-    const b = held[i + 1] as number
-    const c = held[i + 2] as number
-    const d = held[i + 3] as number
-    const c1 = c - b / 2 - a / 3 - d / 6
-    const c2 = (a + c) / 2 - b
-    const c3 = (d - a) / 6 + (b - c) / 2
-    if (slope) slope[0] = (c1 + t * (2 * c2 + 3 * c3 * t)) / step
-    return b + t * (c1 + t * (c2 + t * c3))
-  }
+  return { low, high, sd, step, held }
+}
+
+/** Off the table the function itself answers, its slope by a difference. */
+function offTable({ low, high, sd, step }: BetweenTable, centre: number, slope: Float64Array): number {
+  const exact = (at: number) => logBetween(low, high, at, sd)
+  slope[0] = (exact(centre + step) - exact(centre - step)) / (2 * step)
+  return exact(centre)
+}
+
+const unasked = new Float64Array(1)
+
+/**
+ * {@link logBetween} out of its table, as a function of the centre alone.
+ * @param centre %
+ * @param slope where given, its first place takes the slope there, per %
+ */
+export function logBetweenAt(table: BetweenTable, centre: number, slope: Float64Array = unasked): number {
+  const { held, step } = table
+  const place = (centre - FROM) / step
+  const i = Math.floor(place)
+  if (!(i >= 0 && i + 3 < held.length)) return offTable(table, centre, slope)
+  // Lagrange's cubic through the four nearest places.
+  const t = place - i
+  const a = held[i] as number
+  const b = held[i + 1] as number
+  const c = held[i + 2] as number
+  const d = held[i + 3] as number
+  const c1 = c - b / 2 - a / 3 - d / 6
+  const c2 = (a + c) / 2 - b
+  const c3 = (d - a) / 6 + (b - c) / 2
+  slope[0] = (c1 + t * (2 * c2 + 3 * c3 * t)) / step
+  return b + t * (c1 + t * (c2 + t * c3))
 }
 
 /**
- * {@link logBetween} as a function of its centre alone, out of a table: a model of a chain's wear asks for it a
- * million times. Off the table the function itself answers.
+ * The table of {@link logBetween} for two marks and a spread: a model of a chain's wear asks for it a million times.
  * @param low lower mark, %; -Infinity for none
  * @param high upper mark, %; Infinity for none
  * @param sd spread of the noise, %, over 0

@@ -1,4 +1,4 @@
-import { betweenTable } from './between-table.ts'
+import { betweenTable, logBetweenAt } from './between-table.ts'
 import { INSTRUMENTS } from './instruments.ts'
 import { biasNodes, evidenceOf, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
 import type { Bias, TakenReading } from './reading.ts'
@@ -50,13 +50,14 @@ export function instrumentLogLikelihood(evidence: readonly PlacedEvidence[], bia
   const limits = between.map(({ item: { low, high, sd }, step, times }) => ({
     step,
     times,
-    logAt: betweenTable(low, high, sd),
+    table: betweenTable(low, high, sd),
   }))
   return (at) => {
     for (let k = 0; k < offsets.length; k++) {
       const offset = offsets[k] ?? 0
       let sum = logWeights[k] ?? 0
-      for (const { logAt, step, times } of limits) sum += times * logAt((at[step] ?? 0) + offset)
+      for (const { table, step, times } of limits)
+        sum += times * logBetweenAt(table, (at[step] ?? 0) + offset)
       for (const { value, sd, step } of values) sum -= 0.5 * ((value - (at[step] ?? 0) - offset) / sd) ** 2
       terms[k] = sum
     }

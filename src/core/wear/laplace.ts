@@ -1,4 +1,4 @@
-import type { BetweenTable } from '../measure/between-table.ts'
+import { logBetweenAt, type BetweenTable } from '../measure/between-table.ts'
 import type { LogDensity, SampleStart } from './hmc.ts'
 import { looksOf, type Looks } from './looks.ts'
 import type { Metric } from './metric.ts'
@@ -33,7 +33,7 @@ function bendOf(table: BetweenTable, centre: number): number {
   const step = 0.004
   const slope = new Float64Array(1)
   const slopeAt = (at: number): number => {
-    table(at, slope)
+    logBetweenAt(table, at, slope)
     return slope[0] ?? 0
   }
   return Math.max(1e-6, (slopeAt(centre - step) - slopeAt(centre + step)) / (2 * step))
@@ -102,7 +102,7 @@ function arrowAt(model: RiderModel, looks: Looks, z: Float64Array): Arrow {
     d[3 * c + 2] = past === 'unknown' ? 2 * half * (1 - half) : 1
   })
   const answers = answersOf(model, looks, z)
-  const { lookFrom, readingFrom, tool, sd, tables } = looks
+  const { lookFrom, readingFrom, tool, precision, tables } = looks
   const add = (to: Float64Array, at: number, by: number): void => void (to[at] = (to[at] ?? 0) + by)
   for (let c = 0; c < chains.length; c++)
     for (let look = lookFrom[c] ?? 0; look < (lookFrom[c + 1] ?? 0); look++) {
@@ -113,7 +113,7 @@ function arrowAt(model: RiderModel, looks: Looks, z: Float64Array): Arrow {
         if (!own) continue
         const offset = own.bias.b + own.bias.sb * (z[own.place] ?? 0)
         const table = tables[r]
-        const weight = table ? bendOf(table, answer.elongation + offset) : 1 / (sd[r] ?? 1) ** 2
+        const weight = table ? bendOf(table, answer.elongation + offset) : (precision[r] ?? 1)
         const along = Float64Array.from(answer.shared)
         along[own.place] = own.bias.sb
         for (let i = 0; i < shared; i++) {

@@ -21,7 +21,8 @@ export interface Looks {
   readonly readingFrom: Int32Array
   readonly tool: Int32Array
   readonly value: Float64Array
-  readonly sd: Float64Array
+  /** One over the square of the noise's spread. */
+  readonly precision: Float64Array
   readonly tables: readonly (BetweenTable | undefined)[]
 }
 
@@ -65,7 +66,7 @@ export function looksOf({ chains, tools, lay }: RiderModel): Looks {
     readingFrom: starts(looks.map(({ of }) => of.length)),
     tool: Int32Array.from(readings, (reading) => toolNumbers.get(toolOf(reading)) ?? 0),
     value: Float64Array.from(evidence, (one) => (one.form === 'value' ? one.value : 0)),
-    sd: Float64Array.from(evidence, ({ sd }) => sd),
+    precision: Float64Array.from(evidence, ({ sd }) => 1 / (sd * sd)),
     tables: evidence.map((one) =>
       one.form === 'between' ? betweenTable(one.low, one.high, one.sd) : undefined,
     ),

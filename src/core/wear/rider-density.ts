@@ -1,3 +1,4 @@
+import { logBetweenAt } from '../measure/between-table.ts'
 import type { LogDensity } from './hmc.ts'
 import { looksOf, type Looks } from './looks.ts'
 import { expNearZero, nearLogs } from './near-power.ts'
@@ -14,6 +15,13 @@ import {
 
 /** What coordinates make of every kind of road, chain and tool, and what readings pull each of them by. */
 interface Working {
+  /** The multipliers of every kind of road, one kind after another: where each kind's begin, their places and spreads. */
+  readonly kindFrom: Int32Array
+  readonly kindPlace: Int32Array
+  readonly kindLogSd: Float64Array
+  readonly toolPlace: Int32Array
+  readonly toolB: Float64Array
+  readonly toolSb: Float64Array
   beta: number
   readonly times: Float64Array
   readonly offsets: Float64Array
@@ -27,9 +35,17 @@ interface Working {
   betaPull: number
 }
 
-function workingOf({ kinds, tools, chains }: RiderModel): Working {
+function workingOf({ factors, kinds, tools, chains }: RiderModel): Working {
   const of = (list: readonly unknown[]) => new Float64Array(list.length)
+  const kindFrom = new Int32Array(kinds.length + 1)
+  kinds.forEach((places, k) => (kindFrom[k + 1] = (kindFrom[k] ?? 0) + places.length))
   return {
+    kindFrom,
+    kindPlace: Int32Array.from(kinds.flat()),
+    kindLogSd: Float64Array.from(kinds.flat(), (place) => factors[place - 2]?.logSd ?? 0),
+    toolPlace: Int32Array.from(tools, ({ place }) => place),
+    toolB: Float64Array.from(tools, ({ bias }) => bias.b),
+    toolSb: Float64Array.from(tools, ({ bias }) => bias.sb),
     beta: 1,
     times: of(kinds),
     offsets: of(tools),
@@ -46,7 +62,7 @@ function workingOf({ kinds, tools, chains }: RiderModel): Working {
 
 /** Unpacks the coordinates, and starts the pulls at nothing. Returns the prior's log-density and sets its slope. */
 function prepare(model: RiderModel, z: Float64Array, slope: Float64Array, held: Working): number {
-  const { chains, factors, kinds, tools, places, dimension } = model
+  const { chains, places, dimension } = model
   let log = 0
   for (let i = 0; i < dimension; i++) {
     const value = z[i] as number
@@ -54,16 +70,16 @@ function prepare(model: RiderModel, z: Float64Array, slope: Float64Array, held: 
     slope[i] = -value
   }
   held.beta = Math.exp(BETA_LOG_SD * (z[places.beta] as number))
-  for (let k = 0; k < kinds.length; k++) {
+  const { kindFrom, kindPlace, kindLogSd, toolPlace, toolB, toolSb } = held
+  for (let k = 0; k < held.times.length; k++) {
     let sum = 0
-    const of = kinds[k] as readonly number[]
-    for (let i = 0; i < of.length; i++) {
-      const place = of[i] as number
-      sum += (z[place] as number) * (factors[place - 2]?.logSd ?? 0)
-    }
+    const end = kindFrom[k + 1] as number
+    for (let i = kindFrom[k] as number; i < end; i++)
+      sum += (z[kindPlace[i] as number] as number) * (kindLogSd[i] as number)
     held.times[k] = Math.exp(sum)
   }
-  tools.forEach(({ bias, place }, t) => (held.offsets[t] = bias.b + bias.sb * (z[place] as number)))
+  for (let t = 0; t < toolPlace.length; t++)
+    held.offsets[t] = (toolB[t] as number) + (toolSb[t] as number) * (z[toolPlace[t] as number] as number)
   const rider = RIDER_LOG_SD * (z[places.rider] as number)
   for (let c = 0; c < chains.length; c++) {
     const place = places.chains + 2 * c
@@ -99,7 +115,7 @@ function readingsLog(
   tableSlope: Float64Array,
   perWear: Float64Array,
 ): number {
-  const { lookFrom, pieceFrom, kind, more, readingFrom, tool, value, sd, tables } = looks
+  const { lookFrom, pieceFrom, kind, more, readingFrom, tool, value, precision, tables } = looks
   const { times, beta, offsets, timesPull, offsetPull } = held
   let total = 0
   let betaPull = 0
@@ -128,13 +144,12 @@ function readingsLog(
         const table = tables[r]
         let one: number
         if (table) {
-          total += table(centre, tableSlope)
+          total += logBetweenAt(table, centre, tableSlope)
           one = tableSlope[0] as number
         } else {
-          const spread = sd[r] as number
-          const residual = ((value[r] as number) - centre) / spread
-          total -= 0.5 * residual * residual
-          one = residual / spread
+          const residual = (value[r] as number) - centre
+          one = residual * (precision[r] as number)
+          total -= 0.5 * residual * one
         }
         offsetPull[t] = (offsetPull[t] as number) + one
         pull += one
@@ -163,13 +178,16 @@ function readingsLog(
 }
 
 /** Hands the pulls on to the coordinates behind them. */
-function pullBack({ chains, factors, kinds, tools, places }: RiderModel, held: Working, slope: Float64Array) {
-  for (let k = 0; k < kinds.length; k++) {
+function pullBack({ chains, places }: RiderModel, held: Working, slope: Float64Array) {
+  const { kindFrom, kindPlace, kindLogSd, toolPlace, toolSb } = held
+  for (let k = 0; k < held.times.length; k++) {
     const pull = (held.timesPull[k] as number) * (held.times[k] as number)
-    for (const place of kinds[k] as readonly number[])
-      addTo(slope, place, pull * (factors[place - 2]?.logSd ?? 0))
+    const end = kindFrom[k + 1] as number
+    for (let i = kindFrom[k] as number; i < end; i++)
+      addTo(slope, kindPlace[i] as number, pull * (kindLogSd[i] as number))
   }
-  tools.forEach(({ bias, place }, t) => addTo(slope, place, (held.offsetPull[t] as number) * bias.sb))
+  for (let t = 0; t < toolPlace.length; t++)
+    addTo(slope, toolPlace[t] as number, (held.offsetPull[t] as number) * (toolSb[t] as number))
   for (let c = 0; c < chains.length; c++) {
     const place = places.chains + 2 * c
     const growth = held.growthPull[c] as number

@@ -1,4 +1,4 @@
-import { betweenTable } from '../measure/between-table.ts'
+import { betweenTable, logBetweenAt } from '../measure/between-table.ts'
 import { evidenceOf, logSumExp, type Evidence } from '../measure/likelihood.ts'
 import { biasOf, toolOf } from '../measure/instrument-likelihood.ts'
 import { densityOf, summariseDensity } from '../measure/posterior.ts'
@@ -68,10 +68,11 @@ interface Heard {
   readonly name: string
 }
 
-const logOf = (evidence: Evidence): Heard['logAt'] =>
-  evidence.form === 'value'
-    ? (centre) => -0.5 * ((evidence.value - centre) / evidence.sd) ** 2
-    : betweenTable(evidence.low, evidence.high, evidence.sd)
+function logOf(evidence: Evidence): Heard['logAt'] {
+  if (evidence.form === 'value') return (centre) => -0.5 * ((evidence.value - centre) / evidence.sd) ** 2
+  const table = betweenTable(evidence.low, evidence.high, evidence.sd)
+  return (centre) => logBetweenAt(table, centre)
+}
 
 const heardOf = ({ model }: RiderDraws, readings: readonly RiderReading[]): Heard[] =>
   readings.map((taken) => ({
