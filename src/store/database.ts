@@ -13,6 +13,8 @@ export interface KeptThing {
 /** An answer of the wear model, and the state of the log that it is of: kept so that it is there at once next time. */
 export interface StoredForecast {
   readonly group: string
+  /** Of the model. */
+  readonly version: number
   readonly key: string
   readonly outlook: unknown
 }

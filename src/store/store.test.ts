@@ -83,8 +83,8 @@ test('the two worlds do not mix', async () => {
 
 test('a forecast is kept for the next visit, one for each rider, and goes with the log', async () => {
   expect(await readForecast(database, 'all')).toBeUndefined()
-  await keepForecast(database, { group: 'all', key: 'older', outlook: { chains: {} } })
-  await keepForecast(database, { group: 'all', key: 'newer', outlook: { chains: {} } })
+  await keepForecast(database, { group: 'all', version: 1, key: 'older', outlook: { chains: {} } })
+  await keepForecast(database, { group: 'all', version: 1, key: 'newer', outlook: { chains: {} } })
   expect(await readForecast(database, 'all')).toMatchObject({ key: 'newer' })
   await wipe(database)
   expect(await readForecast(database, 'all')).toBeUndefined()

@@ -1,7 +1,7 @@
 import type { PartId } from '../core/log/entries.ts'
 import type { RiderGroup } from '../core/strategy/rider-ask.ts'
 import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'
-import type { RiderAsk, RiderOutlook } from '../core/wear/rider-outlook.ts'
+import { OUTLOOK_VERSION, type RiderAsk, type RiderOutlook } from '../core/wear/rider-outlook.ts'
 
 /** Something being worked out. */
 export interface OutlookJob {
@@ -10,8 +10,9 @@ export interface OutlookJob {
   readonly stop: () => void
 }
 
-/** An outlook and the state of the log that it is of. */
+/** An outlook, the model it is by and the question it answers, as text. */
 export interface KeptOutlook {
+  readonly version: number
   readonly key: string
   readonly outlook: RiderOutlook
 }
@@ -49,17 +50,6 @@ export interface ForecastKeeper {
   readonly resume: () => void
 }
 
-/** A text's 64-bit FNV-1a hash as text, halves by turns: the key under which an answer is kept. */
-export function textKey(text: string): string {
-  let [a, b] = [0x811c9dc5, 0x1000193]
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i)
-    a = Math.imul(a ^ code, 0x01000193)
-    b = Math.imul(b ^ code ^ (a >>> 13), 0x85ebca6b)
-  }
-  return `${text.length.toString(36)}-${(a >>> 0).toString(36)}-${(b >>> 0).toString(36)}`
-}
-
 interface Held extends GroupForecast {
   readonly key: string
   readonly ask: RiderAsk
@@ -69,7 +59,7 @@ interface Held extends GroupForecast {
 
 /** A rider as now asked about, with what is known of an earlier state of the log. */
 function heldFor({ id, chains, ask }: RiderGroup, old: Held | undefined): Held {
-  const key = textKey(JSON.stringify(ask))
+  const key = JSON.stringify(ask)
   if (old?.key === key) return old
   return {
     id,
@@ -133,7 +123,7 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
         if (!outlook) return end((group) => ({ ...group, stopped: true }))
         end((group) => ({ ...group, outlook, fresh: true }))
         // A full disk costs the next visit a moment, and nothing else.
-        save(id, { key, outlook }).catch(() => undefined)
+        save(id, { version: OUTLOOK_VERSION, key, outlook }).catch(() => undefined)
       },
       (error: unknown) =>
         end((group) => ({ ...group, fault: error instanceof Error ? error.message : String(error) })),
@@ -150,7 +140,8 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
 
   const lookUp = ({ id, key }: Held): void => {
     const found = (kept: KeptOutlook | undefined): void => {
-      put(id, key, (group) => withKept(group, kept))
+      // An answer of another version of the model is none of this one's.
+      put(id, key, (group) => withKept(group, kept?.version === OUTLOOK_VERSION ? kept : undefined))
       next()
     }
     load(id).then(found, () => found(undefined))

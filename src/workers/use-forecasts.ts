@@ -2,7 +2,7 @@ import { createContext, useContext, useEffect, useMemo, useState } from 'react'
 import type { PartId } from '../core/log/entries.ts'
 import type { NextReadingAnswer } from '../core/measure/next-reading.ts'
 import type { NextLookQuestion } from '../core/wear/next-look-value.ts'
-import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'
+import type { WearAnswer } from '../core/wear/outlook.ts'
 import { answerFor, type GroupForecast } from './forecast-keeper.ts'
 import { wearWorker } from './wear-worker.ts'
 
@@ -22,42 +22,32 @@ export function useForecasts(): Forecasts {
   return forecasts
 }
 
-/** What is known of a chain, and how it stands with it. */
-export interface Forecast<A> {
+/** What is known of a chain on a bike, and how it stands with it. */
+export interface Forecast {
   /** Undefined until it is worked out for the first time; of an earlier state of the log where it is not fresh. */
-  readonly answer: A | undefined
+  readonly answer: WearAnswer | undefined
   readonly fresh: boolean
   /** What went wrong, if anything did. */
   readonly fault: string | undefined
 }
 
-/** How worn a chain is, on a bike or not. */
-export function useChainNow(chain: PartId | undefined): Forecast<ChainNow> {
-  const { groups } = useForecasts()
+function forecastOf(groups: readonly GroupForecast[], chain: PartId | undefined): Forecast {
   const found = answerFor(groups, chain)
-  return { answer: found?.answer, fresh: found?.group.fresh ?? false, fault: found?.group.fault }
+  const { answer } = found ?? {}
+  return {
+    answer: answer && 'toLimitKm' in answer ? answer : undefined,
+    fresh: found?.group.fresh ?? false,
+    fault: found?.group.fault,
+  }
 }
-
-const isOnBike = (answer: ChainNow | WearAnswer | undefined): answer is WearAnswer =>
-  answer !== undefined && 'toLimitKm' in answer
 
 /** How worn a chain on a bike is, and how far it goes. */
-export function useForecast(chain: PartId | undefined): Forecast<WearAnswer> {
-  const { answer, ...rest } = useChainNow(chain)
-  return { ...rest, answer: isOnBike(answer) ? answer : undefined }
-}
+export const useForecast = (chain: PartId | undefined): Forecast => forecastOf(useForecasts().groups, chain)
 
 /** The same of several chains, in their order. */
-export function useForecastsOf(chains: readonly (PartId | undefined)[]): readonly Forecast<WearAnswer>[] {
+export function useForecastsOf(chains: readonly (PartId | undefined)[]): readonly Forecast[] {
   const { groups } = useForecasts()
-  return chains.map((chain) => {
-    const found = answerFor(groups, chain)
-    return {
-      answer: isOnBike(found?.answer) ? found.answer : undefined,
-      fresh: found?.group.fresh ?? false,
-      fault: found?.group.fault,
-    }
-  })
+  return chains.map((chain) => forecastOf(groups, chain))
 }
 
 /** What one more reading would be worth, worked out in the worker; undefined until it is. */

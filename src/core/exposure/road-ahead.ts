@@ -111,9 +111,8 @@ export function eventsAhead(
 ): readonly { readonly event: EventEntry; readonly from: IsoTime; readonly days: number }[] {
   let free = now
   return events.flatMap((event) => {
-    const ends = addDays(event.starts, event.days)
     // An event that has begun is being ridden: its rides are in the log, and count with all others.
-    if (event.starts < now.slice(0, 10) || ends <= now) return []
+    if (event.starts < now.slice(0, 10)) return []
     const from = event.starts > free ? event.starts : free
     free = addDays(from, event.days)
     return [{ event, from, days: event.days }]

@@ -1,6 +1,6 @@
 import { CONDITION_MULTIPLIER, quarterOf } from '../exposure/conditions.ts'
 import { eventsAhead, mixByQuarter } from '../exposure/road-ahead.ts'
-import type { BikeId, EventEntry, IsoTime, PartId } from '../log/entries.ts'
+import type { BikeId, EventEntry, IsoTime } from '../log/entries.ts'
 import { LUBE_LIFE_KM, type Lube } from '../lube/lubes.ts'
 import { addDays } from '../units/days.ts'
 import type { EventAdvice } from '../wear/event-outlook.ts'
@@ -15,11 +15,10 @@ export type Reminder = {
   /** Distance from now, km; absent where a day and no distance calls for it. */
   readonly inKm?: number
 } & (
-  | { readonly kind: 'look'; readonly part: PartId; readonly first: boolean; readonly before?: EventEntry }
-  | { readonly kind: 'lube'; readonly part: PartId; readonly lube: Lube }
+  | { readonly kind: 'look'; readonly first: boolean; readonly before?: EventEntry }
+  | { readonly kind: 'lube'; readonly lube: Lube }
   | {
       readonly kind: 'swap'
-      readonly part: PartId
       /** The cogs it has shaped go with it. */
       readonly cogsToo?: true
       readonly from?: IsoTime
@@ -66,13 +65,11 @@ const eventAsking = (report: BikeReport, answer: WearAnswer, now: IsoTime, asked
 /** The next look and the swap of a chain that has been read. */
 function wearReminders(report: BikeReport, chain: ChainReport, answer: WearAnswer, now: IsoTime): Reminder[] {
   const { bike } = report.bike.entry
-  const part = chain.part.entry.part
   const dayIn = (days: number | undefined) => (days === undefined ? {} : { day: addDays(now, days) })
-  const lookNow: Reminder = { kind: 'look', part, first: false, bike, inKm: 0, day: now }
+  const lookNow: Reminder = { kind: 'look', first: false, bike, inKm: 0, day: now }
   const action = recommend(report, answer)?.action
-  if (action === 'swap-chain') return [{ kind: 'swap', part, bike, inKm: 0, day: now }]
-  if (action === 'swap-chain-and-cogs')
-    return [{ kind: 'swap', part, bike, inKm: 0, day: now, cogsToo: true }]
+  if (action === 'swap-chain') return [{ kind: 'swap', bike, inKm: 0, day: now }]
+  if (action === 'swap-chain-and-cogs') return [{ kind: 'swap', bike, inKm: 0, day: now, cogsToo: true }]
 
   const { toLimitKm, toLimitDays } = answer
   const swapDay = toLimitDays && addDays(now, toLimitDays.p50)
@@ -80,7 +77,6 @@ function wearReminders(report: BikeReport, chain: ChainReport, answer: WearAnswe
   const swapBefore = doomed && (!swapDay || eveOf(doomed, now) < swapDay) ? doomed : undefined
   const swap: Reminder = {
     kind: 'swap',
-    part,
     bike,
     inKm: toLimitKm.p50,
     ...(swapDay && { day: swapDay }),
@@ -99,8 +95,8 @@ function wearReminders(report: BikeReport, chain: ChainReport, answer: WearAnswe
       ? doubtful
       : undefined
   const look: Reminder = lookBefore
-    ? { kind: 'look', part, first: false, bike, day: eveOf(lookBefore, now), before: lookBefore }
-    : { kind: 'look', part, first: false, bike, inKm: lookKm, ...dayIn(lookDays) }
+    ? { kind: 'look', first: false, bike, day: eveOf(lookBefore, now), before: lookBefore }
+    : { kind: 'look', first: false, bike, inKm: lookKm, ...dayIn(lookDays) }
   // A chain that is to be gone by then is not looked at again.
   const isWorthIt =
     (within(lookDays) || lookDays === undefined || lookBefore) &&
@@ -112,7 +108,6 @@ function remindersOfChain(report: BikeReport, answer: WearAnswer | undefined, no
   const { chain, plan } = report
   if (!chain) return []
   const { bike } = report.bike.entry
-  const part = chain.part.entry.part
   const left = lubeLeft(report, now)
   const lubeDays =
     !left || left.km <= 0
@@ -126,7 +121,6 @@ function remindersOfChain(report: BikeReport, answer: WearAnswer | undefined, no
     ? [
         {
           kind: 'lube',
-          part,
           lube: left.lube,
           bike,
           inKm: left.km,
@@ -135,7 +129,7 @@ function remindersOfChain(report: BikeReport, answer: WearAnswer | undefined, no
       ]
     : []
   if (chain.lastReadingAt === undefined)
-    return [{ kind: 'look', part, first: true, bike, inKm: 0, day: now }, ...lubes]
+    return [{ kind: 'look', first: true, bike, inKm: 0, day: now }, ...lubes]
   return answer ? [...lubes, ...wearReminders(report, chain, answer, now)] : lubes
 }
 

@@ -19,10 +19,9 @@ export interface EventOutlook {
   readonly event: string
   /** Distance from now to where it begins, km. */
   readonly beginsKm: Interval
-  /** Elongation when it begins and when it is over, %. */
-  readonly begins: Interval
+  /** Elongation when it is over, %. */
   readonly ends: Interval
-  /** Chance of being past the limit at both. */
+  /** Chance of being past the limit when it begins and when it is over. */
   readonly pastBefore: number
   readonly pastAfter: number
   /** A chain that reads more than this beforehand, %, is swapped: it has 1 chance in 4 of not lasting. */
@@ -67,7 +66,6 @@ export function eventOutlooks(
       {
         event,
         beginsKm: intervalOf(Float64Array.from(ways, ({ km }) => km[i] ?? 0)),
-        begins: intervalOf(begins),
         ends: intervalOf(ends),
         pastBefore,
         pastAfter,

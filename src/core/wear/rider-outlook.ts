@@ -14,11 +14,13 @@ export interface RiderAsk {
   readonly seed: number
 }
 
+/** Counts up with every change of the model or of what it tells: answers kept of another version are worked out anew. */
+export const OUTLOOK_VERSION = 1
+
 /** How it was worked out, for whoever asks. */
 export interface Workings extends Settled {
   readonly samplers: number
   readonly draws: number
-  readonly warmUp: number
   /** Share of the sampler's proposals taken. */
   readonly accepted: number
   readonly unknowns: number
@@ -159,7 +161,6 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<SampleProgress, R
       ...settledOf(draws),
       samplers: effort.chains,
       draws: effort.draws,
-      warmUp: effort.warmUp,
       accepted: draws.accepted,
       unknowns: draws.model.dimension,
       readings: chains.reduce((sum, { readings }) => sum + readings.length, 0),

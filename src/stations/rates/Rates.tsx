@@ -203,7 +203,7 @@ export default function Rates() {
             : `${rest} Learned from ${sayCount(readings, 'reading')}: ${learned}\u00a0% of the guesswork about your own rate is gone. The dashed line is what was thought before, the bar what is known now, where 8 in 10 lie.`
         }
       >
-        {readings === 0 ? answer.replace('lengthens', 'probably lengthens') : answer}
+        {answer}
       </Answer>
       <Learned outlook={outlook} />
     </div>

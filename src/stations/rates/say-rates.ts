@@ -48,7 +48,10 @@ export function sayContrast({ of, after, less, learned }: FactorRate): string {
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The answer the station opens with. */
-export function sayRates({ rider, factors }: RiderRates, units: Units): { answer: string; rest: string } {
+export function sayRates(
+  { rider, factors, chains }: RiderRates,
+  units: Units,
+): { answer: string; rest: string } {
   const { p10, p50, p90 } = rider.after
   const per = units === 'metric' ? '1000\u00a0km' : '1000\u00a0miles'
   const at = (rate: number) => sayTwo(rateIn(units, rate))
@@ -56,7 +59,7 @@ export function sayRates({ rider, factors }: RiderRates, units: Units): { answer
     .filter((factor) => isRoad(factor) && factor.of !== 'unsaid' && factor.wearKm > 0)
     .sort((a, b) => b.after.p50 - a.after.p50)
   return {
-    answer: `A chain of yours lengthens by ${at(p50)}\u00a0% in ${per} of dry road, probably ${at(p10)} to ${at(p90)}.`,
+    answer: `A chain of yours ${chains.some(({ readings }) => readings > 0) ? '' : 'probably '}lengthens by ${at(p50)}\u00a0% in ${per} of dry road, probably ${at(p10)} to ${at(p90)}.`,
     rest: worst
       ? `Worst of what you ride in is ${sayFactor(worst.of)}: it counts ${sayTwo(worst.after.p50)} times, probably ${sayTwo(worst.after.p10)} to ${sayTwo(worst.after.p90)}.`
       : 'Nothing but dry road was ridden yet, so the other roads are guesses.',

@@ -13,7 +13,7 @@ const garage = replay(written([...commuter, kite, ...kiteChain]))
 const tour: EventEntry = { ...springTour, id: 'a' }
 
 describe('a reminder in words', () => {
-  const own = { bike: 'heron', part: 'chain' } as const
+  const own = { bike: 'heron' } as const
   test.each<readonly [Reminder, string, string]>([
     [{ ...own, kind: 'look', first: true, inKm: 0 }, 'measure the chain for the first time', 'it is due'],
     [{ ...own, kind: 'look', first: false, inKm: 204 }, 'look at the chain again', 'in about 200 km'],
@@ -60,7 +60,6 @@ describe('whether a chain lasts through it', () => {
   const outlook = (advice: EventAdvice): EventOutlook => ({
     event: 'tour',
     beginsKm: { p10: 300, p50: 330, p90: 360 },
-    begins: { p10: 0.3, p50: 0.36, p90: 0.42 },
     ends: { p10: 0.64, p50: 0.79, p90: 0.98 },
     pastBefore: 2 / 3,
     pastAfter: 0.4,

@@ -32,7 +32,7 @@ export function mendFor(
     case 'swapped':
       return { path: '/shelf#chain', label: 'Write the swap down' }
     case 'missing-road':
-      return { path: '/miles#conditions', label: 'See to the rides' }
+      return { path: '/miles#add', label: 'See to the rides' }
     case 'gauge':
       return { path: '/gauge#take', label: 'Read it with another tool' }
   }
