@@ -176,6 +176,8 @@ test('a slip of the rule is doubted, and mended', async ({ page }) => {
   await expect(question).toContainText('Was it misread')
   await expect(answerOf(page)).toContainText('Measure it again.')
   await expectAccessible(page)
+  await question.getByRole('link', { name: 'Read it with another tool' }).click()
+  await expect(page.getByRole('region', { name: 'Take a reading' })).toBeFocused()
   await goTo(page, 'Decide')
   await expect(answerOf(page)).toContainText('Measure the chain again.')
   await goTo(page, 'Gauge')

@@ -38,9 +38,8 @@ export function WorkingsNote({ workings }: { readonly workings: Workings }) {
           rate of its own. How fast chains wear with this rider, each chain’s own rate, what every kind of
           road and lubricant does, and how far each tool reads high or low are all unknown at first: each
           begins as a guess from bikes in general, and all readings of all chains move all of them at once. A
-          gauge that says only “not yet” or “past” counts as just that. Many thousands of ways in which it
-          could be are drawn, each as often as the readings make it likely; the forecast is what they say
-          between them.
+          gauge that says only “not yet” or “past” counts as just that. Many ways in which it could be are
+          drawn, each as often as the readings make it likely; the forecast is what they say between them.
         </p>
         <table className="w-full self-start text-left">
           <tbody>
