@@ -104,8 +104,8 @@ export function workshopLog(): Entry[] {
       speeds: 11,
       shifting: 'cable',
       motor: 'none',
-      usual: 'dry-road',
-      kept: 'indoors',
+      usualCondition: 'dry-road',
+      storage: 'indoors',
     })
     for (let f = 0; f < 10; f++) {
       const part = `${bike}-chain-${f}`
@@ -153,8 +153,8 @@ export function tenYearsOfOneBike(): Entry[] {
     kind: 'bike',
     shifting: 'cable',
     motor: 'none',
-    usual: 'dry-road',
-    kept: 'indoors',
+    usualCondition: 'dry-road',
+    storage: 'indoors',
   } as Entry)
   const conditions = ['dry-road', 'wet-road', 'dry-gravel', 'mud', 'winter-salt'] as const
   let chain = 0

@@ -29,8 +29,8 @@ export function tenYears(): { readonly entries: Entry[]; readonly now: string } 
       speeds: 11,
       shifting: 'cable',
       motor: 'none',
-      usual: 'dry-road',
-      kept: 'indoors',
+      usualCondition: 'dry-road',
+      storage: 'indoors',
     })
     let [chains, worn, rate, chain] = [0, 1, 0.17, '']
     for (let day = 0; day < 365 * YEARS; day++) {

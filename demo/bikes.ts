@@ -30,7 +30,7 @@ export function ride(
   bike: string,
   km: number,
   condition: Condition | undefined,
-  told: Pick<RideEntry, 'place' | 'route' | 'gears' | 'carries'> = {},
+  told: Pick<RideEntry, 'place' | 'route' | 'gears' | 'recorded'> = {},
 ): void {
   const metres = Math.max(500, Math.round(km * 1000))
   diary.write({

@@ -126,7 +126,7 @@ export function openDiary(firstDay: string, random: Random): Diary {
           at: at(day, 20 + i / 60),
           chain,
           reading,
-          ...(one.place !== undefined && { place: one.place }),
+          ...(one.place !== undefined && { linksFromJoint: one.place }),
         })
       })
     },

@@ -33,13 +33,13 @@ const COG_SHARES: Readonly<Record<number, number>> = {
 const KJ_PER_KM = 58
 
 /** What the sensor tells of a day's ride. */
-function toldOf(day: number, km: number): Pick<RideEntry, 'place' | 'route' | 'gears' | 'carries'> {
+function toldOf(day: number, km: number): Pick<RideEntry, 'place' | 'route' | 'gears' | 'recorded'> {
   if (day < SENSOR_DAY) return {}
   const sway = (cog: number): number => 1 + 0.35 * Math.sin(day * 1.7 + cog)
   const total = Object.entries(COG_SHARES).reduce((sum, [cog, share]) => sum + share * sway(Number(cog)), 0)
   const place = { lat: 44.05, lon: -29.4 }
   return {
-    carries: ['cadence'],
+    recorded: ['cadence'],
     place,
     route: routeKey(place, km),
     gears: Object.fromEntries(
@@ -59,7 +59,7 @@ function joinLinks(diary: Diary): void {
       at: diary.at(0, 9),
       part,
       name,
-      spec: { type: 'joining-link', speeds: 11, limit: 4, closedBefore: 0 },
+      spec: { type: 'joining-link', speeds: 11, closingsAllowed: 4, closedBefore: 0 },
     })
   link('heron-link-1', 'Joining link 1')
   link('heron-link-2', 'Joining link 2')
@@ -105,8 +105,8 @@ export function heron(diary: Diary, random: Random): void {
       speeds: 11,
       shifting: 'cable',
       motor: 'none',
-      usual: 'dry-road',
-      kept: 'indoors',
+      usualCondition: 'dry-road',
+      storage: 'indoors',
     },
     {
       cassette: { name: 'Cassette 11 to 42', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },

@@ -18,8 +18,8 @@ export function plover(diary: Diary, random: Random): void {
       speeds: 10,
       shifting: 'cable',
       motor: 'none',
-      usual: 'dry-road',
-      kept: 'indoors',
+      usualCondition: 'dry-road',
+      storage: 'indoors',
     },
     {
       cassette: { name: 'Cassette 11 to 25', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },
@@ -49,7 +49,7 @@ export function plover(diary: Diary, random: Random): void {
       kind: 'reading',
       at: diary.at(came + 1, 20 + i / 60),
       chain: 'plover-chain-1',
-      place,
+      linksFromJoint: place,
       reading,
     }),
   )

@@ -25,9 +25,9 @@ export function quarry(diary: Diary, random: Random): void {
       speeds: 12,
       shifting: 'electric',
       motor: 'none',
-      usual: 'dry-gravel',
-      usualIn: { 'dec-feb': 'wet-gravel' },
-      kept: 'indoors',
+      usualCondition: 'dry-gravel',
+      usualByQuarter: { 'dec-feb': 'wet-gravel' },
+      storage: 'indoors',
     },
     {
       cassette: { name: 'Cassette 10 to 38', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },

@@ -15,8 +15,8 @@ export function sparrow(diary: Diary, random: Random): void {
       speeds: 1,
       shifting: 'none',
       motor: 'none',
-      usual: 'dry-road',
-      kept: 'outdoors',
+      usualCondition: 'dry-road',
+      storage: 'outdoors',
     },
     {
       cassette: {

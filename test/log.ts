@@ -26,8 +26,8 @@ export const commuter: readonly EntryDraft[] = [
     speeds: 11,
     shifting: 'cable',
     motor: 'none',
-    usual: 'dry-road',
-    kept: 'indoors',
+    usualCondition: 'dry-road',
+    storage: 'indoors',
   },
   {
     kind: 'part',
@@ -65,8 +65,8 @@ export const kite: EntryDraft = {
   speeds: 11,
   shifting: 'cable',
   motor: 'none',
-  usual: 'dry-road',
-  kept: 'indoors',
+  usualCondition: 'dry-road',
+  storage: 'indoors',
 }
 /** A chain for it, of the same name as the commuter's. */
 export const kiteChain: readonly EntryDraft[] = [

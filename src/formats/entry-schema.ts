@@ -28,7 +28,7 @@ const time = () =>
     .required()
     .test('time', '${path} is not a date and time', (value) => Number.isFinite(Date.parse(value)))
 
-const base = { id: id(), at: time(), act: id().optional(), supersedes: id().optional() }
+const base = { id: id(), at: time(), action: id().optional(), supersedes: id().optional() }
 const entry = (kind: EntryKind, fields: Parameters<AnyObjectSchema['shape']>[0]): AnyObjectSchema =>
   object({ ...base, kind: oneOf([kind]), ...fields }).noUnknown()
 
@@ -47,7 +47,7 @@ const record = (key: RegExp, most: number) =>
   )
 const shares = () => record(/^\d{1,3}$/, 1)
 const gears = () => record(/^\d{1,3}x\d{1,3}$/, 1e7)
-const rideSource = () => object({ file: text(400), print: text(200) }).noUnknown()
+const rideSource = () => object({ file: text(400), fingerprint: text(200) }).noUnknown()
 
 const material = () => oneOf(['steel', 'aluminium', 'titanium'])
 const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
@@ -63,14 +63,14 @@ const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
   'joining-link': object({
     type: oneOf(['joining-link']),
     speeds: number().strict().required().integer().min(1).max(16),
-    limit: number().strict().required().integer().min(1).max(100),
+    closingsAllowed: number().strict().required().integer().min(1).max(100),
     closedBefore: number().strict().required().integer().min(0).max(100),
   }).noUnknown(),
   cassette: object({
     type: oneOf(['cassette']),
     teeth: array(teeth()).strict().required().min(1).max(16),
     material: material(),
-    loose: array(teeth()).strict().optional(),
+    soldSingly: array(teeth()).strict().optional(),
   }).noUnknown(),
   ring: object({ type: oneOf(['ring']), teeth: teeth(), material: material() }).noUnknown(),
   pulley: object({
@@ -109,9 +109,9 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     speeds: number().strict().required().integer().min(1).max(16),
     shifting: oneOf(['cable', 'electric', 'hub-gear', 'none']),
     motor: oneOf(['none', 'hub', 'mid-drive']),
-    usual: oneOf(CONDITIONS),
-    kept: oneOf(['indoors', 'outdoors']),
-    usualIn: object(Object.fromEntries(QUARTERS.map((quarter) => [quarter, maybeOneOf(CONDITIONS)])))
+    usualCondition: oneOf(CONDITIONS),
+    storage: oneOf(['indoors', 'outdoors']),
+    usualByQuarter: object(Object.fromEntries(QUARTERS.map((quarter) => [quarter, maybeOneOf(CONDITIONS)])))
       .noUnknown()
       .optional()
       .default(undefined),
@@ -132,7 +132,7 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
       ),
   }),
   fit: entry('fit', { part: id(), bike: id() }),
-  remove: entry('remove', { part: id(), to: oneOf(['shelf', 'retired', 'lent']), who: text(80).optional() }),
+  remove: entry('remove', { part: id(), to: oneOf(['shelf', 'retired', 'lent']), lentTo: text(80).optional() }),
   ride: entry('ride', {
     bike: id(),
     km: amount(),
@@ -141,7 +141,7 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     movingSeconds: amount().optional(),
     energyKjPerKm: amount().optional(),
     elapsedSeconds: amount().optional(),
-    carries: array(oneOf(['cadence', 'power']))
+    recorded: array(oneOf(['cadence', 'power']))
       .strict()
       .optional(),
     gears: gears().optional(),
@@ -154,17 +154,17 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
       .default(undefined),
     route: text(80).optional(),
     source: rideSource().optional().default(undefined),
-    also: array(rideSource()).strict().optional(),
+    otherSources: array(rideSource()).strict().optional(),
   }),
   condition: entry('condition', {
     targets: array(id()).strict().required().min(1),
     condition: oneOf(CONDITIONS),
-    from: oneOf(['told', 'weather', 'usual']),
+    from: oneOf(['rider', 'weather', 'usual']),
   }),
-  odometer: entry('odometer', { bike: id(), km: amount(), anew: boolean().strict().optional() }),
+  odometer: entry('odometer', { bike: id(), km: amount(), restarted: boolean().strict().optional() }),
   reading: entry('reading', {
     chain: id(),
-    place: number().strict().integer().min(0).max(400).optional(),
+    linksFromJoint: number().strict().integer().min(0).max(400).optional(),
     tool: id().optional(),
     reading: reading(),
   }),
@@ -173,10 +173,10 @@ const schemas: Record<EntryKind, AnyObjectSchema> = {
     instrument: oneOf(Object.keys(INSTRUMENTS)),
     name: text(60).min(1),
     retired: boolean().strict().required(),
-    barMm: number().strict().min(190).max(210).optional(),
+    checkBarMm: number().strict().min(190).max(210).optional(),
   }),
   zeroing: entry('zeroing', { tool: id(), reading: reading() }),
-  'reading-use': entry('reading-use', { target: id(), use: boolean().strict().required() }),
+  'reading-use': entry('reading-use', { target: id(), counts: boolean().strict().required() }),
   look: entry('look', { part: id(), cog: teeth().optional(), word: oneOf(WORDS) }),
   wash: entry('wash', {
     chain: id(),

@@ -89,7 +89,7 @@ describe('a GPX file', () => {
 describe('a backup', () => {
   const entries = written([
     ...commuter,
-    ride(1, 2, 20, { source: { file: 'a.gpx', print: 'p' }, trackKm: 19.9, movingSeconds: 3600 }),
+    ride(1, 2, 20, { source: { file: 'a.gpx', fingerprint: 'p' }, trackKm: 19.9, movingSeconds: 3600 }),
     ruleReading(1, 3, 305),
     { kind: 'look', at: noon(1, 4), part: 'cassette', cog: 13, word: 'good' },
     { kind: 'wash', at: noon(1, 4), chain: 'chain', method: 'wipe', lube: 'wet-lube' },

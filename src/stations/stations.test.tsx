@@ -63,7 +63,7 @@ describe('Gauge', () => {
     )
     await userEvent.click(screen.getByRole('radio', { name: 'slack' }))
     await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
-    expect(recorded.map((draft) => draft.kind === 'reading' && [draft.place, draft.reading])).toEqual([
+    expect(recorded.map((draft) => draft.kind === 'reading' && [draft.linksFromJoint, draft.reading])).toEqual([
       [10, { instrument: 'three-contact-limit', limit: 0.5, result: 'drops', slack: true }],
       [10, { instrument: 'three-contact-limit', limit: 0.75, result: 'clear', slack: true }],
     ])
@@ -90,7 +90,7 @@ describe('Gauge', () => {
       kind: 'reading',
       at: TODAY,
       chain: 'chain',
-      place: 10,
+      linksFromJoint: 10,
       reading: { instrument: 'rule', pitches: 24, lengthMm: length },
     }
     const { show, chain, report, recorded } = openLog([...commuter, taken])
@@ -115,7 +115,7 @@ describe('Gauge', () => {
       kind: 'reading',
       at: noon(1, 10),
       chain: 'chain',
-      place: 10,
+      linksFromJoint: 10,
       reading: { instrument: 'rule', pitches: 24, lengthMm: 305.5 },
     }
     const { show, chain, report, recorded } = openLog([...commuter, ...rotated, old])

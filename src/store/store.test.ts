@@ -21,7 +21,7 @@ describe('appending', () => {
   test('gives ids in the order of writing and one action to what was written together', async () => {
     const written = await append(database, [ride(1, 2, 10), ride(1, 3, 20)])
     expect(written.map(({ id }) => id)).toEqual([...written.map(({ id }) => id)].sort())
-    expect(new Set(written.map(({ act }) => act))).toEqual(new Set([written[0]?.id]))
+    expect(new Set(written.map(({ action: act }) => act))).toEqual(new Set([written[0]?.id]))
     expect(await allEntries(database)).toEqual(written)
   })
 

@@ -23,12 +23,12 @@ const nameOf = (ride: Pick<RideEntry, 'source' | 'at'>): string =>
 /** A richer recording written in an entry's place, with what was said of that one. */
 function inPlaceOf(ride: RideDraft, old: RideEntry): RideDraft {
   const condition = old.condition ?? ride.condition
-  const also = [...sourcesOf(old), ...(ride.also ?? [])]
+  const also = [...sourcesOf(old), ...(ride.otherSources ?? [])]
   return {
     ...ride,
     supersedes: old.id,
     ...(condition !== undefined && { condition }),
-    ...(also.length > 0 && { also }),
+    ...(also.length > 0 && { otherSources: also }),
   }
 }
 
@@ -63,7 +63,7 @@ function batchBook(admissions: readonly Admission[]) {
  */
 export function admitRides(held: readonly RideEntry[], offered: readonly RideDraft[]): readonly Admission[] {
   const prints = new Map<string, string>()
-  for (const ride of held) for (const { print } of sourcesOf(ride)) prints.set(print, nameOf(ride))
+  for (const ride of held) for (const { fingerprint: print } of sourcesOf(ride)) prints.set(print, nameOf(ride))
   const finders = new Map<string, (ride: RideDraft) => RideEntry | undefined>()
   const finderOf = (bike: string) => {
     const finder = finders.get(bike) ?? rideFinder(held.filter((ride) => ride.bike === bike))
@@ -74,7 +74,7 @@ export function admitRides(held: readonly RideEntry[], offered: readonly RideDra
   const admissions: Admission[] = []
   const book = batchBook(admissions)
   for (const ride of offered) {
-    const print = ride.source?.print
+    const print = ride.source?.fingerprint
     const same = print === undefined ? undefined : prints.get(print)
     if (same !== undefined) {
       admissions.push({ offered: ride, outcome: 'same', of: same })

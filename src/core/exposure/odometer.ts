@@ -27,7 +27,7 @@ export function odometerSpans(
 ): readonly OdometerSpan[] {
   return readings.slice(1).flatMap((to, i) => {
     const from = readings[i]
-    if (!from || to.anew === true || to.km < from.km) return []
+    if (!from || to.restarted === true || to.km < from.km) return []
     return [{ from, to, km: to.km - from.km, riddenKm: totalKm(ridesDuring(rides, from.at, to.at)) }]
   })
 }

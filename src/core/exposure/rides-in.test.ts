@@ -23,7 +23,7 @@ const recorded = (
   file: string,
   more: Partial<RideDraft> = {},
 ): RideDraft =>
-  draft(at, km, { elapsedSeconds: 60 * minutes, trackKm: km, source: { file, print: file }, ...more })
+  draft(at, km, { elapsedSeconds: 60 * minutes, trackKm: km, source: { file, fingerprint: file }, ...more })
 const held = (...drafts: RideDraft[]): RideEntry[] =>
   written(drafts).filter((entry): entry is RideEntry => entry.kind === 'ride')
 
@@ -45,7 +45,7 @@ describe('one ride from two sources', () => {
 
   test('the richer recording wins, whichever comes first, and keeps what was said of the other', () => {
     const plain = recorded(morning, 40, 12, 'watch')
-    const rich = recorded(morning, 40, 12.1, 'bars', { carries: ['cadence', 'power'] })
+    const rich = recorded(morning, 40, 12.1, 'bars', { recorded: ['cadence', 'power'] })
     expect(richness(rich)).toBeGreaterThan(richness(plain))
     const [taken] = admitRides(held({ ...plain, condition: 'mud' }), [rich])
     expect(taken).toMatchObject({
@@ -63,7 +63,7 @@ describe('one ride from two sources', () => {
 
   test('a recording that gave way is known when it is offered again', () => {
     const plain = recorded(morning, 40, 12, 'watch')
-    const rich = recorded(morning, 40, 12.1, 'bars', { carries: ['power'] })
+    const rich = recorded(morning, 40, 12.1, 'bars', { recorded: ['power'] })
     const [taken] = draftsOf(admitRides(held(plain), [rich]))
     expect(admitRides(held(taken ?? plain), [plain])[0]?.outcome).toBe('same')
   })
@@ -94,7 +94,7 @@ describe('one ride from two sources', () => {
 
 describe('the bike’s computer', () => {
   const shows = (month: number, day: number, km: number, anew = false) =>
-    ({ kind: 'odometer', at: noon(month, day), bike: 'heron', km, ...(anew && { anew }) }) as const
+    ({ kind: 'odometer', at: noon(month, day), bike: 'heron', km, ...(anew && { restarted: true }) }) as const
   const heron = (...drafts: Parameters<typeof written>[0]) => {
     const bike = replay(written([...commuter, ...drafts])).bikes.get('heron')
     if (!bike) throw new Error('no bike')
@@ -224,7 +224,7 @@ describe('what a ride was probably ridden in', () => {
       'jun-aug',
       'sep-nov',
     ])
-    const bike = { usual: 'dry-road', usualIn: { 'dec-feb': 'winter-salt' } } as const
+    const bike = { usualCondition: 'dry-road', usualByQuarter: { 'dec-feb': 'winter-salt' } } as const
     expect([usualAt(bike, '2026-01-05'), usualAt(bike, '2026-06-05')]).toEqual(['winter-salt', 'dry-road'])
   })
 })

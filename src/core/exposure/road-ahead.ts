@@ -66,7 +66,7 @@ export function mixByQuarter({ entry, rides }: BikeState, now: IsoTime): Record<
       const own = telling.filter(({ at }) => quarterOf(at) === quarter)
       const all = isNow ? [...new Set([...own, ...recent])] : own
       if (totalKm(all) >= TELLING_KM) return [quarter, mixOf(all)]
-      const stated = entry.usualIn?.[quarter]
+      const stated = entry.usualByQuarter?.[quarter]
       if (stated) return [quarter, single(stated)]
       return [quarter, lately.length > 0 ? lately : single(usualAt(entry, now))]
     }),

@@ -80,7 +80,7 @@ export function rideFinder<R extends Recording & { readonly id: EntryId }>(
 }
 
 /** Every recording that a ride in the log stands for: its own and those that gave way to it. */
-export const sourcesOf = (ride: Pick<RideEntry, 'source' | 'also'>): readonly RideSource[] => [
+export const sourcesOf = (ride: Pick<RideEntry, 'source' | 'otherSources'>): readonly RideSource[] => [
   ...(ride.source ? [ride.source] : []),
-  ...(ride.also ?? []),
+  ...(ride.otherSources ?? []),
 ]

@@ -18,7 +18,7 @@ const says = (condition: 'mud' | 'wet-road', ...targets: string[]): EntryDraft =
   at: noon(2, 1),
   targets,
   condition,
-  from: 'told',
+  from: 'rider',
 })
 const conditionsOf = (entries: readonly Entry[]) =>
   replay(entries)
@@ -67,7 +67,7 @@ describe('a correction of a correction', () => {
     const reading = written([ruleReading(2, 1, 305.5)], LATER)[0]
     if (!reading) throw new Error('a reading')
     const out = written(
-      [{ kind: 'reading-use', at: noon(2, 2), target: reading.id, use: false }],
+      [{ kind: 'reading-use', at: noon(2, 2), target: reading.id, counts: false }],
       LATER + 1000,
     )
     const { id, ...draft } = reading as Entry & { kind: 'reading' }
@@ -81,7 +81,7 @@ describe('a correction of a correction', () => {
 
 test('a part that was lent says to whom, until it is fitted again', () => {
   const lent = written(
-    [{ kind: 'remove', at: noon(2, 1), part: 'cassette', to: 'lent', who: 'the school' }],
+    [{ kind: 'remove', at: noon(2, 1), part: 'cassette', to: 'lent', lentTo: 'the school' }],
     LATER,
   )
   expect(replay([...base, ...lent]).parts.get('cassette')?.lentTo).toBe('the school')

@@ -15,7 +15,7 @@ interface EntryBase {
   /** When the thing happened, which may be long before it was written down. */
   readonly at: IsoTime
   /** The first entry of the action that wrote this one: what one press of "undo" takes back. */
-  readonly act?: EntryId
+  readonly action?: EntryId
   /** A correction: the entry that this one replaces. */
   readonly supersedes?: EntryId
 }
@@ -41,10 +41,10 @@ export interface BikeEntry extends EntryBase {
   readonly shifting: Shifting
   readonly motor: Motor
   /** What its rides are taken to be where nothing else is said. */
-  readonly usual: Condition
-  readonly kept: Storage
+  readonly usualCondition: Condition
+  readonly storage: Storage
   /** What its rides are taken to be in a part of the year, where that differs from `usual`. */
-  readonly usualIn?: Readonly<Partial<Record<Quarter, Condition>>>
+  readonly usualByQuarter?: Readonly<Partial<Record<Quarter, Condition>>>
   /** Wheel circumference, mm; absent: a guess. */
   readonly circumferenceMm?: number
   /** Rider, bike and load, kg; absent: a guess. */
@@ -73,7 +73,7 @@ export interface JoiningLinkSpec {
   readonly type: 'joining-link'
   readonly speeds: number
   /** How often its maker lets it be closed; 1 for a link of single use. */
-  readonly limit: number
+  readonly closingsAllowed: number
   /** Closings before the log begins. */
   readonly closedBefore: number
 }
@@ -83,7 +83,7 @@ export interface CassetteSpec {
   readonly teeth: readonly number[]
   readonly material: SprocketMaterial
   /** Tooth counts of the cogs that can be bought singly. */
-  readonly loose?: readonly number[]
+  readonly soldSingly?: readonly number[]
 }
 export interface RingSpec {
   readonly type: 'ring'
@@ -117,7 +117,7 @@ export interface RemoveEntry extends EntryBase {
   readonly part: PartId
   readonly to: 'shelf' | 'retired' | 'lent'
   /** To whom it was lent. */
-  readonly who?: string
+  readonly lentTo?: string
 }
 export interface RideEntry extends EntryBase {
   readonly kind: 'ride'
@@ -134,7 +134,7 @@ export interface RideEntry extends EntryBase {
   /** From start to end, s, stops included; absent where only the day is known. */
   readonly elapsedSeconds?: number
   /** What was recorded beside the distance: the richer of two recordings of one ride is kept. */
-  readonly carries?: readonly ('cadence' | 'power')[]
+  readonly recorded?: readonly ('cadence' | 'power')[]
   /** Energy through each gear, kJ, by ring and cog as "40x15", where cadence told the gear. */
   readonly gears?: Readonly<Record<string, number>>
   /** Where it began, rounded to about a kilometre: enough for the weather, not for the door. */
@@ -144,18 +144,18 @@ export interface RideEntry extends EntryBase {
   /** The file it came from and what recognises the same ride when it is offered again. */
   readonly source?: RideSource
   /** Other recordings of the same ride, which gave way to this one. */
-  readonly also?: readonly RideSource[]
+  readonly otherSources?: readonly RideSource[]
 }
 export interface RideSource {
   readonly file: string
-  readonly print: string
+  readonly fingerprint: string
 }
 /** What rides were ridden in, said after they came in. The last word on a ride counts. */
 export interface ConditionEntry extends EntryBase {
   readonly kind: 'condition'
   readonly targets: readonly EntryId[]
   readonly condition: Condition
-  readonly from: 'told' | 'weather' | 'usual'
+  readonly from: 'rider' | 'weather' | 'usual'
 }
 /** What the bike's computer shows. Distance that no ride accounts for is the difference of two readings. */
 export interface OdometerEntry extends EntryBase {
@@ -163,14 +163,14 @@ export interface OdometerEntry extends EntryBase {
   readonly bike: BikeId
   readonly km: number
   /** The count began anew here: another computer, or a reset one. */
-  readonly anew?: boolean
+  readonly restarted?: boolean
 }
 export interface ReadingEntry extends EntryBase {
   readonly kind: 'reading'
   readonly chain: PartId
   readonly reading: Reading
   /** Links counted from the joining link to where it was taken; absent when nobody counted. */
-  readonly place?: number
+  readonly linksFromJoint?: number
   /** The tool of one's own it was taken with; absent: whatever there is of that instrument. */
   readonly tool?: ToolId
 }
@@ -182,7 +182,7 @@ export interface ToolEntry extends EntryBase {
   readonly name: string
   readonly retired: boolean
   /** For a printed strip: what its check bar of 200 mm measures, mm. */
-  readonly barMm?: number
+  readonly checkBarMm?: number
 }
 /** A reading of a chain known to be new, which tells what the tool adds by itself. */
 export interface ZeroingEntry extends EntryBase {
@@ -194,7 +194,7 @@ export interface ZeroingEntry extends EntryBase {
 export interface ReadingUseEntry extends EntryBase {
   readonly kind: 'reading-use'
   readonly target: EntryId
-  readonly use: boolean
+  readonly counts: boolean
 }
 /** A look at teeth, by eye. */
 export interface LookEntry extends EntryBase {
@@ -271,4 +271,4 @@ export type Entry =
 export type EntryKind = Entry['kind']
 
 /** An entry before the store has given it its id and action. Distributes over the union. */
-export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'act'> : never) : never
+export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'action'> : never) : never

@@ -204,7 +204,7 @@ describe('replay', () => {
     const [reading] = log.filter((entry) => entry.kind === 'reading')
     const use = (value: boolean, n: number): Entry[] =>
       written(
-        [{ kind: 'reading-use', at: noon(6, 1), target: reading?.id ?? '', use: value }],
+        [{ kind: 'reading-use', at: noon(6, 1), target: reading?.id ?? '', counts: value }],
         Date.UTC(2027, 0, n),
       )
     const used = (entries: Entry[]) => replay(entries).readings.get('chain')?.[0]?.used

@@ -171,7 +171,7 @@ function mount(moves: readonly (FitEntry | RemoveEntry)[], parts: ReadonlyMap<Pa
     lent.delete(move.part)
     if (move.kind === 'remove') {
       if (move.to === 'retired') retired.add(move.part)
-      if (move.to === 'lent') lent.set(move.part, move.who ?? '')
+      if (move.to === 'lent') lent.set(move.part, move.lentTo ?? '')
       continue
     }
     const spec = parts.get(move.part)?.spec
@@ -266,7 +266,7 @@ export function replay(entries: readonly Entry[]): Garage {
 
   const use = new Map<EntryId, boolean>()
   // The order of writing decides here: both may be about the same moment.
-  for (const entry of sorted.uses.sort(byWriting)) use.set(current(entry.target), entry.use)
+  for (const entry of sorted.uses.sort(byWriting)) use.set(current(entry.target), entry.counts)
   const readingStates = sorted.readings.map((entry): ReadingState => ({
     entry,
     used: use.get(entry.id) ?? true,

@@ -70,10 +70,10 @@ export function liveEntries(entries: readonly Entry[]): Entry[] {
  * undone by the next press; it is put back from where it is announced.
  */
 export function lastAct(entries: readonly Entry[]): Entry[] {
-  const live = liveEntries(entries).filter((entry) => entry.act !== undefined)
+  const live = liveEntries(entries).filter((entry) => entry.action !== undefined)
   let newest: EntryId | undefined
-  for (const { act } of live) if (act !== undefined && (newest === undefined || act > newest)) newest = act
-  return newest === undefined ? [] : live.filter((entry) => entry.act === newest)
+  for (const { action: act } of live) if (act !== undefined && (newest === undefined || act > newest)) newest = act
+  return newest === undefined ? [] : live.filter((entry) => entry.action === newest)
 }
 
 /**

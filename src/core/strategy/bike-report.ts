@@ -167,7 +167,7 @@ function chainReport(
           story.rides.filter((ridden) => ridden.at >= since).map((ridden) => ridden.ride),
           {
             days: Math.max(0, restingSince === undefined ? 0 : daysBetween(restingSince, now)),
-            where: bike.entry.kept,
+            where: bike.entry.storage,
           },
         )
   const biases = toolBiases(garage, new Set([part.entry.part]))

@@ -35,7 +35,7 @@ describe('looks', () => {
       ruleReading(3, 1, 306),
     ])
     const out = written(
-      [{ kind: 'reading-use', at: noon(3, 2), target: entries.at(-2)?.id ?? '', use: false }],
+      [{ kind: 'reading-use', at: noon(3, 2), target: entries.at(-2)?.id ?? '', counts: false }],
       Date.UTC(2027, 0, 1),
     )
     const sizes = (log: typeof entries) =>

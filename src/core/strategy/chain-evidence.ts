@@ -57,6 +57,6 @@ export function placedReading(
     reading: entry.reading,
     ...(entry.tool !== undefined && { tool: entry.tool }),
     ...(known && { bias: { b: known.b, sb: known.sb } }),
-    ...(entry.place !== undefined && { place: entry.place }),
+    ...(entry.linksFromJoint !== undefined && { place: entry.linksFromJoint }),
   }
 }

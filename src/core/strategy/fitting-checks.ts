@@ -108,7 +108,7 @@ export function checksBeforeFitting(
       case 'joining-link': {
         const closings = part ? closingsOf(part) : spec.closedBefore
         return [
-          ...(closings >= spec.limit ? [stop({ what: 'link-limit', closings, limit: spec.limit })] : []),
+          ...(closings >= spec.closingsAllowed ? [stop({ what: 'link-limit', closings, limit: spec.closingsAllowed })] : []),
           ...wrongSpeeds(spec.speeds),
         ]
       }

@@ -152,7 +152,7 @@ describe('what is asked of the model', () => {
     const target = entries.find(({ kind }) => kind === 'reading')?.id ?? ''
     const without = replay([
       ...entries,
-      ...written([{ kind: 'reading-use', at: NOW, target, use: false }], Date.UTC(2026, 4, 1)),
+      ...written([{ kind: 'reading-use', at: NOW, target, counts: false }], Date.UTC(2026, 4, 1)),
     ])
     expect(riderGroups(without, NOW)[0]?.ask.chains[0]?.readings).toHaveLength(3)
   })

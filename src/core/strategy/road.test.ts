@@ -179,7 +179,7 @@ describe('checks before a part goes on', () => {
   })
 
   test('a joining link is counted up to its limit', () => {
-    const spec: PartSpec = { type: 'joining-link', speeds: 11, limit: 2, closedBefore: 1 }
+    const spec: PartSpec = { type: 'joining-link', speeds: 11, closingsAllowed: 2, closedBefore: 1 }
     const link: EntryDraft = { kind: 'part', at: noon(1, 1), part: 'link', name: 'Link', spec }
     expect(findings([...commuter, link], spec, 'link')).toEqual([])
     const closed = [...commuter, link, fit(1, 2, 'link')]

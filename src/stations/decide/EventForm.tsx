@@ -21,7 +21,7 @@ interface Props {
 export function EventForm({ report, event, onDone }: Props) {
   const { record, now } = useOpenLog()
   const units = useUnits()
-  const { bike, usual } = report.bike.entry
+  const { bike, usualCondition: usual } = report.bike.entry
   const [fields, setFields] = useState(() => eventFields(event, usual, units, now))
   const [asked, setAsked] = useState(false)
   const read = readEvent(fields, units, now)

@@ -20,7 +20,7 @@ function Row({ state, chain }: { readonly state: ReadingState; readonly chain: C
   const read = sayAsRead(entry.reading, units)
   const toggle = () =>
     void record(
-      [{ kind: 'reading-use', at: now, target: entry.id, use: !used }],
+      [{ kind: 'reading-use', at: now, target: entry.id, counts: !used }],
       used ? 'Reading left out.' : 'Reading put back.',
     )
   return (
@@ -39,7 +39,7 @@ function Row({ state, chain }: { readonly state: ReadingState; readonly chain: C
           {entry.reading.slack ? ', slack' : ''}
         </span>
         <span className="text-sm text-steel max-sm:hidden">
-          {entry.place === undefined ? '' : `link ${entry.place}`}
+          {entry.linksFromJoint === undefined ? '' : `link ${entry.linksFromJoint}`}
         </span>
         <span className="text-right whitespace-nowrap">
           {used ? meaning.value : 'left out'}{' '}

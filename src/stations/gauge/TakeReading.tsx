@@ -85,7 +85,7 @@ function useTakeForm({ report, chain }: Props, links: number): TakeForm {
 
 function placesToday(chain: ChainReport, now: string): number[] {
   const today = chain.readings.filter(({ used, entry }) => used && dayOf(entry.at) === dayOf(now))
-  return today.flatMap(({ entry }) => (entry.place === undefined ? [] : [entry.place]))
+  return today.flatMap(({ entry }) => (entry.linksFromJoint === undefined ? [] : [entry.linksFromJoint]))
 }
 
 /** Picks an instrument, or a tool of one's own, for the form. */
@@ -119,7 +119,7 @@ function isRepeat(chain: ChainReport, draft: TakeDraft, reading: unknown): boole
   return chain.readings.some(
     ({ entry }) =>
       dayOf(entry.at) === draft.day &&
-      entry.place === draft.place &&
+      entry.linksFromJoint === draft.place &&
       entry.tool === draft.tool &&
       JSON.stringify(entry.reading) === JSON.stringify(reading),
   )
@@ -139,7 +139,7 @@ function useSave(form: TakeForm, { chain }: Props, links: number, places: readon
       faultOfDay(draft.day, now) ??
       (draft.day < first ? `The chain was fitted on ${first}: that day is before it.` : undefined)
     if (dayFault) return refuse('day', dayFault)
-    const barMm = draft.tool === undefined ? undefined : garage.tools.get(draft.tool)?.entry.barMm
+    const barMm = draft.tool === undefined ? undefined : garage.tools.get(draft.tool)?.entry.checkBarMm
     const result = readingsOf(draft, { units, links, printScale: (barMm && printScale(barMm)) || 1 })
     if (!result.ok) return refuse(result.field, result.fault)
     const said = JSON.stringify(result.readings)

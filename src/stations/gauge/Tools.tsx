@@ -123,7 +123,7 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
           instrument: kind,
           name: name.trim(),
           retired: false,
-          ...(kind === 'strip' && { barMm }),
+          ...(kind === 'strip' && { checkBarMm: barMm }),
         },
       ],
       `${name.trim()} is among your tools.`,
@@ -171,7 +171,7 @@ export function Tools() {
   const tools = [...garage.tools.values()]
   const zeroing = typeof open === 'object' ? garage.tools.get(open.zero) : undefined
   const retire = ({ entry }: ToolState) => {
-    const { id: _id, act: _act, ...rest } = entry
+    const { id: _id, action: _act, ...rest } = entry
     void record(
       [{ ...rest, retired: !entry.retired, supersedes: entry.id }],
       `${entry.name} is ${entry.retired ? 'in use again' : 'retired'}.`,
@@ -199,7 +199,7 @@ export function Tools() {
                 <span className="min-w-48 flex-1">
                   <strong className="font-semibold">{tool.entry.name}</strong>,{' '}
                   {SHORT_INSTRUMENT[tool.entry.instrument]}
-                  {tool.entry.barMm !== undefined && `, bar ${tool.entry.barMm} mm`}
+                  {tool.entry.checkBarMm !== undefined && `, bar ${tool.entry.checkBarMm} mm`}
                   {tool.entry.retired && ', retired'}
                   <span className="block text-sm text-steel">{bias && sayBias(bias)}</span>
                 </span>

@@ -37,9 +37,9 @@ export function fieldsOf(entry: Entry, counted: Ride | undefined, units: Units):
       case 'fit':
         return { part: entry.part, bike: entry.bike }
       case 'remove':
-        return { part: entry.part, to: entry.to, who: entry.who ?? '' }
+        return { part: entry.part, to: entry.to, who: entry.lentTo ?? '' }
       case 'reading':
-        return { chain: entry.chain, place: entry.place === undefined ? '' : String(entry.place) }
+        return { chain: entry.chain, place: entry.linksFromJoint === undefined ? '' : String(entry.linksFromJoint) }
       case 'look':
         return { word: entry.word }
       case 'wash':
@@ -97,14 +97,14 @@ function correctedRide(base: Draft<'ride'>, values: Values, km: number | undefin
 }
 
 function correctedRemoval(base: Draft<'remove'>, values: Values): Corrected {
-  const { who: _who, ...taken } = base
+  const { lentTo: _who, ...taken } = base
   const to = values['to'] === 'retired' ? 'retired' : values['to'] === 'lent' ? 'lent' : 'shelf'
   const who = (values['who'] ?? '').trim()
-  return { draft: { ...taken, to, ...(to === 'lent' && who !== '' && { who }) } }
+  return { draft: { ...taken, to, ...(to === 'lent' && who !== '' && { lentTo: who }) } }
 }
 
 function correctedReading(base: Draft<'reading'>, values: Values): Corrected {
-  const { place: _place, ...reading } = base
+  const { linksFromJoint: _place, ...reading } = base
   const place = (values['place'] ?? '').trim()
   if (place !== '' && !(Number.isInteger(Number(place)) && Number(place) >= 0 && Number(place) <= 400))
     return { fault: 'Links from the joining link: a whole number, or nothing.', field: 'place' }
@@ -112,7 +112,7 @@ function correctedReading(base: Draft<'reading'>, values: Values): Corrected {
     draft: {
       ...reading,
       chain: values['chain'] ?? base.chain,
-      ...(place !== '' && { place: Number(place) }),
+      ...(place !== '' && { linksFromJoint: Number(place) }),
     },
   }
 }
@@ -135,7 +135,7 @@ export function correctionOf(
   units: Units,
   now: string,
 ): Corrected {
-  const { id, act: _act, ...rest } = entry
+  const { id, action: _act, ...rest } = entry
   const ms = new Date(fields.when).getTime()
   if (!Number.isFinite(ms)) return { fault: 'Give the day and the time.', field: 'when' }
   if (ms > Date.parse(now) + 60_000)
@@ -211,14 +211,14 @@ export function sameJob(entry: Entry, live: readonly Entry[]): readonly Entry[] 
     (other) =>
       other.id !== entry.id &&
       isOfJob(other) &&
-      (entry.act !== undefined ? other.act === entry.act : other.act === undefined) &&
-      Math.abs(Date.parse(other.at) - at) <= (entry.act !== undefined ? 1000 * JOB_SECONDS : 0),
+      (entry.action !== undefined ? other.action === entry.action : other.action === undefined) &&
+      Math.abs(Date.parse(other.at) - at) <= (entry.action !== undefined ? 1000 * JOB_SECONDS : 0),
   )
 }
 
 /** Entries written again, so many ms later. */
 export const movedBy = (entries: readonly Entry[], ms: number): EntryDraft[] =>
-  entries.map(({ id, act: _act, ...rest }) => {
+  entries.map(({ id, action: _act, ...rest }) => {
     const at = new Date(Date.parse(rest.at) + ms).toISOString()
     return { ...rest, at, supersedes: id }
   })

@@ -10,10 +10,10 @@ const now = noon(4, 1)
 const { condition: _said, ...silent } = ride(2, 5, 42.2) as Extract<EntryDraft, { kind: 'ride' }>
 const drafts: readonly EntryDraft[] = [
   ...commuter,
-  ride(1, 5, 60, { source: { file: 'monday.gpx', print: 'm' }, gears: { '40x15': 12 } }),
+  ride(1, 5, 60, { source: { file: 'monday.gpx', fingerprint: 'm' }, gears: { '40x15': 12 } }),
   silent,
   ruleReading(2, 6, 305.5),
-  { kind: 'remove', at: noon(3, 1), part: 'chain', to: 'lent', who: 'Ada' },
+  { kind: 'remove', at: noon(3, 1), part: 'chain', to: 'lent', lentTo: 'Ada' },
   { kind: 'wash', at: noon(2, 7), chain: 'chain', method: 'wipe', lube: 'wet-lube' },
   { kind: 'look', at: noon(2, 8), part: 'cassette', cog: 15, word: 'watch' },
   { kind: 'odometer', at: noon(1, 2), bike: 'heron', km: 1200 },
@@ -94,7 +94,7 @@ describe('putting an entry right', () => {
       part: 'ring',
       bike: 'kite',
     })
-    expect(draftOf(mended(one('remove'), { who: ' Bo ' }))).toMatchObject({ to: 'lent', who: 'Bo' })
+    expect(draftOf(mended(one('remove'), { who: ' Bo ' }))).toMatchObject({ to: 'lent', lentTo: 'Bo' })
     expect(draftOf(mended(one('remove'), { to: 'retired' }))).not.toHaveProperty('who')
     expect(draftOf(mended(one('reading'), { place: '12' }))).toMatchObject({ place: 12 })
     expect(draftOf(mended(one('look'), { word: 'spent' }))).toMatchObject({ word: 'spent', cog: 15 })
@@ -134,7 +134,7 @@ describe('what was done in one job', () => {
       reading: { instrument: 'rule', pitches: 24, lengthMm: 304.8 },
     },
     ride(3, 1, 10),
-  ]).map((entry): Entry => ({ ...entry, act }))
+  ]).map((entry): Entry => ({ ...entry, action: act }))
   const fit = swap.find(({ kind }) => kind === 'fit')
   if (!fit) throw new Error('no fitting')
 

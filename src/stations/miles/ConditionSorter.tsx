@@ -190,7 +190,7 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
     if (meant.length === 0) return
     const said = new Map(meant.map(({ id }) => [id, condition]))
     await record(
-      sayingConditions(said, 'told', now),
+      sayingConditions(said, 'rider', now),
       `${sayCount(meant.length, 'ride')}, ${sayKm(totalKm(meant), units)}: ${CONDITION_NAMES[condition]}.`,
     )
   }

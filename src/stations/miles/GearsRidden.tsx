@@ -80,7 +80,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
             : undefined
     setFault(wrong)
     if (wrong) return
-    const { id, act: _act, ...held } = entry
+    const { id, action: _act, ...held } = entry
     await record(
       [
         {

@@ -36,7 +36,7 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
     setFault(wrong)
     if (wrong) return
     const saved = await record(
-      [{ kind: 'odometer', at, bike: entry.bike, km, ...(anew && { anew }) }],
+      [{ kind: 'odometer', at, bike: entry.bike, km, ...(anew && { restarted: anew }) }],
       `${entry.name}’s computer: ${sayKm(km, units)}.`,
     )
     if (saved) {

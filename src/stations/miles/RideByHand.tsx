@@ -32,7 +32,7 @@ export function RideByHand({ report }: { readonly report: BikeReport }) {
   const { entry } = report.bike
   const form = useForm<InferType<typeof schema>>({
     resolver: yupResolver(schema),
-    defaultValues: { day: dayOf(now), condition: entry.usual },
+    defaultValues: { day: dayOf(now), condition: entry.usualCondition },
   })
   const { errors } = form.formState
   const save = async ({ day, distance, condition }: InferType<typeof schema>) => {

@@ -23,7 +23,7 @@ const file = (name: string, print: string, more: Partial<ReadRide> = {}): RideFi
 const log = liveRides(
   written([
     ...commuter,
-    ride(1, 2, 12, { source: { file: 'first.gpx', print: 'A' }, elapsedSeconds: 2400, trackKm: 12 }),
+    ride(1, 2, 12, { source: { file: 'first.gpx', fingerprint: 'A' }, elapsedSeconds: 2400, trackKm: 12 }),
     ride(1, 3, 5, { condition: 'mud' }),
   ]),
 )
@@ -59,7 +59,7 @@ describe('a batch of ride files', () => {
   })
 
   test('says nothing of the condition until it is said', () => {
-    const bike: BikeEntry = { ...(written(commuter)[0] as BikeEntry), usualIn: { 'mar-may': 'wet-road' } }
+    const bike: BikeEntry = { ...(written(commuter)[0] as BikeEntry), usualByQuarter: { 'mar-may': 'wet-road' } }
     const { fresh } = sort(file('new.gpx', 'B'))
     expect(withSaid(fresh, 'later', bike)[0]).not.toHaveProperty('condition')
     expect(withSaid(fresh, 'usual', bike)[0]?.condition).toBe('wet-road')

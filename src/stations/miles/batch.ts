@@ -45,11 +45,11 @@ export function draftOfRecording(bike: string, ride: ReadRide, file: string, pri
     trackKm: ride.km,
     movingSeconds: ride.movingSeconds,
     elapsedSeconds: (Date.parse(ride.endedAt) - Date.parse(ride.startedAt)) / 1000,
-    ...(carries.length > 0 && { carries }),
+    ...(carries.length > 0 && { recorded: carries }),
     ...(told && km > 0 && { energyKjPerKm: told.energyKj / km }),
     ...(told?.gears && { gears: told.gears }),
     ...(place && { place: roughPlace(place), route: routeKey(place, km) }),
-    source: { file, print },
+    source: { file, fingerprint: print },
   }
 }
 
@@ -60,7 +60,7 @@ export const draftOfRow = (bike: string, ride: TableRide, file: string): RideDra
   bike,
   km: ride.km,
   ...(ride.movingSeconds !== undefined && { movingSeconds: ride.movingSeconds }),
-  source: { file, print: `row ${ride.at} ${ride.km.toFixed(3)}` },
+  source: { file, fingerprint: `row ${ride.at} ${ride.km.toFixed(3)}` },
 })
 
 const nameOf = (draft: RideDraft): string => draft.source?.file ?? draft.at.slice(0, 10)

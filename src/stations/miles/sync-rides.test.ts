@@ -103,10 +103,10 @@ describe('syncing rides', () => {
   test('a ride deleted there later is taken out, even where it was put right here', async () => {
     await sync(serviceOf(ten))
     const entry = (await allEntries(database)).find(
-      (one) => one.kind === 'ride' && one.source?.print === 'exchange r4',
+      (one) => one.kind === 'ride' && one.source?.fingerprint === 'exchange r4',
     )
     if (!entry) throw new Error('the ride was not written')
-    const { id, act: _act, ...rest } = entry
+    const { id, action: _act, ...rest } = entry
     await append(database, [{ ...rest, at: '2026-03-04T09:00:00.000Z', supersedes: id }])
     expect(await sync(serviceOf([...ten, { id: 'r4', version: 2, deleted: true }]))).toMatchObject({
       removed: 1,

@@ -43,7 +43,7 @@ function draftOf(bike: string, ride: RideChange): RideDraft | undefined {
     ...(ride.movingSeconds !== undefined && { movingSeconds: ride.movingSeconds }),
     ...(ride.elapsedSeconds !== undefined && { elapsedSeconds: ride.elapsedSeconds }),
     ...(place && { place: roughPlace(place), route: routeKey(place, km) }),
-    source: { file: RIDE_SERVICE, print: printOf(ride.id) },
+    source: { file: RIDE_SERVICE, fingerprint: printOf(ride.id) },
   }
 }
 
@@ -83,7 +83,7 @@ export async function syncRides({
     const log = await allEntries(database)
     const held = liveRides(log)
     const gone = new Set(page.deleted.map(printOf))
-    const lost = held.filter((ride) => ride.source && gone.has(ride.source.print) && !ride.also?.length)
+    const lost = held.filter((ride) => ride.source && gone.has(ride.source.fingerprint) && !ride.otherSources?.length)
     const offered = page.rides.flatMap((ride) => draftOf(bike, ride) ?? [])
     const admissions = admitRides(held, offered)
     const drafts = draftsOf(admissions)

@@ -35,7 +35,7 @@ export async function suggestFromWeather(
       patience,
     )
     for (const ride of group) {
-      const condition = conditionFromWeather(hours, ride, bike.usual)
+      const condition = conditionFromWeather(hours, ride, bike.usualCondition)
       if (condition) found.set(ride.id, condition)
     }
     patience.onProgress(++done, groups.size)

@@ -135,7 +135,7 @@ export function NewBikeForm({ onDone }: Props) {
 /** A bike's description, to be put right. */
 export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEntry }) {
   const { record } = useOpenLog()
-  const { name, note, shifting, motor, usual, kept } = entry
+  const { name, note, shifting, motor, usualCondition: usual, storage: kept } = entry
   const form = useForm<BikeSeasons>({
     resolver: yupResolver(seasonsSchema),
     defaultValues: { name, note, shifting, motor, usual, kept, ...seasonFields(entry) },

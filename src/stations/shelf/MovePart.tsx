@@ -51,7 +51,7 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
           at,
           part: entry.part,
           to: to as Off,
-          ...(to === 'lent' && who.trim() !== '' && { who: who.trim() }),
+          ...(to === 'lent' && who.trim() !== '' && { lentTo: who.trim() }),
         }
     const said = target
       ? `${entry.name} is on ${target.entry.name}.`

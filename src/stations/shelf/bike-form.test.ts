@@ -57,7 +57,7 @@ describe('a new bike', () => {
     const log = written(entries)
     const [first] = log
     if (first?.kind !== 'bike') throw new Error('a bike comes first')
-    const { name, note, shifting, motor, usual } = first
+    const { name, note, shifting, motor, usualCondition: usual } = first
     const after = written(
       [changedBike(first, { name, note, shifting, motor, usual, kept: 'outdoors' })],
       Date.UTC(2027, 0, 1),

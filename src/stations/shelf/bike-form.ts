@@ -48,10 +48,10 @@ export type BikeSeasons = InferType<typeof seasonsSchema>
 
 /** The seasons of a bike as the form holds them. */
 export const seasonFields = (entry: BikeEntry): Record<Quarter, Condition | typeof AS_MOSTLY> => ({
-  'dec-feb': entry.usualIn?.['dec-feb'] ?? AS_MOSTLY,
-  'mar-may': entry.usualIn?.['mar-may'] ?? AS_MOSTLY,
-  'jun-aug': entry.usualIn?.['jun-aug'] ?? AS_MOSTLY,
-  'sep-nov': entry.usualIn?.['sep-nov'] ?? AS_MOSTLY,
+  'dec-feb': entry.usualByQuarter?.['dec-feb'] ?? AS_MOSTLY,
+  'mar-may': entry.usualByQuarter?.['mar-may'] ?? AS_MOSTLY,
+  'jun-aug': entry.usualByQuarter?.['jun-aug'] ?? AS_MOSTLY,
+  'sep-nov': entry.usualByQuarter?.['sep-nov'] ?? AS_MOSTLY,
 })
 
 /** What is asked of a new bike: the facts, and what is on it. */
@@ -84,7 +84,7 @@ export function bikeEntries(draft: BikeDraft): { readonly bike: string; readonly
   const cogs = teethOf(draft.cogs)
   const { name, note, shifting, motor, usual, kept } = draft
   const entries: EntryDraft[] = [
-    { kind: 'bike', at, bike, name, note, speeds: cogs.length, shifting, motor, usual, kept },
+    { kind: 'bike', at, bike, name, note, speeds: cogs.length, shifting, motor, usualCondition: usual, storage: kept },
   ]
   const fit = (partName: string, spec: Extract<EntryDraft, { kind: 'part' }>['spec']): void => {
     const part = newId()
@@ -108,11 +108,11 @@ export function bikeEntries(draft: BikeDraft): { readonly bike: string; readonly
 
 /** A bike's description written again in place of the old one; what the form does not ask stays. */
 export function changedBike(entry: BikeEntry, changed: BikeFacts & Partial<BikeSeasons>): EntryDraft {
-  const { id, act: _act, usualIn: _seasons, ...held } = entry
+  const { id, action: _act, usualByQuarter: _seasons, ...held } = entry
   const { name, note, shifting, motor, usual, kept } = changed
   const usualIn = Object.fromEntries(
     QUARTERS.flatMap((quarter) => {
-      const said = changed[quarter] ?? entry.usualIn?.[quarter] ?? AS_MOSTLY
+      const said = changed[quarter] ?? entry.usualByQuarter?.[quarter] ?? AS_MOSTLY
       return said === AS_MOSTLY ? [] : [[quarter, said] as const]
     }),
   )
@@ -123,8 +123,8 @@ export function changedBike(entry: BikeEntry, changed: BikeFacts & Partial<BikeS
     note,
     shifting,
     motor,
-    usual,
-    kept,
-    ...(Object.keys(usualIn).length > 0 && { usualIn }),
+    usualCondition: usual,
+    storage: kept,
+    ...(Object.keys(usualIn).length > 0 && { usualByQuarter: usualIn }),
   }
 }

@@ -96,7 +96,7 @@ function specOf(fields: PartFields): PartSpec {
       return {
         type: 'joining-link',
         speeds: needed(fields.speeds, 'speeds', 'For how many speeds is it made?'),
-        limit: needed(
+        closingsAllowed: needed(
           fields.limit,
           'limit',
           'How often may it be closed? Its packet says; 1 for single use.',
@@ -106,7 +106,7 @@ function specOf(fields: PartFields): PartSpec {
     case 'cassette': {
       const counts = teeth(fields.teeth, 16)
       const loose = teethOf(fields.loose).filter((count) => counts.includes(count))
-      return { type: 'cassette', teeth: counts, material, ...(loose.length > 0 && { loose }) }
+      return { type: 'cassette', teeth: counts, material, ...(loose.length > 0 && { soldSingly: loose }) }
     }
     case 'ring':
       return { type: 'ring', teeth: teeth(fields.teeth, 1)[0] ?? 0, material }

@@ -88,7 +88,7 @@ describe('a part as it is typed', () => {
 })
 
 describe('the swap', () => {
-  const spec = { type: 'joining-link', speeds: 11, limit: 3, closedBefore: 0 } as const
+  const spec = { type: 'joining-link', speeds: 11, closingsAllowed: 3, closedBefore: 0 } as const
   const base: readonly EntryDraft[] = [
     ...commuter,
     { kind: 'part', at: noon(1, 1), part: 'link', name: 'Joining link 1', spec },
@@ -126,7 +126,7 @@ describe('the swap', () => {
     expect(linksToHand(garage).map(({ entry }) => entry.part)).toEqual(['spare-link'])
     expect(linkOn(garage, 'heron')?.entry.part).toBe('link')
     const lent = replay(
-      written([...base, { kind: 'remove', at: noon(2, 1), part: 'other', to: 'lent', who: 'Ada' }]),
+      written([...base, { kind: 'remove', at: noon(2, 1), part: 'other', to: 'lent', lentTo: 'Ada' }]),
     )
     expect(chainsToHand(lent, 'heron')).toEqual([])
   })

@@ -19,7 +19,7 @@ const link: EntryDraft = {
   at: noon(1, 1),
   part: 'link',
   name: 'Joining link 1',
-  spec: { type: 'joining-link', speeds: 11, limit: 2, closedBefore: 0 },
+  spec: { type: 'joining-link', speeds: 11, closingsAllowed: 2, closedBefore: 0 },
 }
 const drafts: readonly EntryDraft[] = [
   ...commuter,
@@ -186,7 +186,7 @@ describe('the shelf', () => {
   test('lists what is on the bike and what is off it, with distances and closings', () => {
     openLog([
       ...drafts,
-      { kind: 'remove', at: noon(2, 1), part: 'ring', to: 'lent', who: 'Ada' },
+      { kind: 'remove', at: noon(2, 1), part: 'ring', to: 'lent', lentTo: 'Ada' },
       ride(2, 5, 50),
     ]).show(<Shelf />)
     const line = (region: string, name: string) =>

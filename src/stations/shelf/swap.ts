@@ -86,7 +86,7 @@ export function swapEntries(swap: Swap, garage: Garage, newId: () => string): En
             at,
             part: link,
             name: `Joining link ${links + 1}`,
-            spec: { type: 'joining-link', speeds, limit: swap.linkLimit, closedBefore: 0 },
+            spec: { type: 'joining-link', speeds, closingsAllowed: swap.linkLimit, closedBefore: 0 },
           } as const,
         ]
       : []),

@@ -18,7 +18,7 @@ import { LogWash } from './LogWash.tsx'
 
 /** Whether the chain is due, and if not how far it still goes, as the opening sentence. */
 function sayClock(report: BikeReport, chain: ChainReport, units: Units): string {
-  const { name, usual, kept } = report.bike.entry
+  const { name, usualCondition: usual, storage: kept } = report.bike.entry
   const { lube } = chain.story.lube
   const { clock } = chain
   if (!clock || lube === undefined) return `Nobody has said what is on ${name}’s chain.`

@@ -28,19 +28,19 @@ describe('an entry in a few words', () => {
     [kite, 'Kite: a bike'],
     [commuter[1] as EntryDraft, 'Chain 1: chain of 116 links'],
     [commuter[2] as EntryDraft, 'Chain 1 of Heron fitted to Heron'],
-    [ride(1, 5, 42, { source: { file: 'a.gpx', print: 'a' } }), '42 km on Heron, dry road, a.gpx'],
+    [ride(1, 5, 42, { source: { file: 'a.gpx', fingerprint: 'a' } }), '42 km on Heron, dry road, a.gpx'],
     [silent, '42 km on Heron, in what nobody said'],
     [
       { kind: 'condition', at: noon(1, 6), targets: ['a', 'b'], condition: 'mud', from: 'weather' },
       '2 rides: mud, by the weather',
     ],
     [
-      { kind: 'odometer', at: noon(1, 6), bike: 'heron', km: 1200, anew: true },
+      { kind: 'odometer', at: noon(1, 6), bike: 'heron', km: 1200, restarted: true },
       'Heron’s computer at 1 200 km, counting anew',
     ],
     [ruleReading(1, 6, 305.5), 'Chain 1 of Heron read with rule: 24 pitches, 305.5 mm'],
-    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', use: false }, 'a reading left out'],
-    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', use: true }, 'a reading put back'],
+    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: false }, 'a reading left out'],
+    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: true }, 'a reading put back'],
     [tool, 'Bench rule, a rule'],
     [{ kind: 'look', at: noon(1, 6), part: 'cassette', cog: 15, word: 'watch' }, 'Cassette, cog 15: watch'],
     [
@@ -48,7 +48,7 @@ describe('an entry in a few words', () => {
       'Chain 1 of Heron wiped, wet lube',
     ],
     [
-      { kind: 'remove', at: noon(1, 6), part: 'ring', to: 'lent', who: 'Ada' },
+      { kind: 'remove', at: noon(1, 6), part: 'ring', to: 'lent', lentTo: 'Ada' },
       'Ring 40 taken off, lent to Ada',
     ],
     [
@@ -73,7 +73,7 @@ describe('an entry in a few words', () => {
     expect(sayPart({ type: 'cassette', teeth: [18], material: 'steel' })).toBe('cog of 18')
     expect(sayPart({ type: 'cassette', teeth: [11, 13], material: 'steel' })).toBe('2 cogs, 11 to 13')
     expect(sayPart({ type: 'pulley', position: 'guide', teeth: 12 })).toBe('guide pulley of 12')
-    expect(plain(sayPart({ type: 'joining-link', speeds: 11, limit: 1, closedBefore: 0 }))).toBe(
+    expect(plain(sayPart({ type: 'joining-link', speeds: 11, closingsAllowed: 1, closedBefore: 0 }))).toBe(
       'joining link, 1 closing allowed',
     )
   })

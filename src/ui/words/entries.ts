@@ -34,7 +34,7 @@ export function sayPart(spec: PartSpec): string {
     case 'chain':
       return `chain of ${spec.links} links`
     case 'joining-link':
-      return `joining link, ${sayCount(spec.limit, 'closing')} allowed`
+      return `joining link, ${sayCount(spec.closingsAllowed, 'closing')} allowed`
     case 'cassette':
       return spec.teeth.length === 1
         ? `cog of ${spec.teeth[0]}`
@@ -60,17 +60,17 @@ export function sayEntry(entry: Entry, garage: Garage, units: Units): string {
     case 'fit':
       return `${part(entry.part)} fitted to ${bike(entry.bike)}`
     case 'remove':
-      return `${part(entry.part)} taken off, ${WHERE[entry.to]}${entry.to === 'lent' && entry.who ? ` to ${entry.who}` : ''}`
+      return `${part(entry.part)} taken off, ${WHERE[entry.to]}${entry.to === 'lent' && entry.lentTo ? ` to ${entry.lentTo}` : ''}`
     case 'ride':
       return `${sayKm(entry.km, units)} on ${bike(entry.bike)}, ${entry.condition ? CONDITION_NAMES[entry.condition] : 'in what nobody said'}${entry.source ? `, ${entry.source.file}` : ''}`
     case 'condition':
-      return `${sayCount(entry.targets.length, 'ride')}: ${CONDITION_NAMES[entry.condition]}${entry.from === 'told' ? '' : `, by the ${entry.from}`}`
+      return `${sayCount(entry.targets.length, 'ride')}: ${CONDITION_NAMES[entry.condition]}${entry.from === 'rider' ? '' : `, by the ${entry.from}`}`
     case 'odometer':
-      return `${bike(entry.bike)}’s computer at ${sayKm(entry.km, units)}${entry.anew ? ', counting anew' : ''}`
+      return `${bike(entry.bike)}’s computer at ${sayKm(entry.km, units)}${entry.restarted ? ', counting anew' : ''}`
     case 'reading':
       return `${part(entry.chain)} read with ${SHORT_INSTRUMENT[entry.reading.instrument]}: ${sayAsRead(entry.reading, units)}`
     case 'reading-use':
-      return entry.use ? 'a reading put back' : 'a reading left out'
+      return entry.counts ? 'a reading put back' : 'a reading left out'
     case 'tool':
       return `${entry.name}, a ${SHORT_INSTRUMENT[entry.instrument]}${entry.retired ? ', out of use' : ''}`
     case 'zeroing':
