@@ -1,7 +1,7 @@
 import { demoWorld } from '../demo/world.ts'
 import { seededRandom } from '../src/core/random.ts'
 import type { GearRecord } from '../src/core/exposure/track-samples.ts'
-import type { Entry } from '../src/core/log/entries.ts'
+import { ENTRY_FORMAT, type Entry } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 import type { Reading } from '../src/core/measure/reading.ts'
@@ -40,6 +40,7 @@ export function largeLog(): Entry[] {
   const id = (n: number): string => makeEntryId(start + n, 0, random.bytes(16))
   const rides = Array.from({ length: 20_000 }, (_, n): Entry => ({
     kind: 'ride',
+    format: ENTRY_FORMAT,
     id: id(n),
     at: at(),
     bike: bikes[n % 4] ?? '',
@@ -48,6 +49,7 @@ export function largeLog(): Entry[] {
   }))
   const readings = Array.from({ length: 500 }, (_, n): Entry => ({
     kind: 'reading',
+    format: ENTRY_FORMAT,
     id: id(30_000 + n),
     at: at(),
     chain: `heron-chain-${1 + (n % 4)}`,
@@ -96,6 +98,7 @@ export function workshopLog(): Entry[] {
     const bike = `bike-${b}`
     entries.push({
       kind: 'bike',
+      format: ENTRY_FORMAT,
       id: id(),
       at: day(0),
       bike,
@@ -111,13 +114,14 @@ export function workshopLog(): Entry[] {
       const part = `${bike}-chain-${f}`
       const at = day(f * 360)
       const spec = { type: 'chain', links: 114, speeds: 11, past: 'new' } as const
-      entries.push({ kind: 'part', id: id(), at, part, name: `Chain ${f + 1}`, spec })
-      entries.push({ kind: 'fit', id: id(), at, part, bike })
+      entries.push({ kind: 'part', format: ENTRY_FORMAT, id: id(), at, part, name: `Chain ${f + 1}`, spec })
+      entries.push({ kind: 'fit', format: ENTRY_FORMAT, id: id(), at, part, bike })
     }
   }
   for (let n = 0; n < 100_000; n++)
     entries.push({
       kind: 'ride',
+      format: ENTRY_FORMAT,
       id: id(),
       at: new Date(start + random.between(0, 3650) * 86_400_000).toISOString(),
       bike: `bike-${n % 200}`,
@@ -130,6 +134,7 @@ export function workshopLog(): Entry[] {
 /** One more ride, written after all of a log. */
 export const oneMoreRide = (): Entry => ({
   kind: 'ride',
+  format: ENTRY_FORMAT,
   id: makeEntryId(Date.UTC(2027, 0, 1), 0, new Uint8Array(16)),
   at: new Date(Date.UTC(2026, 10, 1)).toISOString(),
   bike: 'bike-7',

@@ -1,5 +1,5 @@
 import { seededRandom } from '../src/core/random.ts'
-import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
+import { ENTRY_FORMAT, type Entry, type EntryDraft } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 import { CONDITION_MULTIPLIER, type Condition } from '../src/core/exposure/conditions.ts'
@@ -80,7 +80,7 @@ export function tenYears(): { readonly entries: Entry[]; readonly now: string } 
   }
   const entries = drafts.map((draft, i) => {
     const bytes = Uint8Array.from({ length: 16 }, (_, k) => (i * 31 + k * 7) % 256)
-    return { ...draft, id: makeEntryId(START + i, 0, bytes) }
+    return { ...draft, format: ENTRY_FORMAT, id: makeEntryId(START + i, 0, bytes) }
   })
   return { entries, now: at(365 * YEARS) }
 }

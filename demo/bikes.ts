@@ -7,7 +7,7 @@ import type { Random } from '../src/core/random.ts'
 /** Days the story runs before today. */
 export const STORY_DAYS = 730
 
-type BikeFacts = Omit<BikeEntry, 'id' | 'kind' | 'at' | 'bike'>
+type BikeFacts = Omit<BikeEntry, 'id' | 'format' | 'kind' | 'at' | 'bike'>
 
 /** Puts a bike in the log with its cassette, rings and pulleys, as delivered. */
 export function deliver(

@@ -1,5 +1,11 @@
 import { chainStory } from '../src/core/exposure/chain-story.ts'
-import type { Entry, EntryDraft, PartId, PartSpec } from '../src/core/log/entries.ts'
+import {
+  ENTRY_FORMAT,
+  type Entry,
+  type EntryDraft,
+  type PartId,
+  type PartSpec,
+} from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
@@ -104,7 +110,7 @@ export function openDiary(firstDay: string, random: Random): Diary {
   const write = (...drafts: EntryDraft[]): void => {
     for (const draft of drafts) {
       const id = makeEntryId(Date.parse(draft.at), entries.length, random.bytes(16))
-      entries.push({ ...draft, id })
+      entries.push({ ...draft, format: ENTRY_FORMAT, id })
     }
   }
   return {

@@ -1,4 +1,4 @@
-import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
+import { ENTRY_FORMAT, type Entry, type EntryDraft } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 
@@ -8,7 +8,11 @@ const bytesFor = (count: number): Uint8Array =>
 
 /** Entries as the store would write them, one millisecond apart. */
 export function written(drafts: readonly EntryDraft[], fromMs = Date.UTC(2026, 0, 1)): Entry[] {
-  return drafts.map((draft, i) => ({ ...draft, id: makeEntryId(fromMs + i, 0, bytesFor(i)) }))
+  return drafts.map((draft, i) => ({
+    ...draft,
+    format: ENTRY_FORMAT,
+    id: makeEntryId(fromMs + i, 0, bytesFor(i)),
+  }))
 }
 
 /** Noon of a day of 2026. */

@@ -9,14 +9,26 @@ import { replay } from '../src/core/log/replay.ts'
 import { bikeReport, type BikeReport, type ChainReport } from '../src/core/strategy/bike-report.ts'
 import { riderGroups } from '../src/core/strategy/rider-ask.ts'
 import type { RiderOutlook } from '../src/core/wear/rider-outlook.ts'
-import type { LogDatabase } from '../src/store/database.ts'
-import { LogContext, type OpenLog } from '../src/store/log-context.ts'
+import type { Ledger } from '../src/store/ledger.ts'
+import { LogContext, type OpenLog } from '../src/session/log-context.ts'
 import { screenSlice } from '../src/ui/screen-state.ts'
+import { SafeKeepingContext, type SafeKeeping } from '../src/session/safe-keeping.ts'
 import { ForecastsContext, type Forecasts } from '../src/workers/use-forecasts.ts'
 import { noon, written } from './log.ts'
 
 /** The day on which the tested screens are looked at. */
 export const TODAY = noon(4, 1)
+
+/** A log of which everything is saved. */
+const SAFE: SafeKeeping = {
+  promise: 'given',
+  askForPromise: () => Promise.resolve(),
+  lastBackup: { at: TODAY, count: 1e6 },
+  unsaved: [],
+  aside: [],
+  backupSaved: () => Promise.resolve(),
+  folder: undefined,
+}
 
 /** What {@link openLog} gives. */
 interface Opened {
@@ -45,7 +57,8 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
   if (!report?.chain) throw new Error('the log needs a bike with a chain')
   const log: OpenLog = {
     world: 'own',
-    database: undefined as unknown as LogDatabase,
+    ledger: undefined as unknown as Ledger,
+    kept: { read: () => Promise.resolve(undefined), keep: () => Promise.resolve() },
     entries,
     garage,
     now: TODAY,
@@ -58,6 +71,9 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
       withdrawn.push(...targets)
       return Promise.resolve([])
     },
+    restore: () => Promise.resolve([]),
+    undo: () => Promise.resolve(),
+    redo: () => Promise.resolve(),
   }
   const told = outlook?.(garage)
   const forecasts: Forecasts = {
@@ -83,7 +99,9 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
         <Provider store={store}>
           <MemoryRouter>
             <LogContext value={log}>
-              <ForecastsContext value={forecasts}>{screen}</ForecastsContext>
+              <SafeKeepingContext value={SAFE}>
+                <ForecastsContext value={forecasts}>{screen}</ForecastsContext>
+              </SafeKeepingContext>
             </LogContext>
           </MemoryRouter>
         </Provider>,

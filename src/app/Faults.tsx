@@ -1,11 +1,16 @@
 import { useState } from 'react'
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router'
-import { writeBackup } from '../formats/write-backup.ts'
+import { backupName, makeBackup } from '../session/backup.ts'
+import { allAside } from '../store/merge-in.ts'
 import { allEntries } from '../store/write.ts'
 import { Button, buttonLook } from '../ui/parts/Button.tsx'
+import { isChunkError } from '../ui/parts/chunk-error.ts'
+import { FullNotice } from '../ui/parts/FullNotice.tsx'
 import { saveText } from '../ui/save-file.ts'
+import { useOnce } from '../ui/use-once.ts'
+import { SafePage } from './SafePage.tsx'
 import { STATIONS } from './stations.ts'
-import { database } from './world.ts'
+import { ledger, world } from './world.ts'
 
 /** An address that leads nowhere: says so, and where one can go from here. */
 export function NotFound() {
@@ -28,35 +33,72 @@ export function NotFound() {
   )
 }
 
-/** Something broke: the records are safe, and can be saved from here. */
-export function Broken() {
-  const error = useRouteError()
-  const [said, setSaid] = useState('')
-  if (isRouteErrorResponse(error) && error.status === 404) return <NotFound />
-  const message = error instanceof Error ? error.message : String(error)
-  const save = async () => {
-    try {
-      const now = new Date().toISOString()
-      saveText(`jolt-mile-${now.slice(0, 10)}.json`, writeBackup(await allEntries(database), now))
-      setSaid('The backup is saved.')
-    } catch {
-      setSaid('The log could not be read just now. Reload the page and try again.')
-    }
-  }
+const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error))
+
+/** A piece of the app is not there: the page must be loaded again. */
+function NotLoaded() {
   return (
-    <div className="mx-auto max-w-[44rem] p-9 max-md:p-4">
-      <h1 className="text-3xl font-medium">Something broke on this screen. Your log is not touched.</h1>
-      <p className="mt-3 text-steel">
-        Save a backup if you want to be sure, then reload. If it breaks again, this is what it said:
-      </p>
-      <p className="mt-3 font-mono text-sm">{message}</p>
-      <div className="mt-5 flex flex-wrap items-center gap-3">
+    <FullNotice
+      title="This part of the app could not be loaded."
+      actions={
         <Button look="next" onClick={() => location.reload()}>
           Reload
         </Button>
-        <Button onClick={() => void save()}>Save a backup</Button>
-        <span role="status">{said}</span>
-      </div>
-    </div>
+      }
+    >
+      <p>
+        There may be no network, or the app has been brought up to date meanwhile. Reload the page. Your log
+        is not touched.
+      </p>
+    </FullNotice>
   )
+}
+
+/** Something broke on a station: the records are safe, can be saved, and can be looked at where nothing is worked out. */
+export function Broken() {
+  const error = useRouteError()
+  const [said, setSaid] = useState('')
+  const [save, saving] = useOnce(async () => {
+    try {
+      const now = new Date().toISOString()
+      const [stored, aside] = [await allEntries(ledger.database), await allAside(ledger.database)]
+      const { text, difference } = await makeBackup(stored, aside, now)
+      saveText(backupName(world, now), text)
+      setSaid(difference === undefined ? 'The backup is saved.' : `The file was written, but ${difference}.`)
+    } catch {
+      setSaid('The log could not be read just now. Reload the page and try again.')
+    }
+  })
+  if (isRouteErrorResponse(error) && error.status === 404) return <NotFound />
+  if (isChunkError(error)) return <NotLoaded />
+  return (
+    <FullNotice
+      title="Something broke on this screen. Your log is not touched."
+      status={said}
+      actions={
+        <>
+          <Button look="next" onClick={() => location.reload()}>
+            Reload
+          </Button>
+          <Button disabled={saving} onClick={save}>
+            Save a backup
+          </Button>
+          <Link to="/safe" className={buttonLook('plain')}>
+            Open the safe page
+          </Link>
+        </>
+      }
+    >
+      <p>Save a backup if you want to be sure, then reload. If it breaks again, this is what it said:</p>
+      <p className="font-mono text-sm [overflow-wrap:anywhere] text-ink">{messageOf(error)}</p>
+    </FullNotice>
+  )
+}
+
+/** Something broke above every station: the safe page comes by itself. */
+export function BrokenAbove() {
+  const error = useRouteError()
+  if (isRouteErrorResponse(error) && error.status === 404) return <NotFound />
+  if (isChunkError(error)) return <NotLoaded />
+  return <SafePage why={`The app could not be opened: ${messageOf(error).slice(0, 200)}.`} />
 }

@@ -1,17 +1,17 @@
 import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { askedAt, riderGroups } from '../core/strategy/rider-ask.ts'
 import { keepForecast, readForecast } from '../store/forecasts.ts'
-import { useOpenLog } from '../store/log-context.ts'
+import { useOpenLog } from '../session/log-context.ts'
 import { forecastKeeper, type KeptOutlook } from '../workers/forecast-keeper.ts'
 import { ForecastsContext } from '../workers/use-forecasts.ts'
 import { workOutlook } from '../workers/wear-worker.ts'
-import { database } from './world.ts'
+import { ledger } from './world.ts'
 
 const keeper = () =>
   forecastKeeper({
     work: workOutlook,
-    load: async (group) => (await readForecast(database, group)) as KeptOutlook | undefined,
-    save: (group, kept) => keepForecast(database, { group, ...kept }),
+    load: async (group) => (await readForecast(ledger.database, group)) as KeptOutlook | undefined,
+    save: (group, kept) => keepForecast(ledger.database, { group, ...kept }),
   })
 
 /** Keeps the forecasts of the open log at hand for every station, from one visit to the next. */

@@ -3,7 +3,7 @@ import { DropdownMenu } from 'radix-ui'
 import { NavLink, useNavigate } from 'react-router'
 import clsx from 'clsx'
 import { totalKm } from '../core/exposure/distance.ts'
-import { useOpenLog } from '../store/log-context.ts'
+import { useOpenLog } from '../session/log-context.ts'
 import {
   benchToggled,
   bikeChosen,

@@ -1,12 +1,16 @@
-import { useEffect, useMemo, useState, type ReactNode } from 'react'
-import type { EntryDraft } from '../core/log/entries.ts'
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { followLog } from '../core/log/replay-more.ts'
-import { append, mergeIn } from '../store/write.ts'
-import { LogContext, type OpenLog } from '../store/log-context.ts'
-import { useLog } from '../store/live-log.ts'
+import type { Entry } from '../core/log/entries.ts'
+import { LogContext, type OpenLog } from '../session/log-context.ts'
+import { SafeKeepingContext, type StoragePromise } from '../session/safe-keeping.ts'
+import { useSafeKeeper } from '../session/use-safe-keeping.ts'
+import { useWriting } from '../session/use-writing.ts'
+import { keep, readKept } from '../store/kept.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
 import { makeDemoWorld } from '../workers/demo-world.ts'
-import { database, world } from './world.ts'
+import { LogOutdated, LogShut, LogVanished } from './LogStates.tsx'
+import { useTelling } from './use-telling.ts'
+import { ledger, world } from './world.ts'
 
 const MINUTE = 60_000
 
@@ -30,59 +34,83 @@ let demoWriting: Promise<unknown> | undefined
 /** Writes the demo garage into its own database, once at a time, whenever it is entered and found empty. */
 function enterDemo(): Promise<unknown> {
   demoWriting ??= makeDemoWorld(new Date().toISOString())
-    .then((entries) => mergeIn(database, entries))
+    .then((entries) => ledger.merge(entries, []))
     .finally(() => (demoWriting = undefined))
   return demoWriting
 }
 
-/** Writing to the log, with a word to the user about what happened. */
-function useWriting(): Pick<OpenLog, 'record' | 'withdraw'> {
-  const tell = useNotice()
-  return useMemo(() => {
-    const attempt = async (drafts: readonly EntryDraft[]) => {
-      try {
-        return await append(database, drafts)
-      } catch {
-        tell(
-          'That could not be saved: the browser refused to write. What you entered is still here; try again.',
-        )
-        return undefined
-      }
-    }
-    const withdraw: OpenLog['withdraw'] = (targets) =>
-      attempt([{ kind: 'withdraw', at: new Date().toISOString(), targets }])
-    const record: OpenLog['record'] = async (drafts, said) => {
-      const written = await attempt(drafts)
-      if (written && said !== undefined)
-        tell(said, { label: 'Undo', run: () => void withdraw(written.map((entry) => entry.id)) })
-      return written
-    }
-    return { record, withdraw }
-  }, [tell])
+const kept: OpenLog['kept'] = {
+  read: (key) => readKept(ledger.database, key),
+  keep: (key, value) => keep(ledger.database, key, value),
 }
 
-/** Opens the log of this world and keeps what it says at hand for every station. */
-export function OpenLogProvider({ children }: { readonly children: ReactNode }) {
-  const entries = useLog(database)
+const PROMISE_WORDS: Readonly<Record<StoragePromise, string>> = {
+  given: 'Your log lives in this browser alone. The browser has promised not to delete it.',
+  refused:
+    'Your log lives in this browser alone, and the browser may delete it when it runs out of room. Save a backup now and then, on Files.',
+  unknown: 'Your log lives in this browser alone. Save a backup now and then, on Files.',
+}
+
+interface OpenProps {
+  readonly stored: readonly Entry[]
+  readonly entries: readonly Entry[]
+  readonly children: ReactNode
+}
+
+/** What an open log says, kept at hand for every station. */
+function Open({ stored, entries, children }: OpenProps) {
   const now = useNow()
+  const tell = useNotice()
+  const [follow] = useState(followLog)
+  const garage = useMemo(() => follow(entries), [entries, follow])
+  const writing = useWriting(ledger, useTelling())
+  const onAnswer = useCallback((promise: StoragePromise) => tell(PROMISE_WORDS[promise]), [tell])
+  const keeping = useSafeKeeper(ledger, world, stored, onAnswer)
+  const open = useMemo<OpenLog>(
+    () => ({ world, ledger, kept, entries, garage, now, ...writing }),
+    [entries, garage, now, writing],
+  )
+  return (
+    <SafeKeepingContext value={keeping}>
+      <LogContext value={open}>{children}</LogContext>
+    </SafeKeepingContext>
+  )
+}
+
+/** Opens the log of this world, or says why it cannot be and what to do. */
+export function OpenLogProvider({ children }: { readonly children: ReactNode }) {
+  const state = useSyncExternalStore(ledger.subscribe, ledger.state)
   const [fault, setFault] = useState<unknown>()
-  const wantsDemo = world === 'demo' && entries?.length === 0
+  useEffect(() => {
+    if (ledger.state().status === 'opening') ledger.open()
+  }, [])
+  const wantsDemo = world === 'demo' && state.status === 'open' && state.entries.length === 0
   useEffect(() => {
     if (wantsDemo) enterDemo().catch(setFault)
   }, [wantsDemo])
-  const [follow] = useState(followLog)
-  const garage = useMemo(() => entries && follow(entries), [entries, follow])
-  const writing = useWriting()
-  const open = useMemo<OpenLog | undefined>(
-    () => entries && garage && { world, database, entries, garage, now, ...writing },
-    [entries, garage, now, writing],
-  )
   if (fault instanceof Error) throw fault
-  if (!open || wantsDemo)
-    return (
-      <p role="status" className="p-9 text-steel">
-        {wantsDemo ? 'Opening the garage of Ostermere…' : 'Opening the log…'}
-      </p>
-    )
-  return <LogContext value={open}>{children}</LogContext>
+  switch (state.status) {
+    case 'shut':
+      return <LogShut fault={state.fault} onTry={ledger.open} />
+    case 'vanished':
+      return <LogVanished stored={state.stored} ledger={ledger} />
+    case 'outdated':
+      return <LogOutdated stored={state.stored} />
+    case 'opening':
+      return (
+        <p role="status" className="p-9 text-steel">
+          Opening the log…
+        </p>
+      )
+    case 'open':
+      return wantsDemo ? (
+        <p role="status" className="p-9 text-steel">
+          Opening the garage of Ostermere…
+        </p>
+      ) : (
+        <Open stored={state.stored} entries={state.entries}>
+          {children}
+        </Open>
+      )
+  }
 }

@@ -1,19 +1,19 @@
 import { useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
-import { useOpenLog } from '../store/log-context.ts'
+import { useOpenLog } from '../session/log-context.ts'
 import { Sheet } from '../ui/parts/Sheet.tsx'
 import { keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
 import { WorkingLine } from './WorkingLine.tsx'
 import { STATIONS } from './stations.ts'
 import { applyTheme } from './theme.ts'
-import { useUndo } from './use-undo.ts'
 
 const OTHER_KEYS: readonly (readonly [string, string])[] = [
   ['b', 'switch bike'],
   ['n', 'new entry'],
-  ['u', 'take back the last step'],
+  ['u', 'undo the last step'],
+  ['Shift u', 'redo it'],
   ['?', 'show these keys'],
 ]
 
@@ -86,7 +86,7 @@ function NewSheet() {
 function useShellKeys(openBikes: () => void) {
   const navigate = useNavigate()
   const send = useSend()
-  const undo = useUndo()
+  const { undo, redo } = useOpenLog()
   const keys = STATIONS.map((station) => `g>${station.key}`)
   useHotkeys(
     keys,
@@ -99,7 +99,9 @@ function useShellKeys(openBikes: () => void) {
   )
   useHotkeys('b', openBikes, { preventDefault: true })
   useHotkeys('n', () => void send(newToggled(true)), { preventDefault: true })
-  useHotkeys('u', undo)
+  // A key held down is one press.
+  useHotkeys('u', (event) => !event.repeat && void undo())
+  useHotkeys('shift+u', (event) => !event.repeat && void redo())
   useHotkeys('?', () => void send(keysToggled(true)), { useKey: true })
 }
 

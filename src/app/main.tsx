@@ -6,10 +6,12 @@ import { createBrowserRouter } from 'react-router'
 import { RouterProvider } from 'react-router/dom'
 import { Notices } from '../ui/parts/notices.tsx'
 import '../ui/theme.css'
-import { Broken, NotFound } from './Faults.tsx'
+import { Broken, BrokenAbove, NotFound } from './Faults.tsx'
 import { ForecastsProvider } from './ForecastsProvider.tsx'
+import { guardOpening, keepsFailing } from './opening-guard.ts'
 import { OpenLogProvider } from './OpenLogProvider.tsx'
 import { store } from './redux.ts'
+import { SafePage } from './SafePage.tsx'
 import { Shell } from './Shell.tsx'
 import { STATIONS } from './stations.ts'
 import { applyTheme, printInDaylight } from './theme.ts'
@@ -23,8 +25,12 @@ if (nonce) setNonce(nonce)
 applyTheme(store.getState().screen.theme)
 printInDaylight(() => store.getState().screen.theme)
 
+guardOpening()
+const FAILING = 'The app did not finish opening the last times.'
+
 const router = createBrowserRouter(
   [
+    { path: '/safe', Component: () => <SafePage />, ErrorBoundary: BrokenAbove },
     {
       Component: () => (
         <Notices>
@@ -35,7 +41,7 @@ const router = createBrowserRouter(
           </OpenLogProvider>
         </Notices>
       ),
-      ErrorBoundary: Broken,
+      ErrorBoundary: BrokenAbove,
       HydrateFallback: () => null,
       children: [
         ...STATIONS.map(({ path, load }) => ({
@@ -55,7 +61,7 @@ if (!root) throw new Error('The page has no root element.')
 createRoot(root).render(
   <StrictMode>
     <Provider store={store}>
-      <RouterProvider router={router} />
+      {keepsFailing() ? <SafePage why={FAILING} /> : <RouterProvider router={router} />}
     </Provider>
   </StrictMode>,
 )

@@ -1,4 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit'
+import { recallText, rememberText } from '../ui/local-memory.ts'
 import { screenSlice, type ScreenState } from '../ui/screen-state.ts'
 import { world } from './world.ts'
 
@@ -7,7 +8,7 @@ const KEPT_KEY = `jolt-mile screen ${world}`
 /** What of the screen's state outlives a reload: never a record. */
 function recall(): Partial<ScreenState> {
   try {
-    const held = JSON.parse(localStorage.getItem(KEPT_KEY) ?? '{}') as Partial<ScreenState>
+    const held = JSON.parse(recallText(KEPT_KEY) ?? '{}') as Partial<ScreenState>
     return { bike: held.bike, theme: held.theme, units: held.units === 'imperial' ? 'imperial' : 'metric' }
   } catch {
     return {}
@@ -21,5 +22,5 @@ export const store = configureStore({
 
 store.subscribe(() => {
   const { bike, theme, units } = store.getState().screen
-  localStorage.setItem(KEPT_KEY, JSON.stringify({ bike, theme, units }))
+  rememberText(KEPT_KEY, JSON.stringify({ bike, theme, units }))
 })

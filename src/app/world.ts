@@ -1,4 +1,5 @@
 import { openDatabase, type World } from '../store/database.ts'
+import { openLedger } from '../store/ledger.ts'
 
 /** The demo lives under this path, in a database of its own. */
 export const DEMO_PATH = '/demo'
@@ -10,5 +11,5 @@ export const world: World =
 /** Where the router's paths begin in this world. */
 export const basename = world === 'demo' ? DEMO_PATH : '/'
 
-/** The one database this page works on. */
-export const database = openDatabase(world)
+/** The one log this page works on. */
+export const ledger = openLedger(openDatabase(world))

@@ -1,17 +1,53 @@
-import { array, boolean, mixed, number, object, string, ValidationError, type AnyObjectSchema } from 'yup'
+import {
+  array,
+  boolean,
+  lazy,
+  mixed,
+  number,
+  object,
+  string,
+  ValidationError,
+  type AnyObjectSchema,
+} from 'yup'
 import { CONDITIONS, QUARTERS } from '../core/exposure/conditions.ts'
-import type { Entry, EntryKind, PartSpec } from '../core/log/entries.ts'
+import { BOUNDS, isEntryId, isIsoTime, isPlainText, isThingId } from '../core/log/bounds.ts'
+import {
+  ENTRY_FORMAT,
+  type Entry,
+  type EntryDraft,
+  type EntryKind,
+  type PartSpec,
+} from '../core/log/entries.ts'
+import { formatOf, upgradeEntry, type StoredFields } from '../core/log/upgrade.ts'
 import { LUBES } from '../core/lube/lubes.ts'
-import { evidenceOf } from '../core/measure/likelihood.ts'
 import { INSTRUMENTS } from '../core/measure/instruments.ts'
 import type { Reading } from '../core/measure/reading.ts'
+import { isReading } from './reading-schema.ts'
 
 const WORDS = ['fresh', 'good', 'watch', 'swap', 'spent'] as const
-const id = () => string().strict().required().min(1).max(64)
-const text = (max: number) => string().strict().defined().max(max)
-const amount = () => number().strict().required().min(0).max(1e7)
-const teeth = () => number().strict().required().integer().min(5).max(120)
-const links = () => number().strict().required().integer().min(10).max(400)
+const MOST_TARGETS = 500_000
+
+// A field that is not there is `required`'s matter, and no fault of an optional one.
+const orAbsent =
+  (isSound: (text: string) => boolean) =>
+  (value: string | undefined): boolean =>
+    value === undefined || isSound(value)
+
+const entryId = () =>
+  string().strict().required().test('entry id', '${path} is not an id of an entry', orAbsent(isEntryId))
+const thingId = () =>
+  string().strict().required().test('thing id', '${path} is not an id', orAbsent(isThingId))
+const text = (most: number) =>
+  string()
+    .strict()
+    .defined()
+    .max(most)
+    .test('plain text', '${path} holds a character that cannot be shown', orAbsent(isPlainText))
+const amount = (most: number) => number().strict().required().min(0).max(most)
+const whole = (least: number, most: number) => number().strict().required().integer().min(least).max(most)
+const teeth = () => whole(...BOUNDS.teeth)
+const speeds = () => whole(1, BOUNDS.speeds)
+const flag = () => boolean().strict()
 const oneOf = <T extends string>(values: readonly T[]) =>
   string()
     .strict()
@@ -26,51 +62,61 @@ const time = () =>
   string()
     .strict()
     .required()
-    .test('time', '${path} is not a date and time', (value) => Number.isFinite(Date.parse(value)))
+    .test('time', '${path} is not a date and time from 1990 to 2100', orAbsent(isIsoTime))
+const targets = () => array(entryId()).strict().required().min(1).max(MOST_TARGETS)
 
-const base = { id: id(), at: time(), action: id().optional(), supersedes: id().optional() }
+const base = {
+  id: entryId(),
+  format: number().strict().required().oneOf([ENTRY_FORMAT]),
+  at: time(),
+  action: entryId().optional(),
+  supersedes: entryId().optional(),
+  firstId: entryId().optional(),
+}
 const entry = (kind: EntryKind, fields: Parameters<AnyObjectSchema['shape']>[0]): AnyObjectSchema =>
   object({ ...base, kind: oneOf([kind]), ...fields }).noUnknown()
 
-const share = () => number().strict().min(0).max(1)
 /** A record of numbers under keys of one form. */
-const record = (key: RegExp, most: number) =>
-  mixed<Record<string, number>>().test(
-    'record',
-    '${path} cannot be',
-    (value) =>
-      value === undefined ||
-      (typeof value === 'object' &&
-        Object.entries(value).every(
-          ([name, held]) => key.test(name) && Number.isFinite(held) && held >= 0 && held <= most,
-        )),
-  )
-const shares = () => record(/^\d{1,3}$/, 1)
-const gears = () => record(/^\d{1,3}x\d{1,3}$/, 1e7)
-const rideSource = () => object({ file: text(400), fingerprint: text(200) }).noUnknown()
-
+const record = (isKey: (key: string) => boolean, most: number, mostKeys: number) =>
+  mixed<Record<string, number>>().test('record', '${path} cannot be', (value) => {
+    if (value === undefined) return true
+    if (typeof value !== 'object' || Array.isArray(value)) return false
+    const held = Object.entries(value)
+    return (
+      held.length <= mostKeys &&
+      held.every(([key, amount]) => isKey(key) && Number.isFinite(amount) && amount >= 0 && amount <= most)
+    )
+  })
+const isTeeth = (key: string): boolean =>
+  /^[1-9]\d{0,2}$/.test(key) && Number(key) >= BOUNDS.teeth[0] && Number(key) <= BOUNDS.teeth[1]
+const isGear = (key: string): boolean => {
+  const [ring = '', cog = '', ...more] = key.split('x')
+  return more.length === 0 && isTeeth(ring) && isTeeth(cog)
+}
+const rideSource = () => object({ file: text(BOUNDS.fileNameLetters), fingerprint: text(200) }).noUnknown()
 const material = () => oneOf(['steel', 'aluminium', 'titanium'])
-const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
+
+const specSchemas: Readonly<Record<PartSpec['type'], AnyObjectSchema>> = {
   chain: object({
     type: oneOf(['chain']),
-    links: links(),
-    speeds: number().strict().required().integer().min(1).max(16),
+    links: whole(...BOUNDS.links),
+    speeds: speeds(),
     past: oneOf(['new', 'unknown']),
     surface: maybeOneOf(['plain', 'plated', 'hard-coated']),
-    directional: boolean().strict().optional(),
+    directional: flag().optional(),
     join: maybeOneOf(['joining-link', 'pin']),
   }).noUnknown(),
   'joining-link': object({
     type: oneOf(['joining-link']),
-    speeds: number().strict().required().integer().min(1).max(16),
-    closingsAllowed: number().strict().required().integer().min(1).max(100),
-    closedBefore: number().strict().required().integer().min(0).max(100),
+    speeds: speeds(),
+    closingsAllowed: whole(1, BOUNDS.closings),
+    closedBefore: whole(0, BOUNDS.closings),
   }).noUnknown(),
   cassette: object({
     type: oneOf(['cassette']),
-    teeth: array(teeth()).strict().required().min(1).max(16),
+    teeth: array(teeth()).strict().required().min(1).max(BOUNDS.speeds),
     material: material(),
-    soldSingly: array(teeth()).strict().optional(),
+    soldSingly: array(teeth()).strict().max(BOUNDS.speeds).optional(),
   }).noUnknown(),
   ring: object({ type: oneOf(['ring']), teeth: teeth(), material: material() }).noUnknown(),
   pulley: object({
@@ -80,144 +126,179 @@ const specSchemas: Record<PartSpec['type'], AnyObjectSchema> = {
   }).noUnknown(),
 }
 
-const passes = (schema: AnyObjectSchema | undefined, value: unknown): boolean => {
-  if (!schema) return false
-  schema.validateSync(value, { strict: true })
-  return true
-}
-
-/** A reading is sound where the core can make evidence of it. */
-function isReading(value: unknown): value is Reading {
-  if (typeof value !== 'object' || value === null) return false
-  const reading = value as Partial<Reading>
-  if (!reading.instrument || !Object.hasOwn(INSTRUMENTS, reading.instrument)) return false
-  try {
-    const evidence = evidenceOf(value as Reading)
-    return Number.isFinite(evidence.sd) && (evidence.form === 'between' || Number.isFinite(evidence.value))
-  } catch {
-    return false
-  }
-}
+const noSpec = mixed().test('spec', '${path} is not a part', () => false)
+const specSchema = lazy((value: unknown) => {
+  const type = (value as { type?: unknown } | null | undefined)?.type
+  return typeof type === 'string' && Object.hasOwn(specSchemas, type)
+    ? specSchemas[type as PartSpec['type']].required()
+    : noSpec
+})
 
 const reading = () => mixed<Reading>().required().test('reading', '${path} cannot be', isReading)
+const maybe = (schema: AnyObjectSchema) => schema.noUnknown().optional().default(undefined)
 
-const schemas: Record<EntryKind, AnyObjectSchema> = {
+const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
   bike: entry('bike', {
-    bike: id(),
-    name: text(80).min(1),
-    note: text(200),
-    speeds: number().strict().required().integer().min(1).max(16),
+    bike: thingId(),
+    name: text(BOUNDS.nameLetters).min(1),
+    note: text(BOUNDS.noteLetters),
+    speeds: speeds(),
     shifting: oneOf(['cable', 'electric', 'hub-gear', 'none']),
     motor: oneOf(['none', 'hub', 'mid-drive']),
     usualCondition: oneOf(CONDITIONS),
     storage: oneOf(['indoors', 'outdoors']),
-    usualByQuarter: object(Object.fromEntries(QUARTERS.map((quarter) => [quarter, maybeOneOf(CONDITIONS)])))
-      .noUnknown()
-      .optional()
-      .default(undefined),
-    circumferenceMm: number().strict().min(500).max(4000).optional(),
-    massKg: number().strict().min(20).max(800).optional(),
-    motorShare: share().optional(),
-    cogMix: shares().optional(),
+    usualByQuarter: maybe(
+      object(Object.fromEntries(QUARTERS.map((quarter) => [quarter, maybeOneOf(CONDITIONS)]))),
+    ),
+    circumferenceMm: number()
+      .strict()
+      .min(BOUNDS.circumferenceMm[0])
+      .max(BOUNDS.circumferenceMm[1])
+      .optional(),
+    massKg: number().strict().min(BOUNDS.massKg[0]).max(BOUNDS.massKg[1]).optional(),
+    motorShare: number().strict().min(0).max(1).optional(),
+    cogMix: record(isTeeth, 1, BOUNDS.speeds),
   }),
   part: entry('part', {
-    part: id(),
-    name: text(80).min(1),
-    note: string().strict().max(400).optional(),
-    used: object({ km: amount().optional() }).noUnknown().optional().default(undefined),
-    spec: mixed<PartSpec>()
-      .required()
-      .test('spec', '${path} is not a part', (value: unknown) =>
-        passes(specSchemas[(value as PartSpec | null)?.type ?? 'chain'], value),
-      ),
+    part: thingId(),
+    name: text(BOUNDS.nameLetters).min(1),
+    note: text(BOUNDS.noteLetters).optional(),
+    used: maybe(object({ km: amount(BOUNDS.usedKm).optional() })),
+    spec: specSchema,
   }),
-  fit: entry('fit', { part: id(), bike: id() }),
-  remove: entry('remove', { part: id(), to: oneOf(['shelf', 'retired', 'lent']), lentTo: text(80).optional() }),
+  fit: entry('fit', { part: thingId(), bike: thingId() }),
+  remove: entry('remove', {
+    part: thingId(),
+    to: oneOf(['shelf', 'retired', 'lent']),
+    lentTo: text(BOUNDS.nameLetters).optional(),
+  }),
   ride: entry('ride', {
-    bike: id(),
-    km: amount(),
+    bike: thingId(),
+    km: amount(BOUNDS.rideKm),
     condition: maybeOneOf(CONDITIONS),
-    trackKm: amount().optional(),
-    movingSeconds: amount().optional(),
-    energyKjPerKm: amount().optional(),
-    elapsedSeconds: amount().optional(),
+    trackKm: amount(BOUNDS.rideKm).optional(),
+    movingSeconds: amount(BOUNDS.movingSeconds).optional(),
+    energyKjPerKm: amount(BOUNDS.energyKjPerKm).optional(),
+    elapsedSeconds: amount(BOUNDS.elapsedSeconds).optional(),
     recorded: array(oneOf(['cadence', 'power']))
       .strict()
+      .max(2)
       .optional(),
-    gears: gears().optional(),
-    place: object({
-      lat: number().strict().required().min(-90).max(90),
-      lon: number().strict().required().min(-180).max(180),
-    })
-      .noUnknown()
-      .optional()
-      .default(undefined),
+    gears: record(isGear, BOUNDS.gearEnergyKj, 200),
+    place: maybe(
+      object({
+        lat: number().strict().required().min(-90).max(90),
+        lon: number().strict().required().min(-180).max(180),
+      }),
+    ),
     route: text(80).optional(),
-    source: rideSource().optional().default(undefined),
-    otherSources: array(rideSource()).strict().optional(),
+    source: maybe(rideSource()),
+    otherSources: array(rideSource()).strict().max(100).optional(),
   }),
   condition: entry('condition', {
-    targets: array(id()).strict().required().min(1),
+    targets: targets(),
     condition: oneOf(CONDITIONS),
     from: oneOf(['rider', 'weather', 'usual']),
   }),
-  odometer: entry('odometer', { bike: id(), km: amount(), restarted: boolean().strict().optional() }),
+  odometer: entry('odometer', {
+    bike: thingId(),
+    km: amount(BOUNDS.odometerKm),
+    restarted: flag().optional(),
+  }),
   reading: entry('reading', {
-    chain: id(),
-    linksFromJoint: number().strict().integer().min(0).max(400).optional(),
-    tool: id().optional(),
+    chain: thingId(),
+    linksFromJoint: number().strict().integer().min(0).max(BOUNDS.links[1]).optional(),
+    tool: thingId().optional(),
     reading: reading(),
   }),
   tool: entry('tool', {
-    tool: id(),
+    tool: thingId(),
     instrument: oneOf(Object.keys(INSTRUMENTS)),
-    name: text(60).min(1),
-    retired: boolean().strict().required(),
-    checkBarMm: number().strict().min(190).max(210).optional(),
+    name: text(BOUNDS.nameLetters).min(1),
+    retired: flag().required(),
+    checkBarMm: number().strict().min(BOUNDS.checkBarMm[0]).max(BOUNDS.checkBarMm[1]).optional(),
   }),
-  zeroing: entry('zeroing', { tool: id(), reading: reading() }),
-  'reading-use': entry('reading-use', { target: id(), counts: boolean().strict().required() }),
-  look: entry('look', { part: id(), cog: teeth().optional(), word: oneOf(WORDS) }),
+  zeroing: entry('zeroing', { tool: thingId(), reading: reading() }),
+  'reading-use': entry('reading-use', { target: entryId(), counts: flag().required() }),
+  look: entry('look', { part: thingId(), cog: teeth().optional(), word: oneOf(WORDS) }),
   wash: entry('wash', {
-    chain: id(),
+    chain: thingId(),
     method: oneOf(['none', 'wipe', 'on-bike', 'off-bike']),
-    lube: string()
-      .strict()
-      .optional()
-      .oneOf([...LUBES]),
+    lube: maybeOneOf(LUBES),
   }),
   limit: entry('limit', {
-    bike: id(),
+    bike: thingId(),
     school: oneOf(['early', 'usual', 'late']),
-    percent: number().strict().min(0.1).max(2).optional(),
-    reason: string().strict().max(200).optional(),
+    percent: number().strict().min(BOUNDS.limitPercent[0]).max(BOUNDS.limitPercent[1]).optional(),
+    reason: text(BOUNDS.noteLetters).optional(),
   }),
-  plan: entry('plan', { bike: id(), weeklyKm: number().strict().min(0).max(5000).optional() }),
+  plan: entry('plan', { bike: thingId(), weeklyKm: amount(BOUNDS.weeklyKm).optional() }),
   event: entry('event', {
-    event: id(),
-    bike: id(),
-    name: text(80).min(1),
+    event: thingId(),
+    bike: thingId(),
+    name: text(BOUNDS.nameLetters).min(1),
     starts: time(),
-    days: number().strict().required().min(1).max(400),
-    km: number().strict().required().min(0).max(50_000),
+    days: whole(1, BOUNDS.eventDays),
+    km: amount(BOUNDS.eventKm),
     condition: oneOf(CONDITIONS),
   }),
-  withdraw: entry('withdraw', { targets: array(id()).strict().required().min(1) }),
+  withdraw: entry('withdraw', {
+    targets: targets(),
+    reason: maybeOneOf(['undo', 'redo', 'restore']),
+  }),
+}
+
+/** An entry as it was checked: sound, of a kind or format that only a newer app knows, or with what is wrong with it. */
+export type CheckedEntry =
+  | { readonly outcome: 'sound'; readonly entry: Entry }
+  | { readonly outcome: 'newer'; readonly what: string }
+  | { readonly outcome: 'unsound'; readonly fault: string; readonly field?: string }
+
+const shown = (value: unknown): string => JSON.stringify(value)?.slice(0, 60) ?? 'missing'
+
+/** What is wrong, in words that name the field; Yup's own for a value of the wrong kind print the whole of it. */
+const faultOf = ({ message, path, type }: ValidationError): string =>
+  type === 'typeError' ? `${path ?? 'it'} is of the wrong kind` : message
+
+function checkKnown(value: StoredFields, kind: EntryKind): CheckedEntry {
+  try {
+    schemas[kind].validateSync(value, { strict: true })
+    return { outcome: 'sound', entry: value as unknown as Entry }
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error
+    return { outcome: 'unsound', fault: faultOf(error), ...(error.path && { field: error.path }) }
+  }
 }
 
 /**
- * An entry, checked at the door.
- * @returns the entry, or in plain words what is wrong with it
+ * An entry from a file or an older database, brought to today's format and checked. The one schema for both ways: what
+ * it refuses is never written, and what was written it never refuses.
  */
-export function checkEntry(value: unknown): { readonly entry: Entry } | { readonly fault: string } {
-  const kind = (value as { kind?: unknown } | null)?.kind
-  if (typeof kind !== 'string' || !Object.hasOwn(schemas, kind))
-    return { fault: `its kind is ${JSON.stringify(kind) ?? 'missing'}` }
-  try {
-    schemas[kind as EntryKind].validateSync(value, { strict: true })
-    return { entry: value as Entry }
-  } catch (error) {
-    if (error instanceof ValidationError) return { fault: error.message }
-    throw error
-  }
+export function checkEntry(value: unknown): CheckedEntry {
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return { outcome: 'unsound', fault: 'it is not an entry' }
+  const stored = value as StoredFields
+  const format = formatOf(stored)
+  if (Number.isNaN(format)) return { outcome: 'unsound', fault: `its format is ${shown(stored['format'])}` }
+  if (format > ENTRY_FORMAT) return { outcome: 'newer', what: `an entry of format ${format}` }
+  const { kind } = stored
+  if (typeof kind !== 'string') return { outcome: 'unsound', fault: `its kind is ${shown(kind)}` }
+  if (!Object.hasOwn(schemas, kind)) return { outcome: 'newer', what: `an entry of the kind ${shown(kind)}` }
+  return checkKnown(upgradeEntry(stored), kind as EntryKind)
+}
+
+const SAMPLE_ID = '00000000-0000-7000-8000-000000000000'
+
+/**
+ * What is wrong with what is about to be written, if anything: by the same schema that reads it back.
+ * @returns the name of the field, as `km` or `reading`, and what is wrong
+ */
+export function faultOfDraft(
+  draft: EntryDraft,
+): { readonly field: string; readonly fault: string } | undefined {
+  const checked = checkEntry({ ...draft, id: SAMPLE_ID, format: ENTRY_FORMAT })
+  if (checked.outcome === 'sound') return undefined
+  return checked.outcome === 'unsound'
+    ? { field: checked.field ?? 'kind', fault: checked.fault }
+    : { field: 'kind', fault: checked.what }
 }

@@ -1,14 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { commuter, noon, ride, ruleReading, written } from '../../test/log.ts'
-import { demoWorld } from '../../demo/world.ts'
-import { checkEntry } from './entry-schema.ts'
 import { readGpx as readGpxBytes } from './rides/gpx.ts'
 import { ridePrint } from './rides/recorded-ride.ts'
 import { RideFileError } from './rides/ride-file-error.ts'
-import { BackupFileError, readBackup } from './read-backup.ts'
-import { writeBackup } from './write-backup.ts'
 
 const readGpx = (text: string) => readGpxBytes(new TextEncoder().encode(text))
 const gpx = (points: string, extra = ''): string =>
@@ -83,117 +78,5 @@ describe('a GPX file', () => {
         expect(faultOf(whole.slice(0, length))).toMatch(/cut short|damaged/)
       }),
     )
-  })
-})
-
-describe('a backup', () => {
-  const entries = written([
-    ...commuter,
-    ride(1, 2, 20, { source: { file: 'a.gpx', fingerprint: 'p' }, trackKm: 19.9, movingSeconds: 3600 }),
-    ruleReading(1, 3, 305),
-    { kind: 'look', at: noon(1, 4), part: 'cassette', cog: 13, word: 'good' },
-    { kind: 'wash', at: noon(1, 4), chain: 'chain', method: 'wipe', lube: 'wet-lube' },
-    { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early' },
-    { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
-  ])
-  const text = writeBackup(entries, noon(2, 1))
-  const faultOfBackup = (broken: string): string => {
-    try {
-      readBackup(broken)
-    } catch (error) {
-      if (error instanceof BackupFileError) return error.message
-      throw error
-    }
-    throw new Error('the backup was read')
-  }
-
-  test('read back is the log that was written', () => {
-    expect(readBackup(text)).toEqual(entries)
-  })
-
-  test('is open JSON with a name, a version and an entry a line', () => {
-    expect(JSON.parse(text)).toMatchObject({ format: 'jolt-mile-log', version: 1, count: entries.length })
-    expect(text.trim().split('\n')).toHaveLength(entries.length + 2)
-  })
-
-  test('of an empty log is read too', () => {
-    expect(readBackup(writeBackup([], noon(1, 1)))).toEqual([])
-  })
-
-  test('of the whole demo world passes its own door', () => {
-    const world = demoWorld('2026-11-23')
-    expect(readBackup(writeBackup(world, noon(1, 1)))).toEqual(world)
-  })
-
-  test('cut short anywhere is refused', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 1, max: text.length - 3 }), (length) => {
-        expect(faultOfBackup(text.slice(0, length))).toMatch(/cut short|not a Jolt Mile backup|holds no list/)
-      }),
-    )
-  })
-
-  test.each([
-    ['', /empty/],
-    ['hello', /not a Jolt Mile backup/],
-    ['null', /not a Jolt Mile backup/],
-    ['{"format":"other","version":1,"entries":[]}', /not a Jolt Mile backup/],
-    ['{"format":"jolt-mile-log","version":2,"entries":[]}', /version 2; this app reads version 1/],
-    ['{"format":"jolt-mile-log","version":1}', /no list/],
-    ['{"format":"jolt-mile-log","version":1,"count":3,"entries":[]}', /says it holds 3/],
-    ['{"format":"jolt-mile-log","version":1,"count":1,"entries":[{"kind":"party"}]}', /Entry 1 of 1 .*party/],
-  ])('%.50p is refused in plain words', (broken, said) => {
-    expect(faultOfBackup(broken)).toMatch(said)
-  })
-})
-
-describe('an entry at the door', () => {
-  const [bike] = written(commuter)
-  const [aRide] = written([ride(1, 2, 20)])
-  const [reading] = written([ruleReading(1, 3, 305)])
-
-  test.each([
-    [{ ...aRide, km: -1 }, /km/],
-    [{ ...aRide, km: '20' }, /km/],
-    [{ ...aRide, at: 'yesterday' }, /at is not a date/],
-    [{ ...aRide, condition: 'lava' }, /condition/],
-    [{ ...aRide, extra: 1 }, /extra/],
-    [{ ...bike, name: '' }, /name/],
-    [{ ...reading, reading: { instrument: 'rule', pitches: 0, lengthMm: 3 } }, /reading cannot be/],
-    [{ ...reading, reading: { instrument: 'spoon' } }, /reading cannot be/],
-    [{ id: 'x', at: noon(1, 1), kind: 'part', part: 'p', name: 'n', spec: { type: 'wing' } }, /spec/],
-    [
-      {
-        id: 'x',
-        at: noon(1, 1),
-        kind: 'part',
-        part: 'p',
-        name: 'n',
-        spec: { type: 'ring', teeth: 2, material: 'steel' },
-      },
-      /teeth/,
-    ],
-    [{ id: 'x', at: noon(1, 1), kind: 'withdraw', targets: [] }, /targets/],
-    [{ id: 'x', at: noon(1, 1), kind: 'plan', bike: 'heron', weeklyKm: -5 }, /weeklyKm/],
-    [
-      {
-        id: 'x',
-        at: noon(1, 1),
-        kind: 'event',
-        event: 'tour',
-        bike: 'heron',
-        name: 'Tour',
-        starts: 'soon',
-        days: 9,
-        km: 900,
-        condition: 'mud',
-      },
-      /starts is not a date/,
-    ],
-    [null, /kind is missing/],
-    [{ kind: 'constructor' }, /kind/],
-  ])('%.60p is turned away', (value, said) => {
-    const result = checkEntry(value)
-    expect('fault' in result ? result.fault : 'let in').toMatch(said)
   })
 })

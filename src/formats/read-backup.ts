@@ -1,52 +1,157 @@
+import { ASIDE_REASONS, type AsideEntry, type AsideReason } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { checkEntry } from './entry-schema.ts'
 import { BACKUP_FORMAT, BACKUP_VERSION } from './write-backup.ts'
 
-/** A file that is no backup, or not a whole one: what is wrong and how to mend it, in one sentence. */
+/** A file that is no backup at all: what is wrong and how to mend it, in one sentence. */
 export class BackupFileError extends Error {
   override readonly name = 'BackupFileError'
 }
 
-function parsed(text: string): Record<string, unknown> {
+/** What a backup holds. */
+export interface BackupContents {
+  /** Those that are sound, in the order of the file, in today's format. */
+  readonly entries: readonly Entry[]
+  /** The others, to be kept beside the log. */
+  readonly aside: readonly AsideEntry[]
+  /** What is wrong with the file as a whole, in one sentence, where something is. */
+  readonly remark?: string
+}
+
+interface Parts {
+  readonly entries: readonly unknown[]
+  readonly aside: readonly unknown[]
+  /** Lines that cannot be read at all. */
+  readonly damaged: readonly string[]
+  readonly remark?: string
+}
+
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** A JSON value, or undefined where the text is none. */
+function tryParse(text: string): { readonly value: unknown } | undefined {
   try {
-    return (JSON.parse(text) ?? {}) as Record<string, unknown>
+    return { value: JSON.parse(text) as unknown }
   } catch {
-    const trimmed = text.trim()
-    if (trimmed === '')
-      throw new BackupFileError('The file is empty. Choose the backup again, or another copy of it.')
-    if (trimmed.startsWith('{') && !trimmed.endsWith(']}'))
-      throw new BackupFileError(
-        'The file is cut short: its end is missing. Copy it again from where it was saved.',
-      )
+    return undefined
+  }
+}
+
+const NO_BACKUP = 'This is not a Jolt Mile backup. Choose the file that "Save a backup" wrote.'
+
+/** What is left of a file that was cut short or damaged on the way: an entry stands on a line of its own. */
+function salvaged(text: string): Parts {
+  const [head = '', ...lines] = text.split(/\r?\n/)
+  if (!/^\s*\{\s*"format"\s*:\s*"jolt-mile-log"/.test(head)) throw new BackupFileError(NO_BACKUP)
+  const entries: unknown[] = []
+  const aside: unknown[] = []
+  const damaged: string[] = []
+  let section = entries
+  for (const line of lines) {
+    const bare = line.trim().replace(/,$/, '')
+    if (/^\],?\s*"aside"/.test(bare)) section = aside
+    else if (bare !== '' && !/^[\]}\s]+$/.test(bare)) {
+      const parsed = tryParse(bare)
+      if (parsed) section.push(parsed.value)
+      else damaged.push(bare)
+    }
+  }
+  if (entries.length === 0 && aside.length === 0)
     throw new BackupFileError(
-      'This is not a Jolt Mile backup: it cannot be read as one. Choose the file that "Save a backup" wrote.',
+      'The file is cut short, and no whole entry is left in it. Copy it again from where it was saved.',
     )
+  const count = Number(/"count"\s*:\s*(\d+)/.exec(head)?.[1] ?? NaN)
+  return {
+    entries,
+    aside,
+    damaged,
+    remark: `The file is cut short or damaged: ${entries.length} of its ${Number.isFinite(count) ? `${count} ` : ''}entries could be read. If there is a whole copy, bring it in too: nothing comes in twice.`,
+  }
+}
+
+function partsOf(text: string): Parts {
+  const trimmed = text.trim()
+  if (trimmed === '') throw new BackupFileError('The file is empty. Choose the backup again.')
+  const parsed = tryParse(trimmed)
+  if (!parsed) return salvaged(trimmed)
+  if (!isObject(parsed.value) || parsed.value['format'] !== BACKUP_FORMAT)
+    throw new BackupFileError(NO_BACKUP)
+  const { version, count, entries, aside } = parsed.value
+  if (!Array.isArray(entries))
+    throw new BackupFileError(
+      Number(version) > BACKUP_VERSION
+        ? 'A newer version of Jolt Mile wrote this backup, in a way that this one cannot read. Reload the app to bring it up to date, then try again.'
+        : 'The backup holds no list of entries. Choose another copy of it.',
+    )
+  const remark =
+    Number(version) > BACKUP_VERSION
+      ? 'A newer version of Jolt Mile wrote this backup. What this one does not know is kept aside until it is brought up to date.'
+      : count !== entries.length
+        ? `The file says that it holds ${typeof count === 'number' ? count : 'an unknown number of'} entries; ${entries.length} are there.`
+        : undefined
+  return {
+    entries: entries as readonly unknown[],
+    aside: Array.isArray(aside) ? (aside as readonly unknown[]) : [],
+    damaged: [],
+    ...(remark !== undefined && { remark }),
+  }
+}
+
+const isReason = (value: unknown): value is AsideReason => ASIDE_REASONS.includes(value as AsideReason)
+
+/** Entries are looked at in handfuls: so many between two words of progress. */
+const HANDFUL = 500
+
+/**
+ * Reads a backup a piece at a time: what is sound comes in, what is not is told and kept aside, and nothing is lost.
+ * @returns by steps, each telling how many of the entries were looked at
+ * @throws BackupFileError where the file is no backup, or nothing whole is left in it
+ */
+export function* backupSteps(
+  text: string,
+): Generator<{ readonly done: number; readonly of: number }, BackupContents> {
+  const parts = partsOf(text)
+  const entries: Entry[] = []
+  const aside = new Map<string, AsideEntry>()
+  const keep = (value: unknown, why: AsideReason, said: string): void => {
+    const held = JSON.stringify(value) ?? 'null'
+    aside.set(held, { text: held, why, said })
+  }
+  const take = (value: unknown): void => {
+    const checked = checkEntry(value)
+    if (checked.outcome === 'sound') entries.push(checked.entry)
+    else if (checked.outcome === 'newer') keep(value, 'newer', checked.what)
+    else keep(value, 'unsound', checked.fault)
+  }
+  const of = parts.entries.length + parts.aside.length
+  for (const [i, value] of parts.entries.entries()) {
+    if (i % HANDFUL === 0) yield { done: i, of }
+    take(value)
+  }
+  for (const held of parts.aside) {
+    if (!isObject(held)) keep(held, 'unsound', 'it is not an entry')
+    else if (held['why'] === 'newer' || held['why'] === 'unsound') take(held['value'])
+    else
+      keep(
+        held['value'],
+        isReason(held['why']) ? held['why'] : 'damaged',
+        typeof held['said'] === 'string' ? held['said'].slice(0, 400) : '',
+      )
+  }
+  for (const line of parts.damaged) keep(line, 'damaged', 'its line in the file cannot be read')
+  return {
+    entries,
+    aside: [...aside.values()],
+    ...(parts.remark !== undefined && { remark: parts.remark }),
   }
 }
 
 /**
- * Reads a backup whole or not at all.
- * @throws BackupFileError where it is cut short, of another version, or no backup
+ * Reads a backup in one go.
+ * @throws BackupFileError as {@link backupSteps}
  */
-export function readBackup(text: string): Entry[] {
-  const { format, version, count, entries } = parsed(text)
-  if (format !== BACKUP_FORMAT)
-    throw new BackupFileError('This is not a Jolt Mile backup. Choose the file that "Save a backup" wrote.')
-  if (version !== BACKUP_VERSION)
-    throw new BackupFileError(
-      `The backup is of version ${JSON.stringify(version) ?? 'unknown'}; this app reads version ${BACKUP_VERSION}. Open it with the app that wrote it, brought up to date.`,
-    )
-  if (!Array.isArray(entries))
-    throw new BackupFileError('The backup holds no list of entries. Choose another copy of it.')
-  if (count !== entries.length)
-    throw new BackupFileError(
-      `The backup says it holds ${String(count)} entries, but ${entries.length} are there. Choose another copy of it.`,
-    )
-  return entries.map((value: unknown, index) => {
-    const result = checkEntry(value)
-    if ('entry' in result) return result.entry
-    throw new BackupFileError(
-      `Entry ${index + 1} of ${entries.length} cannot be read: ${result.fault}. Choose another copy of the backup.`,
-    )
-  })
+export function readBackup(text: string): BackupContents {
+  const steps = backupSteps(text)
+  for (let step = steps.next(); ; step = steps.next()) if (step.done) return step.value
 }

@@ -1,20 +1,30 @@
+import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 
 /** Name and version of the backup format. A version is never changed, only followed. */
 export const BACKUP_FORMAT = 'jolt-mile-log'
-export const BACKUP_VERSION = 1
+export const BACKUP_VERSION = 2
+
+const lines = (texts: readonly string[]): string => texts.join(',\n')
 
 /**
- * The whole log as one JSON text: `{ format, version, exportedAt, count, entries }`, an entry a line, so that it
- * can be read and compared by people too.
+ * The whole log as one JSON text: `{ format, version, exportedAt, count, entries, aside }`, an entry a line, so that it
+ * can be read and compared by people too, and so that what is left of a damaged copy can still be read. `aside` holds
+ * what is kept beside the log: `{ why, said, value }`.
  */
-export function writeBackup(entries: readonly Entry[], exportedAt: string): string {
+export function writeBackup(
+  entries: readonly Entry[],
+  exportedAt: string,
+  aside: readonly AsideEntry[] = [],
+): string {
   const head = JSON.stringify({
     format: BACKUP_FORMAT,
     version: BACKUP_VERSION,
     exportedAt,
     count: entries.length,
   })
-  const lines = entries.map((entry) => JSON.stringify(entry)).join(',\n')
-  return `${head.slice(0, -1)},"entries":[\n${lines}\n]}\n`
+  const held = aside.map(
+    ({ text, why, said }) => `{"why":${JSON.stringify(why)},"said":${JSON.stringify(said)},"value":${text}}`,
+  )
+  return `${head.slice(0, -1)},"entries":[\n${lines(entries.map((entry) => JSON.stringify(entry)))}\n],"aside":[\n${lines(held)}\n]}\n`
 }

@@ -45,7 +45,7 @@ describe('Gauge', () => {
     show(<ReadingList chain={chain} />)
     await userEvent.click(screen.getByRole('checkbox'))
     expect(recorded).toEqual([
-      { kind: 'reading-use', at: TODAY, target: chain.readings[0]?.entry.id, use: false },
+      { kind: 'reading-use', at: TODAY, target: chain.readings[0]?.entry.id, counts: false },
     ])
   })
 
@@ -63,7 +63,9 @@ describe('Gauge', () => {
     )
     await userEvent.click(screen.getByRole('radio', { name: 'slack' }))
     await userEvent.click(screen.getByRole('button', { name: 'Save the reading' }))
-    expect(recorded.map((draft) => draft.kind === 'reading' && [draft.linksFromJoint, draft.reading])).toEqual([
+    expect(
+      recorded.map((draft) => draft.kind === 'reading' && [draft.linksFromJoint, draft.reading]),
+    ).toEqual([
       [10, { instrument: 'three-contact-limit', limit: 0.5, result: 'drops', slack: true }],
       [10, { instrument: 'three-contact-limit', limit: 0.75, result: 'clear', slack: true }],
     ])
@@ -176,7 +178,7 @@ describe('Gauge, with tools of one’s own', () => {
     await userEvent.type(screen.getByLabelText('Its check bar measures, mm'), '201.5')
     await userEvent.click(screen.getByRole('button', { name: 'Add the tool' }))
     expect(recorded).toMatchObject([
-      { kind: 'tool', instrument: 'strip', name: 'Paper strip', barMm: 201.5, retired: false },
+      { kind: 'tool', instrument: 'strip', name: 'Paper strip', checkBarMm: 201.5, retired: false },
     ])
   })
 

@@ -1,5 +1,8 @@
-import Dexie, { type EntityTable } from 'dexie'
+import Dexie, { type EntityTable, type Transaction } from 'dexie'
+import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
+import { checkEntry } from '../formats/entry-schema.ts'
+import { beginGeneration } from './generation.ts'
 
 /** An entry and its place in the order of arrival on this device. */
 export type StoredEntry = Entry & { seq: number }
@@ -24,6 +27,7 @@ export type LogDatabase = Dexie & {
   readonly entries: EntityTable<StoredEntry, 'seq'>
   readonly kept: EntityTable<KeptThing, 'key'>
   readonly forecasts: EntityTable<StoredForecast, 'group'>
+  readonly aside: EntityTable<AsideEntry, 'text'>
 }
 
 /** Which records are open: the user's own or the demo garage. They never mix. */
@@ -31,13 +35,110 @@ export type World = 'own' | 'demo'
 
 const NAMES: Readonly<Record<World, string>> = { own: 'jolt-mile', demo: 'jolt-mile-demo' }
 
+/** Brings entries to today's format. One that cannot be counted is kept beside the log, and nothing stops. */
+async function upgradeEntries(transaction: Transaction): Promise<void> {
+  const aside: AsideEntry[] = []
+  await transaction
+    .table<Record<string, unknown>>('entries')
+    .toCollection()
+    .modify((row: Record<string, unknown>, ref: { value?: unknown }) => {
+      const { seq, ...stored } = row
+      const checked = checkEntry(stored)
+      if (checked.outcome === 'sound') ref.value = { ...checked.entry, seq }
+      else {
+        const [why, said] =
+          checked.outcome === 'newer'
+            ? (['newer', checked.what] as const)
+            : (['unsound', checked.fault] as const)
+        aside.push({ text: JSON.stringify(stored), why, said })
+        delete ref.value
+      }
+    })
+  await transaction.table('aside').bulkPut(aside)
+  await beginGeneration(transaction)
+}
+
 /**
- * Opens a world's database. Migrations are numbered, kept for good and never edited: a new shape is a new number.
+ * A world's database, not opened yet. Migrations are numbered, kept for good and never edited: a new shape is a new
+ * number, and whenever the format of entries grows a new number upgrades those stored.
  */
 export function openDatabase(world: World): LogDatabase {
   const database = new Dexie(NAMES[world]) as LogDatabase
   database.version(1).stores({ entries: '++seq, &id' })
   database.version(2).stores({ kept: '&key' })
   database.version(3).stores({ forecasts: '&group' })
+  database.version(4).stores({ aside: '&text' }).upgrade(upgradeEntries)
+  database.on('populate', (transaction) => void beginGeneration(transaction))
   return database
+}
+
+/** The newest shape of the database that this build knows. */
+const SHAPE = 4
+/** Dexie counts in tenths, so that there is room between two shapes. */
+const shapeOf = (database: LogDatabase): number => database.backendDB().version / 10
+
+/** Why the log cannot be opened. */
+export type OpenFault = 'missing' | 'denied' | 'hanging' | 'newer' | 'full' | 'broken'
+
+/** A log that cannot be opened, and why. */
+export class LogOpenError extends Error {
+  override readonly name = 'LogOpenError'
+  constructor(
+    readonly fault: OpenFault,
+    cause?: unknown,
+  ) {
+    super(`The log cannot be opened: ${fault}.`, { cause })
+  }
+}
+
+/** Names of the errors that an error and what it came from bear. */
+function namesOf(error: unknown): readonly string[] {
+  const names: string[] = []
+  for (let one = error; one instanceof Error && names.length < 5;) {
+    names.push(one.name)
+    one = (one as { inner?: unknown }).inner ?? one.cause
+  }
+  return names
+}
+
+/** Whether a write failed because there is no room for it. */
+export const isFull = (error: unknown): boolean => namesOf(error).includes('QuotaExceededError')
+
+function openFaultOf(error: unknown): OpenFault {
+  const names = namesOf(error)
+  if (names.includes('MissingAPIError') || names.includes('MissingAPI')) return 'missing'
+  if (names.includes('VersionError')) return 'newer'
+  if (names.includes('QuotaExceededError')) return 'full'
+  if (
+    names.some(
+      (name) => name === 'SecurityError' || name === 'InvalidStateError' || name === 'NotAllowedError',
+    )
+  )
+    return 'denied'
+  return 'broken'
+}
+
+/** The browser answers well within this, ms, where it answers at all. */
+const PATIENCE_MS = 12_000
+
+/**
+ * Opens the database, or says why it cannot be.
+ * @throws LogOpenError
+ */
+export async function openPatiently(database: LogDatabase, patienceMs = PATIENCE_MS): Promise<void> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<never>((_resolve, reject) => {
+    timer = setTimeout(() => reject(new LogOpenError('hanging')), patienceMs)
+  })
+  try {
+    await Promise.race([database.open(), late])
+  } catch (error) {
+    throw error instanceof LogOpenError ? error : new LogOpenError(openFaultOf(error), error)
+  } finally {
+    clearTimeout(timer)
+  }
+  if (shapeOf(database) > SHAPE) {
+    database.close({ disableAutoOpen: true })
+    throw new LogOpenError('newer')
+  }
 }

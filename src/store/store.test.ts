@@ -1,122 +1,279 @@
 import 'fake-indexeddb/auto'
+import { readFileSync } from 'node:fs'
+import Dexie from 'dexie'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
+import { append, openedLedger, storedIn, until } from '../../test/ledger.ts'
 import { commuter, noon, ride, written } from '../../test/log.ts'
-import type { Entry } from '../core/log/entries.ts'
+import { ENTRY_FORMAT, type Entry, type EntryDraft } from '../core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
-import { openDatabase, type LogDatabase } from './database.ts'
+import { replay } from '../core/log/replay.ts'
+import { stillNew } from '../core/log/still-new.ts'
+import { withOneStamp } from '../core/log/one-stamp.ts'
+import { isFull, LogOpenError, openDatabase, openPatiently } from './database.ts'
 import { keepForecast, readForecast } from './forecasts.ts'
-import { watchLog } from './live-log.ts'
-import { allEntries, append, entriesSince, mergeIn, wipe } from './write.ts'
+import type { Ledger } from './ledger.ts'
+import { allAside } from './merge-in.ts'
+import { allEntries, DraftError } from './write.ts'
 
-let database: LogDatabase
+const DAY_MS = 86_400_000
+let ledger: Ledger
 
-beforeEach(() => {
-  database = openDatabase('own')
+beforeEach(async () => {
+  ledger = await openedLedger()
 })
 afterEach(async () => {
-  await database.delete()
+  ledger.stop()
+  await ledger.database.delete()
 })
 
-describe('appending', () => {
+describe('writing', () => {
   test('gives ids in the order of writing and one action to what was written together', async () => {
-    const written = await append(database, [ride(1, 2, 10), ride(1, 3, 20)])
-    expect(written.map(({ id }) => id)).toEqual([...written.map(({ id }) => id)].sort())
-    expect(new Set(written.map(({ action: act }) => act))).toEqual(new Set([written[0]?.id]))
-    expect(await allEntries(database)).toEqual(written)
+    const entries = await append(ledger, [ride(1, 2, 10), ride(1, 3, 20)])
+    expect(entries.map(({ id }) => id)).toEqual([...entries.map(({ id }) => id)].sort())
+    expect(new Set(entries.map(({ action }) => action))).toEqual(new Set([entries[0]?.id]))
+    expect(await allEntries(ledger.database)).toEqual(entries)
+    expect(storedIn(ledger)).toEqual(entries)
   })
 
-  test('writes after everything it has seen, even where another device’s clock runs ahead', async () => {
-    const ahead = Date.now() + 10 * 86_400_000
-    const theirs: Entry = { ...ride(1, 2, 10), id: makeEntryId(ahead, 0, new Uint8Array(16)) }
-    await mergeIn(database, [theirs])
-    const [mine] = await append(database, [{ kind: 'withdraw', at: noon(1, 3), targets: [theirs.id] }])
+  test('writes after everything it has seen, even where another device’s clock runs hours ahead', async () => {
+    const ahead = Date.now() + DAY_MS / 2
+    const theirs: Entry = {
+      ...(written([ride(1, 2, 10)])[0] as Entry),
+      id: makeEntryId(ahead, 0, new Uint8Array(16)),
+    }
+    await ledger.merge([theirs], [])
+    const [mine] = await append(ledger, [{ kind: 'withdraw', at: noon(1, 3), targets: [theirs.id] }])
     expect(mine && mine.id > theirs.id).toBe(true)
     expect(entryIdTime(mine?.id ?? '')).toBeGreaterThan(ahead)
   })
 
-  test('writes all or nothing', async () => {
-    const [first] = await append(database, [ride(1, 2, 10)])
-    const clash = { ...ride(1, 3, 5), seq: 1 }
-    await expect(append(database, [ride(1, 4, 1), clash])).rejects.toThrow()
-    expect(await allEntries(database)).toEqual([first])
+  test('writes all or nothing: one that could not be read back stops the others', async () => {
+    const [first] = await append(ledger, [ride(1, 2, 10)])
+    await expect(append(ledger, [ride(1, 4, 1), ride(1, 5, 123_456)])).rejects.toThrow(DraftError)
+    expect(await allEntries(ledger.database)).toEqual([first])
   })
 
   test('of nothing writes nothing', async () => {
-    expect(await append(database, [])).toEqual([])
-    expect(await allEntries(database)).toEqual([])
+    expect(await append(ledger, [])).toEqual([])
+    expect(await allEntries(ledger.database)).toEqual([])
   })
 
-  test('a thousand rides are one transaction', async () => {
-    await append(
-      database,
-      Array.from({ length: 1000 }, (_, i) => ride(1 + (i % 12), 1 + (i % 28), 1 + i)),
-    )
-    expect((await entriesSince(database, 0)).total).toBe(1000)
+  test('decides on the log as it is, whichever tab wrote last', async () => {
+    const other = await openedLedger()
+    const import_: readonly EntryDraft[] = [ride(1, 2, 10, { source: { file: 'a.gpx', fingerprint: 'p' } })]
+    const add = (tab: Ledger) => tab.write((entries) => stillNew(entries, import_))
+    const results = await Promise.all([add(ledger), add(other), add(ledger)])
+    expect(results.map((result) => result.written.length).sort()).toEqual([0, 0, 1])
+    expect(await allEntries(ledger.database)).toHaveLength(1)
+    other.stop()
+  })
+
+  test('a bike saved twice by one form is one bike', async () => {
+    const drafts = commuter
+    await ledger.write((entries) => stillNew(entries, drafts))
+    await ledger.write((entries) => stillNew(entries, drafts))
+    expect(storedIn(ledger)).toHaveLength(commuter.length)
   })
 })
 
-describe('merging a file in', () => {
-  const file = written([...commuter, ride(1, 2, 10)])
-
-  test('adds what is new, says how much was known, and does no harm twice', async () => {
-    expect(await mergeIn(database, file.slice(0, 3))).toMatchObject({ known: 0, differing: [] })
-    const second = await mergeIn(database, file)
-    expect([second.added.length, second.known]).toEqual([file.length - 3, 3])
-    expect((await mergeIn(database, file)).added).toEqual([])
-    expect(await allEntries(database)).toEqual(file)
+describe('a clock that ran ahead', () => {
+  test('leaves no entry that nothing can undo: what it wrote is stamped again', async () => {
+    const wrong = await openedLedger('own', () => Date.UTC(2090, 0, 1))
+    const [far] = await append(wrong, [ride(1, 2, 10)])
+    await until(ledger, () => storedIn(ledger).length === 1)
+    const [undone] = await append(ledger, [{ kind: 'withdraw', at: noon(1, 3), targets: [far?.id ?? ''] }])
+    const stored = storedIn(ledger)
+    expect(stored.map(({ firstId }) => firstId)).toContain(far?.id)
+    expect(stored.every(({ id }) => entryIdTime(id) < Date.now() + 1000)).toBe(true)
+    expect(undone && stored.every(({ id }) => id <= undone.id)).toBe(true)
+    expect(replay(withOneStamp(stored)).bikes.size).toBe(0)
+    wrong.stop()
   })
 
-  test('with an entry that contradicts ours changes nothing', async () => {
-    await mergeIn(database, file.slice(0, 2))
+  test('of another device is mended as its entries come in, once and for all', async () => {
+    const file = written([...commuter, ride(2, 1, 30)], Date.UTC(2090, 0, 1))
+    const merge = await ledger.merge(file, [])
+    expect([merge.added.length, merge.ahead.size]).toEqual([file.length, file.length])
+    expect((await ledger.merge(file, [])).added).toEqual([])
+    const state = ledger.state()
+    expect(
+      state.status === 'open' &&
+        replay(state.entries)
+          .bikes.get('heron')
+          ?.rides.map(({ km }) => km),
+    ).toEqual([30])
+  })
+})
+
+describe('merging a backup in', () => {
+  const file = written(commuter)
+
+  test('adds what is new, says how much was known, and does no harm twice', async () => {
+    expect(await ledger.merge(file.slice(0, 3), [])).toMatchObject({ known: 0, differing: [] })
+    const second = await ledger.merge(file, [])
+    expect([second.added.length, second.known]).toEqual([file.length - 3, 3])
+    expect((await ledger.merge(file, [])).added).toEqual([])
+    expect(await allEntries(ledger.database)).toEqual(file)
+  })
+
+  test('keeps ours where an entry contradicts it, theirs aside, and takes the rest', async () => {
+    await ledger.merge(file.slice(0, 2), [])
     const edited = file.map((entry, i) => (i === 0 ? ({ ...entry, name: 'Another' } as Entry) : entry))
-    expect((await mergeIn(database, edited)).differing).toEqual([file[0]?.id])
-    expect(await allEntries(database)).toEqual(file.slice(0, 2))
+    expect((await ledger.merge(edited, [])).differing).toEqual([edited[0]])
+    expect(await allEntries(ledger.database)).toEqual(file)
+    expect(await allAside(ledger.database)).toMatchObject([{ why: 'differs' }])
+  })
+
+  test('what only a newer app knows waits beside the log, and comes in once it is known', async () => {
+    const [entry] = written([ride(1, 5, 12)])
+    await ledger.merge([], [{ text: JSON.stringify(entry), why: 'newer', said: 'an entry of format 3' }])
+    expect(storedIn(ledger)).toEqual([])
+    const later = await openedLedger()
+    await until(later, () => storedIn(later).length === 1)
+    expect(await allAside(ledger.database)).toEqual([])
+    later.stop()
+  })
+
+  test('an entry set aside is out of the log, kept, and can come back', async () => {
+    await ledger.merge(file, [])
+    const [first] = file
+    await ledger.setAside([first?.id ?? ''])
+    expect(storedIn(ledger)).toHaveLength(file.length - 1)
+    const [held] = await allAside(ledger.database)
+    await ledger.takeBack([held?.text ?? ''])
+    expect(storedIn(ledger)).toHaveLength(file.length)
+    expect(await allAside(ledger.database)).toEqual([])
   })
 })
 
 test('the two worlds do not mix', async () => {
-  const demo = openDatabase('demo')
+  const demo = await openedLedger('demo')
   await append(demo, [ride(1, 2, 10)])
-  expect(await allEntries(database)).toEqual([])
-  await demo.delete()
+  expect(await allEntries(ledger.database)).toEqual([])
+  demo.stop()
+  await demo.database.delete()
 })
 
 test('a forecast is kept for the next visit, one for each rider, and goes with the log', async () => {
+  const { database } = ledger
   expect(await readForecast(database, 'all')).toBeUndefined()
   await keepForecast(database, { group: 'all', version: 1, key: 'older', outlook: { chains: {} } })
   await keepForecast(database, { group: 'all', version: 1, key: 'newer', outlook: { chains: {} } })
   expect(await readForecast(database, 'all')).toMatchObject({ key: 'newer' })
-  await wipe(database)
+  await ledger.wipe()
   expect(await readForecast(database, 'all')).toBeUndefined()
 })
 
-test('the log is watched: what arrives is seen, and a wipe is too', async () => {
-  const seen: number[] = []
-  const reached = (count: number) =>
-    new Promise<void>((resolve) => {
-      const timer = setInterval(() => {
-        if (seen.at(-1) === count) {
-          clearInterval(timer)
-          resolve()
-        }
-      }, 5)
-    })
-  const subscription = watchLog(database).subscribe((entries) => seen.push(entries.length))
-  await reached(0)
-  await append(database, [ride(1, 2, 10), ride(1, 3, 10)])
-  await reached(2)
-  await append(database, [ride(1, 4, 10)])
-  await reached(3)
-  await wipe(database)
-  await reached(0)
-  await append(database, [ride(1, 4, 10)])
-  await reached(1)
-  subscription.unsubscribe()
+describe('another tab', () => {
+  test('sees what arrives, and a wipe', async () => {
+    const other = await openedLedger()
+    await append(ledger, [ride(1, 2, 10), ride(1, 3, 10)])
+    await until(other, () => storedIn(other).length === 2)
+    await ledger.wipe()
+    await until(other, () => storedIn(other).length === 0)
+    await append(other, [ride(1, 4, 10)])
+    await until(ledger, () => storedIn(ledger).length === 1)
+    other.stop()
+  })
+
+  test('with a newer build: this one stops, and writes nothing more', async () => {
+    await append(ledger, [ride(1, 2, 10)])
+    const newer = new Dexie('jolt-mile')
+    newer.version(9).stores({ entries: '++seq, &id', kept: '&key', forecasts: '&group', aside: '&text' })
+    await newer.open()
+    await until(ledger, ({ status }) => status === 'outdated')
+    await expect(append(ledger, [ride(1, 3, 10)])).rejects.toThrow(/loaded again/)
+    expect(await newer.table('entries').count()).toBe(1)
+    newer.close()
+    // A build that knows less leaves the log alone, and says so.
+    const older = openDatabase('own')
+    await expect(openPatiently(older)).rejects.toMatchObject({ fault: 'newer' })
+    older.close()
+  })
 })
 
-test('places in the order of arrival tell what is new', async () => {
-  await append(database, [ride(1, 2, 10)])
-  const { seq } = await entriesSince(database, 0)
-  const [second] = await append(database, [ride(1, 3, 20)])
-  expect(await entriesSince(database, seq)).toMatchObject({ entries: [second], total: 2 })
+describe('a log that is deleted while it is open', () => {
+  test('is not begun again by the next write, and can be put back from memory', async () => {
+    const entries = await append(ledger, [...commuter, ride(1, 2, 10)])
+    await Dexie.delete('jolt-mile')
+    await until(ledger, ({ status }) => status === 'vanished')
+    await expect(append(ledger, [ride(1, 3, 10)])).rejects.toThrow()
+    await ledger.writeBack()
+    await until(ledger, ({ status }) => status === 'open')
+    expect(await allEntries(ledger.database)).toEqual(entries)
+    await append(ledger, [ride(1, 3, 10)])
+    expect(storedIn(ledger)).toHaveLength(entries.length + 1)
+  })
+
+  test('emptied by a strange hand counts as deleted', async () => {
+    await append(ledger, [ride(1, 2, 10)])
+    await ledger.database.entries.clear()
+    await until(ledger, ({ status }) => status === 'vanished')
+  })
+})
+
+describe('a database of an earlier build', () => {
+  test('is brought to today’s format, and what cannot be counted is kept aside', async () => {
+    ledger.stop()
+    await ledger.database.delete()
+    const old = new Dexie('jolt-mile')
+    old.version(3).stores({ entries: '++seq, &id', kept: '&key', forecasts: '&group' })
+    const kept = (JSON.parse(readFileSync('test/backups/format-1.json', 'utf8')) as { entries: object[] })
+      .entries
+    await old.table('entries').bulkAdd(kept)
+    await old.table('entries').add({
+      kind: 'event',
+      id: '01a2165f-9e8f-7000-8000-00416b98ffff',
+      at: noon(1, 1),
+      event: 'tour',
+      bike: 'heron',
+      name: 'Tour',
+      starts: '9999-12-31T12:00:00.000Z',
+      days: 9,
+      km: 900,
+      condition: 'dry-road',
+    })
+    old.close()
+    ledger = await openedLedger()
+    const stored = storedIn(ledger)
+    expect(stored).toHaveLength(kept.length)
+    expect(new Set(stored.map(({ format }) => format))).toEqual(new Set([ENTRY_FORMAT]))
+    expect(replay(stored).parts.get('kite-chain')?.lentTo).toBe('the ferry crew')
+    expect(await allAside(ledger.database)).toMatchObject([{ why: 'unsound' }])
+  })
+})
+
+describe('storage that fails', () => {
+  test('that does not answer is said to', async () => {
+    const hanging = openDatabase('own')
+    hanging.open = () => new Dexie.Promise(() => undefined)
+    await expect(openPatiently(hanging, 20)).rejects.toMatchObject({ fault: 'hanging' })
+  })
+
+  test.each([
+    ['MissingAPIError', 'missing'],
+    ['SecurityError', 'denied'],
+    ['InvalidStateError', 'denied'],
+    ['QuotaExceededError', 'full'],
+    ['OddError', 'broken'],
+  ])('with %s is %s', async (name, fault) => {
+    const failing = openDatabase('own')
+    const cause = new Error('no')
+    cause.name = name
+    failing.open = () => Dexie.Promise.reject(new LogOpenErrorLike(cause))
+    await expect(openPatiently(failing)).rejects.toMatchObject({ fault })
+    expect(isFull(cause)).toBe(name === 'QuotaExceededError')
+  })
+})
+
+/** An error that wraps another, as the database library does. */
+class LogOpenErrorLike extends Error {
+  override readonly name = 'OpenFailedError'
+  constructor(readonly inner: Error) {
+    super(inner.message)
+  }
+}
+
+test('an opening that failed is an error of its own', () => {
+  expect(new LogOpenError('denied').message).toMatch(/denied/)
 })

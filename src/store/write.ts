@@ -1,12 +1,41 @@
-import type { Entry, EntryDraft, EntryId } from '../core/log/entries.ts'
+import { isStampedAhead } from '../core/log/bounds.ts'
+import { ENTRY_FORMAT, type Entry, type EntryDraft, type EntryId } from '../core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
-import { mergeLogs, type Merge } from '../core/log/merge.ts'
+import { faultOfDraft } from '../formats/entry-schema.ts'
 import type { LogDatabase, StoredEntry } from './database.ts'
+import { countChange, readGeneration } from './generation.ts'
 
 const withoutSeq = ({ seq, ...entry }: StoredEntry): Entry => entry
 
+/** What was to be written cannot be: the schema that reads the log back would refuse it. */
+export class DraftError extends Error {
+  override readonly name = 'DraftError'
+  constructor(
+    readonly field: string,
+    fault: string,
+  ) {
+    super(fault)
+  }
+}
+
+/** Drafts that were looked at before, as they are in long imports. */
+const sound = new WeakSet<EntryDraft>()
+
+/**
+ * Checks what is to be written, by the schema that reads it back.
+ * @throws DraftError for the first that is unsound
+ */
+export function checkDrafts(drafts: readonly EntryDraft[]): void {
+  for (const draft of drafts) {
+    if (sound.has(draft)) continue
+    const found = faultOfDraft(draft)
+    if (found) throw new DraftError(found.field, found.fault)
+    sound.add(draft)
+  }
+}
+
 /** Ids for entries written together: in order, and after every id this device has seen, whatever its clock says. */
-function nextIds(count: number, newest: EntryId | undefined, nowMs: number): EntryId[] {
+export function nextIds(count: number, newest: EntryId | undefined, nowMs: number): EntryId[] {
   const seen = newest === undefined ? 0 : entryIdTime(newest)
   const ms = Math.max(nowMs, Number.isFinite(seen) ? seen + 1 : 0)
   return Array.from({ length: count }, (_, i) =>
@@ -14,57 +43,84 @@ function nextIds(count: number, newest: EntryId | undefined, nowMs: number): Ent
   )
 }
 
-/**
- * Writes entries in one transaction, all or none, as one action: one press of "undo" takes back all of them.
- * @returns what was written
- */
-export async function append(database: LogDatabase, drafts: readonly EntryDraft[]): Promise<Entry[]> {
-  if (drafts.length === 0) return []
-  return database.transaction('rw', database.entries, async () => {
-    const newest = (await database.entries.orderBy('id').last())?.id
-    const ids = nextIds(drafts.length, newest, Date.now())
-    const act = ids[0] ?? ''
-    const written = drafts.map((draft, i) => ({ ...draft, id: ids[i] ?? '', act }))
-    await database.entries.bulkAdd(written)
-    return written
-  })
+/** The newest id there is, of those that are not stamped ahead of the clock. Within a transaction, or alone. */
+export async function newestId(database: LogDatabase): Promise<EntryId | undefined> {
+  return (await database.entries.orderBy('id').last())?.id
 }
 
-/** Every entry, in the order of arrival. */
+/**
+ * Gives entries stamped later than tomorrow ids of today, in their order, so that what is written next comes after
+ * them. Such are left by a clock that was wrong for a while. Within a transaction on `entries` and `kept`.
+ * @returns the newest id there is then
+ */
+export async function stampAgain(database: LogDatabase, nowMs: number): Promise<EntryId | undefined> {
+  const newest = await newestId(database)
+  if (newest === undefined || !isStampedAhead(newest, nowMs)) return newest
+  const all = await database.entries.orderBy('id').toArray()
+  const ahead = all.filter(({ id }) => isStampedAhead(id, nowMs))
+  const ids = nextIds(ahead.length, all.findLast(({ id }) => !isStampedAhead(id, nowMs))?.id, nowMs)
+  await database.entries.bulkDelete(ahead.map(({ seq }) => seq))
+  await database.entries.bulkAdd(
+    ahead.map((stored, i) => {
+      const entry = withoutSeq(stored)
+      return { ...entry, id: ids[i] ?? entry.id, firstId: entry.firstId ?? entry.id }
+    }),
+  )
+  await countChange(database, await readGeneration(database))
+  return ids.at(-1)
+}
+
+/**
+ * Writes entries as one action: one press of "undo" takes back all of them. Within a transaction on `entries` and
+ * `kept`.
+ * @returns what was written
+ * @throws DraftError where one of them could not be read back; nothing is written then
+ */
+export async function addEntries(
+  database: LogDatabase,
+  drafts: readonly EntryDraft[],
+  nowMs: number,
+): Promise<Entry[]> {
+  if (drafts.length === 0) return []
+  checkDrafts(drafts)
+  const newest = await stampAgain(database, nowMs)
+  const ids = nextIds(drafts.length, newest, nowMs)
+  const action = ids[0] ?? ''
+  const written = drafts.map((draft, i) => ({ ...draft, id: ids[i] ?? '', format: ENTRY_FORMAT, action }))
+  await database.entries.bulkAdd(written)
+  return written
+}
+
+/** Every entry as it is stored, in the order of arrival. */
 export async function allEntries(database: LogDatabase): Promise<Entry[]> {
   return (await database.entries.orderBy('seq').toArray()).map(withoutSeq)
 }
 
-/** Entries that arrived after a place in the order of arrival, and the new place. */
+/** So many entries are read at once: the page can be drawn between two reads. */
+const HANDFUL = 20_000
+
+/** Entries that arrived after a place in the order of arrival, the new place, and how many there are in all. */
 export async function entriesSince(
   database: LogDatabase,
   seq: number,
 ): Promise<{ readonly entries: Entry[]; readonly seq: number; readonly total: number }> {
-  const fresh = await database.entries.where('seq').above(seq).toArray()
-  return {
-    entries: fresh.map(withoutSeq),
-    seq: fresh.at(-1)?.seq ?? seq,
-    total: await database.entries.count(),
+  const entries: Entry[] = []
+  let place = seq
+  for (;;) {
+    const fresh = await database.entries.where('seq').above(place).limit(HANDFUL).toArray()
+    for (const stored of fresh) entries.push(withoutSeq(stored))
+    place = fresh.at(-1)?.seq ?? place
+    if (fresh.length < HANDFUL) break
   }
-}
-
-/**
- * Adds what a file holds and this log does not, by id, in one transaction. Where the file contradicts an entry
- * held here nothing is written: the caller says so.
- */
-export async function mergeIn(database: LogDatabase, entries: readonly Entry[]): Promise<Merge> {
-  return database.transaction('rw', database.entries, async () => {
-    const merge = mergeLogs(await allEntries(database), entries)
-    if (merge.differing.length === 0) await database.entries.bulkAdd(merge.added)
-    return merge
-  })
+  return { entries, seq: place, total: await database.entries.count() }
 }
 
 /** Empties the log of this world, and what was kept beside it. */
 export async function wipe(database: LogDatabase): Promise<void> {
-  await database.transaction('rw', database.entries, database.kept, database.forecasts, async () => {
-    await database.entries.clear()
-    await database.kept.clear()
-    await database.forecasts.clear()
+  const { entries, kept, forecasts, aside } = database
+  await database.transaction('rw', entries, kept, forecasts, aside, async () => {
+    const generation = await readGeneration(database)
+    await Promise.all([entries.clear(), kept.clear(), forecasts.clear(), aside.clear()])
+    await countChange(database, generation)
   })
 }

@@ -58,7 +58,7 @@ interface Held extends GroupForecast {
 }
 
 /** A rider as now asked about, with what is known of an earlier state of the log. */
-function heldFor({ id, chains, ask }: RiderGroup, old: Held | undefined): Held {
+function heldFor({ id, chains, ask, fault }: RiderGroup, old: Held | undefined): Held {
   const key = JSON.stringify(ask)
   if (old?.key === key) return old
   return {
@@ -67,6 +67,7 @@ function heldFor({ id, chains, ask }: RiderGroup, old: Held | undefined): Held {
     ask,
     chains,
     fresh: false,
+    ...(fault !== undefined && { fault }),
     loaded: old?.loaded ?? false,
     ...(old?.outlook && { outlook: old.outlook }),
   }

@@ -1,7 +1,8 @@
-import { wrap, type Remote } from 'comlink'
+import type { Remote } from 'comlink'
 import type { RideSetup } from '../core/exposure/ride-gears.ts'
 import type { PackedFile } from '../formats/rides/zip.ts'
 import type { RideFile, RidesWorker } from './rides.worker.ts'
+import { startWorker } from './start-worker.ts'
 
 export type { ReadRide, RideFile } from './rides.worker.ts'
 
@@ -75,14 +76,15 @@ export function readRides(
   onProgress: (progress: Progress) => void,
 ): Reading {
   const count = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, files.length))
-  const workers = Array.from(
-    { length: files.some(isArchive) ? Math.max(2, count) : count },
-    () => new Worker(new URL('./rides.worker.ts', import.meta.url), { type: 'module' }),
+  const workers = Array.from({ length: files.some(isArchive) ? Math.max(2, count) : count }, () =>
+    startWorker<RidesWorker>(
+      () => new Worker(new URL('./rides.worker.ts', import.meta.url), { type: 'module' }),
+    ),
   )
-  const stop = (): void => workers.forEach((worker) => worker.terminate())
+  const stop = (): void => workers.forEach((worker) => worker.stop())
   let cancel = (): void => undefined
   const work = async (): Promise<readonly RideFile[]> => {
-    const pool = workers.map((worker) => wrap<RidesWorker>(worker))
+    const pool = workers.map(({ remote }) => remote)
     const tell = teller(onProgress)
     let done = 0
     let of = files.length
@@ -133,7 +135,9 @@ export function readRides(
       stop()
       resolve('cancelled')
     }
-    work().then(resolve, reject).finally(stop)
+    Promise.race([work(), ...workers.map(({ failed }) => failed)])
+      .then(resolve, reject)
+      .finally(stop)
   })
   return { result, cancel: () => cancel() }
 }

@@ -4,7 +4,7 @@ import type { NextReadingAnswer } from '../core/measure/next-reading.ts'
 import type { NextLookQuestion } from '../core/wear/next-look-value.ts'
 import type { WearAnswer } from '../core/wear/outlook.ts'
 import { answerFor, type GroupForecast } from './forecast-keeper.ts'
-import { wearWorker } from './wear-worker.ts'
+import { workNextLook } from './wear-worker.ts'
 
 /** The forecasts of every rider in the log, and the means to stop and resume their work. */
 export interface Forecasts {
@@ -57,13 +57,11 @@ export function useNextLook(question: NextLookQuestion | undefined): NextReading
   useEffect(() => {
     if (!question || key === undefined) return undefined
     let wanted = true
-    wearWorker()
-      .nextLook(question)
-      .then(
-        (answer) => wanted && setKnown({ key, answer }),
-        // Without an answer nothing is claimed: the panel stays away.
-        () => undefined,
-      )
+    workNextLook(question).then(
+      (answer) => wanted && setKnown({ key, answer }),
+      // Without an answer nothing is claimed: the panel stays away.
+      () => undefined,
+    )
     return () => {
       wanted = false
     }

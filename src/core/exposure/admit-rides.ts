@@ -63,7 +63,8 @@ function batchBook(admissions: readonly Admission[]) {
  */
 export function admitRides(held: readonly RideEntry[], offered: readonly RideDraft[]): readonly Admission[] {
   const prints = new Map<string, string>()
-  for (const ride of held) for (const { fingerprint: print } of sourcesOf(ride)) prints.set(print, nameOf(ride))
+  for (const ride of held)
+    for (const { fingerprint: print } of sourcesOf(ride)) prints.set(print, nameOf(ride))
   const finders = new Map<string, (ride: RideDraft) => RideEntry | undefined>()
   const finderOf = (bike: string) => {
     const finder = finders.get(bike) ?? rideFinder(held.filter((ride) => ride.bike === bike))

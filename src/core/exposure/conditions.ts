@@ -41,7 +41,10 @@ export const quarterOf = (at: string): Quarter =>
 
 /** What a bike's rides are taken to be at a time of year when nobody has said. */
 export function usualAt(
-  bike: { readonly usualCondition: Condition; readonly usualByQuarter?: Readonly<Partial<Record<Quarter, Condition>>> },
+  bike: {
+    readonly usualCondition: Condition
+    readonly usualByQuarter?: Readonly<Partial<Record<Quarter, Condition>>>
+  },
   at: string,
 ): Condition {
   return bike.usualByQuarter?.[quarterOf(at)] ?? bike.usualCondition

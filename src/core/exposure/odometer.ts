@@ -1,4 +1,4 @@
-import type { OdometerEntry, RideEntry } from '../log/entries.ts'
+import { ENTRY_FORMAT, type OdometerEntry, type RideEntry } from '../log/entries.ts'
 import { daysBetween } from '../units/days.ts'
 import { ridesDuring, totalKm } from './distance.ts'
 
@@ -56,6 +56,7 @@ export function withSpreadRides(
     const step = (Date.parse(to.at) - start) / count
     return Array.from({ length: count }, (_, i): RideEntry & { spread: true } => ({
       kind: 'ride',
+      format: ENTRY_FORMAT,
       id: `${to.id}:${i}`,
       at: new Date(start + step * (i + 0.5)).toISOString(),
       bike: to.bike,

@@ -51,7 +51,7 @@ describe('one ride from two sources', () => {
     expect(taken).toMatchObject({
       outcome: 'richer',
       of: 'watch',
-      draft: { condition: 'mud', also: [{ file: 'watch', print: 'watch' }] },
+      draft: { condition: 'mud', otherSources: [{ file: 'watch', fingerprint: 'watch' }] },
     })
     expect(admitRides(held(rich), [plain])[0]).toMatchObject({ outcome: 'poorer', of: 'bars' })
     for (const batch of [

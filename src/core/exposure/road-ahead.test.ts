@@ -72,7 +72,10 @@ describe('what a kilometre is made of', () => {
 
   test('where too little was ridden then, as its owner said, else as lately', () => {
     const { bike } = heronWith(...weekly(4, 50))
-    const winter = { ...bike, entry: { ...bike.entry, usualByQuarter: { 'dec-feb': 'winter-salt' as const } } }
+    const winter = {
+      ...bike,
+      entry: { ...bike.entry, usualByQuarter: { 'dec-feb': 'winter-salt' as const } },
+    }
     expect(mixByQuarter(winter, NOW)['dec-feb']).toMatchObject([{ km: 1, condition: 'winter-salt' }])
     expect(mixByQuarter(winter, NOW)['sep-nov']).toMatchObject([{ condition: 'dry-road' }])
   })

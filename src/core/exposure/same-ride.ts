@@ -8,7 +8,7 @@ export interface Recording {
   readonly elapsedSeconds?: number
   readonly movingSeconds?: number
   readonly trackKm?: number
-  readonly carries?: readonly ('cadence' | 'power')[]
+  readonly recorded?: readonly ('cadence' | 'power')[]
   readonly gears?: Readonly<Record<string, number>>
   readonly source?: RideSource
 }
@@ -46,8 +46,8 @@ export function isSameRide(a: Recording, b: Recording): boolean {
 /** How much a recording tells: power above cadence above the device's distance above a track above a bare figure. */
 export function richness(ride: Recording): number {
   return (
-    (ride.carries?.includes('power') ? 8 : 0) +
-    (ride.carries?.includes('cadence') ? 4 : 0) +
+    (ride.recorded?.includes('power') ? 8 : 0) +
+    (ride.recorded?.includes('cadence') ? 4 : 0) +
     (ride.gears ? 2 : 0) +
     (ride.trackKm !== undefined ? 2 : 0) +
     (spanOf(ride) ? 1 : 0)

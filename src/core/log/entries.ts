@@ -2,6 +2,9 @@ import type { Condition, Quarter } from '../exposure/conditions.ts'
 import type { Lube } from '../lube/lubes.ts'
 import type { Instrument, Reading } from '../measure/reading.ts'
 
+/** The form in which this app stores entries. Counted up with every step in `upgrade.ts`. */
+export const ENTRY_FORMAT = 2
+
 /** ISO 8601 time in UTC, as `2026-03-09T07:30:00.000Z`. */
 export type IsoTime = string
 /** A version 7 UUID: sorts by the moment of writing, unique across devices. */
@@ -12,12 +15,16 @@ export type ToolId = string
 
 interface EntryBase {
   readonly id: EntryId
+  /** Which form of stored entries this is: {@link ENTRY_FORMAT} for all that the log holds. */
+  readonly format: number
   /** When the thing happened, which may be long before it was written down. */
   readonly at: IsoTime
-  /** The first entry of the action that wrote this one: what one press of "undo" takes back. */
+  /** The id of the first entry of the action that wrote this one: what one press of "undo" takes back. */
   readonly action?: EntryId
   /** A correction: the entry that this one replaces. */
   readonly supersedes?: EntryId
+  /** The id it was first written under, by a device whose clock ran ahead: see `one-stamp.ts`. */
+  readonly firstId?: EntryId
 }
 
 export type Shifting = 'cable' | 'electric' | 'hub-gear' | 'none'
@@ -246,6 +253,8 @@ export interface EventEntry extends EntryBase {
 export interface WithdrawEntry extends EntryBase {
   readonly kind: 'withdraw'
   readonly targets: readonly EntryId[]
+  /** What asked for it, where it was not the entry's own "take out": undo and redo do not undo one another. */
+  readonly reason?: 'undo' | 'redo' | 'restore'
 }
 
 /** Everything that can stand in the log. */
@@ -270,5 +279,9 @@ export type Entry =
 
 export type EntryKind = Entry['kind']
 
-/** An entry before the store has given it its id and action. Distributes over the union. */
-export type EntryDraft = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'action'> : never) : never
+/** An entry before the store has given it its id, format and action. Distributes over the union. */
+export type EntryDraft = Entry extends infer E
+  ? E extends Entry
+    ? Omit<E, 'id' | 'format' | 'action'>
+    : never
+  : never

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { commuter, noon, ride, ruleReading, written } from '../../../test/log.ts'
-import type { Entry, EntryDraft } from './entries.ts'
+import { ENTRY_FORMAT, type Entry, type EntryDraft } from './entries.ts'
 import { entryIdTime, makeEntryId } from './entry-id.ts'
 import { fittedChain, fittedParts, openFitting } from './garage.ts'
 import { mergeLogs } from './merge.ts'
 import { replay } from './replay.ts'
-import { lastAct, linesOf, liveEntries } from './supersede.ts'
+import { linesOf, liveEntries } from './supersede.ts'
 
 const story: readonly EntryDraft[] = [
   ...commuter,
@@ -26,6 +26,7 @@ const story: readonly EntryDraft[] = [
   { kind: 'limit', at: noon(3, 3), bike: 'heron', school: 'late' },
 ]
 const log = written(story)
+const NOW = Date.UTC(2028, 0, 1)
 
 /** Logs with corrections: some entries of the story superseded or withdrawn by later ones, chains of them too. */
 const logs = fc
@@ -44,8 +45,17 @@ const logs = fc
       )
       entries.push(
         withdraw
-          ? { kind: 'withdraw', id, at: noon(7, 1), targets: [hit.id] }
-          : { kind: 'ride', id, at: noon(2, 14), bike: 'heron', km, condition: 'mud', supersedes: hit.id },
+          ? { kind: 'withdraw', format: ENTRY_FORMAT, id, at: noon(7, 1), targets: [hit.id] }
+          : {
+              kind: 'ride',
+              format: ENTRY_FORMAT,
+              id,
+              at: noon(2, 14),
+              bike: 'heron',
+              km,
+              condition: 'mud',
+              supersedes: hit.id,
+            },
       )
     }
     return entries
@@ -123,6 +133,7 @@ describe('replay', () => {
     const elsewhere: Entry = { ...wrong, id: later(3), km: 312, supersedes: wrong.id }
     const back = (n: number, ...targets: string[]): Entry => ({
       kind: 'withdraw',
+      format: ENTRY_FORMAT,
       id: later(n),
       at: noon(8, n),
       targets,
@@ -145,8 +156,20 @@ describe('replay', () => {
     const target = log.find((entry) => entry.kind === 'reading')
     if (!target) throw new Error('the story has lost its reading')
     const later = (n: number): string => makeEntryId(Date.UTC(2027, 0, n), 0, new Uint8Array(16))
-    const out: Entry = { kind: 'withdraw', id: later(1), at: noon(4, 1), targets: [target.id] }
-    const back: Entry = { kind: 'withdraw', id: later(2), at: noon(4, 2), targets: [out.id] }
+    const out: Entry = {
+      kind: 'withdraw',
+      format: ENTRY_FORMAT,
+      id: later(1),
+      at: noon(4, 1),
+      targets: [target.id],
+    }
+    const back: Entry = {
+      kind: 'withdraw',
+      format: ENTRY_FORMAT,
+      id: later(2),
+      at: noon(4, 2),
+      targets: [out.id],
+    }
     expect(replay([...log, out]).readings.get('chain')).toHaveLength(1)
     expect(replay([...log, out, back])).toEqual(replay(log))
   })
@@ -213,33 +236,8 @@ describe('replay', () => {
   })
 })
 
-describe('lastAct', () => {
-  const act = (drafts: EntryDraft[], n: number): Entry[] => {
-    const entries = written(drafts, Date.UTC(2027, 0, n))
-    return entries.map((entry) => ({ ...entry, act: entries[0]?.id ?? '' }))
-  }
-
-  test('is all that one action wrote, and then the one before', () => {
-    const first = act([ride(6, 1, 5)], 1)
-    const second = act([ride(6, 2, 6), ride(6, 3, 7)], 2)
-    const entries = [...log, ...first, ...second]
-    expect(lastAct(entries)).toEqual(second)
-    const taken: Entry = {
-      kind: 'withdraw',
-      id: makeEntryId(Date.UTC(2027, 0, 3), 0, new Uint8Array(16)),
-      at: noon(6, 4),
-      targets: second.map(({ id }) => id),
-    }
-    expect(lastAct([...entries, taken])).toEqual(first)
-  })
-
-  test('leaves alone what no action wrote', () => {
-    expect(lastAct(log)).toEqual([])
-  })
-})
-
 describe('merging', () => {
-  const union = (a: readonly Entry[], b: readonly Entry[]): Entry[] => [...a, ...mergeLogs(a, b).added]
+  const union = (a: readonly Entry[], b: readonly Entry[]): Entry[] => [...a, ...mergeLogs(a, b, NOW).added]
   const asSet = (entries: readonly Entry[]): Entry[] => [...entries].sort((a, b) => (a.id < b.id ? -1 : 1))
   const pieces = fc.tuple(fc.subarray(log), fc.subarray(log), fc.subarray(log))
 
@@ -254,7 +252,7 @@ describe('merging', () => {
   })
 
   test('says what was new and what was known', () => {
-    const merge = mergeLogs(log.slice(0, 10), log.slice(4))
+    const merge = mergeLogs(log.slice(0, 10), log.slice(4), NOW)
     expect(merge.known).toBe(6)
     expect(merge.added).toEqual(log.slice(10))
     expect(merge.differing).toEqual([])
@@ -264,8 +262,9 @@ describe('merging', () => {
     const [entry] = log
     if (!entry) throw new Error('an entry is needed')
     const turned = Object.fromEntries(Object.entries(entry).reverse()) as unknown as Entry
-    expect(mergeLogs([entry], [turned]).known).toBe(1)
-    expect(mergeLogs([entry], [{ ...entry, at: noon(9, 9) }]).differing).toEqual([entry.id])
+    expect(mergeLogs([entry], [turned], NOW).known).toBe(1)
+    const other = { ...entry, at: noon(9, 9) }
+    expect(mergeLogs([entry], [other], NOW).differing).toEqual([other])
   })
 })
 

@@ -1,7 +1,7 @@
 import type { Entry, EntryId } from './entries.ts'
 
-/** Everything said to be taken back that was not put back: a withdrawal counts unless a later one withdraws it. */
-function withdrawnOf(entries: readonly Entry[]): Set<EntryId> {
+/** The ids of everything taken back and not put back: a withdrawal counts unless a later one withdraws it. */
+export function withdrawnIds(entries: readonly Entry[]): Set<EntryId> {
   const withdrawals = entries.filter((entry) => entry.kind === 'withdraw')
   withdrawals.sort((a, b) => (a.id < b.id ? 1 : a.id > b.id ? -1 : 0))
   const withdrawn = new Set<EntryId>()
@@ -55,7 +55,7 @@ function standingOf(
 export function liveEntries(entries: readonly Entry[]): Entry[] {
   if (!entries.some(({ kind, supersedes }) => kind === 'withdraw' || supersedes !== undefined))
     return [...entries]
-  const withdrawn = withdrawnOf(entries)
+  const withdrawn = withdrawnIds(entries)
   const origins = originsOf(entries)
   const standing = standingOf(entries, origins, withdrawn)
   return entries.filter(({ id, kind }) => {
@@ -65,25 +65,13 @@ export function liveEntries(entries: readonly Entry[]): Entry[] {
 }
 
 /**
- * What one press of "undo" should take back: the ids of the newest action that still counts, or none.
- * Entries without an action (written by the demo) are history, not somebody's last step. A withdrawal is not
- * undone by the next press; it is put back from where it is announced.
- */
-export function lastAct(entries: readonly Entry[]): Entry[] {
-  const live = liveEntries(entries).filter((entry) => entry.action !== undefined)
-  let newest: EntryId | undefined
-  for (const { action: act } of live) if (act !== undefined && (newest === undefined || act > newest)) newest = act
-  return newest === undefined ? [] : live.filter((entry) => entry.action === newest)
-}
-
-/**
  * Which entry stands for an id today: the last correction of it, or itself. What was said of an entry (a reading
  * left out, a ride's condition) goes on to be said of its correction.
  */
 export function lineage(entries: readonly Entry[]): (id: EntryId) => EntryId {
   const origins = originsOf(entries)
   if (origins.size === 0) return (id) => id
-  const standing = standingOf(entries, origins, withdrawnOf(entries))
+  const standing = standingOf(entries, origins, withdrawnIds(entries))
   return (id) => standing.get(origins.get(id) ?? id) ?? id
 }
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { CONDITIONS } from '../exposure/conditions.ts'
 import { noon } from '../../../test/log.ts'
-import type { WashEntry } from '../log/entries.ts'
+import { ENTRY_FORMAT, type WashEntry } from '../log/entries.ts'
 import { lifeUsed, lubeClock } from './clock.ts'
 import { LUBES } from './lubes.ts'
 import { afterRide, afterWash } from './state.ts'
@@ -72,6 +72,7 @@ describe('the lubrication clock', () => {
 describe('what is on the chain', () => {
   const wash = (method: WashEntry['method'], lube?: WashEntry['lube']): WashEntry => ({
     kind: 'wash',
+    format: ENTRY_FORMAT,
     id: 'w',
     at: noon(2, 1),
     chain: 'c',

@@ -108,7 +108,9 @@ export function checksBeforeFitting(
       case 'joining-link': {
         const closings = part ? closingsOf(part) : spec.closedBefore
         return [
-          ...(closings >= spec.closingsAllowed ? [stop({ what: 'link-limit', closings, limit: spec.closingsAllowed })] : []),
+          ...(closings >= spec.closingsAllowed
+            ? [stop({ what: 'link-limit', closings, limit: spec.closingsAllowed })]
+            : []),
           ...wrongSpeeds(spec.speeds),
         ]
       }

@@ -19,6 +19,8 @@ export interface RiderGroup {
   readonly id: string
   readonly chains: readonly PartId[]
   readonly ask: RiderAsk
+  /** Why nothing can be asked about these chains. */
+  readonly fault?: string
 }
 
 /**
@@ -111,7 +113,7 @@ function seasonsOf(stories: readonly ChainStory[]): SeasonRoad[] {
 export function riderGroups(garage: Garage, now: IsoTime): RiderGroup[] {
   const day = askedAt(now)
   const chains = [...garage.parts.values()].filter((part) => isChain(part) && part.fittings.length > 0)
-  return ridersOf(garage, chains).map((bikes): RiderGroup => {
+  const groupOf = (bikes: readonly BikeId[]): RiderGroup => {
     const own = chains.filter(({ fittings }) => bikes.includes(fittings.at(-1)?.bike ?? ''))
     // Its chains speak of their tools themselves; what other riders' chains and new ones say is known before.
     const biases = toolBiases(garage, new Set(own.map(({ entry }) => entry.part)))
@@ -126,5 +128,24 @@ export function riderGroups(garage: Garage, now: IsoTime): RiderGroup[] {
         seed: SEED,
       },
     }
-  })
+  }
+  /** One odd bike must not cost the others their forecasts: where a rider cannot be asked about, each bike is alone. */
+  const guarded = (bikes: readonly BikeId[]): RiderGroup[] => {
+    try {
+      return [groupOf(bikes)]
+    } catch (error) {
+      const [only, ...more] = bikes
+      if (only !== undefined && more.length > 0) return bikes.flatMap((bike) => guarded([bike]))
+      const own = chains.filter(({ fittings }) => fittings.at(-1)?.bike === only)
+      return [
+        {
+          id: only ?? '',
+          chains: own.map(({ entry }) => entry.part),
+          ask: { chains: [], seasons: [], seed: SEED },
+          fault: error instanceof Error ? error.message : String(error),
+        },
+      ]
+    }
+  }
+  return ridersOf(garage, chains).flatMap(guarded)
 }

@@ -54,7 +54,10 @@ describe('a bike’s report', () => {
     const out = entries.find((entry) => entry.kind === 'reading')
     const garage = replay([
       ...entries,
-      ...written([{ kind: 'reading-use', at: now, target: out?.id ?? '', counts: false }], Date.UTC(2027, 0, 1)),
+      ...written(
+        [{ kind: 'reading-use', at: now, target: out?.id ?? '', counts: false }],
+        Date.UTC(2027, 0, 1),
+      ),
     ])
     const bike = garage.bikes.get('heron')
     const report = bike && bikeReport(garage, bike, now)

@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { Ahead } from './Ahead.tsx'
 import { recommend } from '../../core/strategy/recommend.ts'
-import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
+import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { ElongationChart } from '../../ui/charts/ElongationChart.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'

@@ -2,13 +2,14 @@ import { useState } from 'react'
 import { v4 } from 'uuid'
 import type { EventEntry } from '../../core/log/entries.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { eventFields, readEvent, type EventFields } from './event-form.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -27,26 +28,27 @@ export function EventForm({ report, event, onDone }: Props) {
   const read = readEvent(fields, units, now)
   const faultOf = (field: keyof EventFields) => (asked && 'faults' in read ? read.faults[field] : undefined)
   const set = (change: Partial<EventFields>) => setFields({ ...fields, ...change })
-  const save = async () => {
+  const [id] = useState(() => event?.event ?? v4())
+  const [save, saving] = useOnce(async () => {
     setAsked(true)
     if ('faults' in read) return
     const draft = {
       ...read.event,
       kind: 'event',
       at: event?.at ?? now,
-      event: event?.event ?? v4(),
+      event: id,
       bike,
       ...(event && { supersedes: event.id }),
     } as const
     if (await record([draft], `${read.event.name} is in the plan.`)) onDone()
-  }
+  })
   return (
     <form
       noValidate
       className="flex flex-col gap-4"
       onSubmit={(submit) => {
         submit.preventDefault()
-        void save()
+        save()
       }}
     >
       <TextField
@@ -87,7 +89,7 @@ export function EventForm({ report, event, onDone }: Props) {
           onPick={(condition) => set({ condition })}
         />
       </div>
-      <Button look="firm" type="submit" className="self-start">
+      <Button look="firm" type="submit" disabled={saving} className="self-start">
         Put it in the plan
       </Button>
     </form>

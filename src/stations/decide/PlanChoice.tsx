@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayAboutKm, sayKm } from '../../ui/words/numbers.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 /** How far the bike goes in a week: as lately, or as its rider says. */
 export function PlanChoice({ report }: { readonly report: BikeReport }) {
@@ -16,14 +17,14 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
   const shown = (km: number) => Math.round(units === 'metric' ? km : kmToMiles(km))
   const [open, setOpen] = useState(false)
   const [weekly, setWeekly] = useState(() => shown(plan.weeklyKm))
-  const say = async (weeklyKm: number | undefined) => {
+  const [say, saying] = useOnce(async (weeklyKm: number | undefined) => {
     const draft = { kind: 'plan', at: now, bike, ...(weeklyKm !== undefined && { weeklyKm }) } as const
     const said =
       weeklyKm === undefined
         ? `${name} goes on as lately.`
         : `${name} is to go ${sayKm(weeklyKm, units)} a week.`
     if (await record([draft], said)) setOpen(false)
-  }
+  })
   return (
     <div className="mt-5 text-[0.95rem]">
       <p>
@@ -36,7 +37,7 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
           {open ? 'Leave it' : 'Say another'}
         </Button>
         {plan.stated && (
-          <Button look="link" className="no-print ml-4" onClick={() => void say(undefined)}>
+          <Button look="link" className="no-print ml-4" disabled={saying} onClick={() => say(undefined)}>
             As lately again
           </Button>
         )}
@@ -52,7 +53,7 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
             digits={0}
             onStep={setWeekly}
           />
-          <Button onClick={() => void say(units === 'metric' ? weekly : milesToKm(weekly))}>
+          <Button disabled={saying} onClick={() => say(units === 'metric' ? weekly : milesToKm(weekly))}>
             Plan with that
           </Button>
         </div>

@@ -1,8 +1,7 @@
-import { useRef, useState } from 'react'
-import { BackupFileError, readBackup } from '../../formats/read-backup.ts'
-import { writeBackup } from '../../formats/write-backup.ts'
-import { useOpenLog } from '../../store/log-context.ts'
-import { mergeIn, wipe } from '../../store/write.ts'
+import { useState } from 'react'
+import { backupName, makeBackup } from '../../session/backup.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { useSafeKeeping } from '../../session/safe-keeping.ts'
 import { saveText } from '../../ui/save-file.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -10,46 +9,48 @@ import { TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { sayCount } from '../../ui/words/numbers.ts'
+import { sayUnsaved } from '../../ui/words/unsaved.ts'
+import { useOnce } from '../../ui/use-once.ts'
 import { makeDemoWorld } from '../../workers/demo-world.ts'
+import { Aside } from './Aside.tsx'
+import { BringIn } from './BringIn.tsx'
+import { KeptSafe } from './KeptSafe.tsx'
 
-type Said = { readonly text: string; readonly fault?: true }
-
-function useBackupIn(): { readonly said: Said | undefined; readonly take: (file: File) => Promise<void> } {
-  const { database } = useOpenLog()
-  const [said, setSaid] = useState<Said>()
-  const take = async (file: File) => {
-    setSaid({ text: `Reading ${file.name}…` })
+/** Saves a backup, but says so only after it was read again and everything was in it. */
+function useBackupOut() {
+  const { ledger, now, world } = useOpenLog()
+  const { aside, backupSaved } = useSafeKeeping()
+  const [said, setSaid] = useState('')
+  const [save, busy] = useOnce(async () => {
+    const state = ledger.state()
+    if (state.status !== 'open') return
+    setSaid('Writing the backup and reading it again…')
     try {
-      const merge = await mergeIn(database, readBackup(await file.text()))
-      if (merge.differing.length > 0)
-        setSaid({
-          text: `${sayCount(merge.differing.length, 'entry', 'entries')} in ${file.name} differ from the same entries here, so the file was edited by hand. Nothing was changed.`,
-          fault: true,
-        })
-      else
-        setSaid({
-          text: `${sayCount(merge.added.length, 'entry', 'entries')} came in new from ${file.name}; ${sayCount(merge.known, 'was', 'were')} here already.`,
-        })
-    } catch (error) {
-      setSaid({
-        text: `${error instanceof BackupFileError ? error.message : 'The browser could not read or store the file; try again.'} Nothing was changed.`,
-        fault: true,
-      })
+      const { text, difference } = await makeBackup(state.stored, aside, new Date().toISOString(), (share) =>
+        setSaid(`Reading the backup again: ${Math.round(100 * share)} %`),
+      )
+      saveText(backupName(world, now), text)
+      if (difference !== undefined)
+        return setSaid(`A file was written, but it is not a whole backup: ${difference}. Try again.`)
+      await backupSaved(state.stored.length)
+      setSaid(`Saved: all ${sayCount(state.stored.length, 'entry', 'entries')} can be read back from it.`)
+    } catch {
+      setSaid('The backup could not be written. Try again.')
     }
-  }
-  return { said, take }
+  })
+  return { said, save, busy }
 }
 
 function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
-  const { database, entries } = useOpenLog()
+  const { ledger, entries } = useOpenLog()
   const [typed, setTyped] = useState('')
   const [fault, setFault] = useState<string>()
-  const clear = async () => {
+  const [clear, busy] = useOnce(async () => {
     if (typed.trim().toLowerCase() !== 'wipe') return setFault('Type the word wipe to go on.')
-    await wipe(database)
+    await ledger.wipe()
     setTyped('')
     onClose()
-  }
+  })
   return (
     <Sheet
       open={open}
@@ -60,7 +61,7 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          void clear()
+          clear()
         }}
         className="flex flex-col gap-4"
       >
@@ -70,7 +71,7 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
           onChange={(event) => setTyped(event.target.value)}
           fault={fault}
         />
-        <Button look="harm" type="submit" className="self-start">
+        <Button look="harm" type="submit" disabled={busy} className="self-start">
           Wipe the log
         </Button>
       </form>
@@ -79,23 +80,20 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
 }
 
 function DemoSection() {
-  const { world, database, now } = useOpenLog()
-  const [busy, setBusy] = useState(false)
-  const afresh = async () => {
-    setBusy(true)
+  const { world, ledger, now } = useOpenLog()
+  const [restart, busy] = useOnce(async () => {
     const entries = await makeDemoWorld(now)
-    await wipe(database)
-    await mergeIn(database, entries)
-    setBusy(false)
-  }
+    await ledger.wipe()
+    await ledger.merge(entries, [])
+  })
   return (
     <Section
       title="The demo garage"
-      note="Five made-up bikes of a made-up town, two years of them. It lives in a database of its own and never touches your records."
+      note="Five made-up bikes of a made-up town, two years of them. It is kept apart and never touches your records."
     >
       {world === 'demo' ? (
         <div className="flex flex-wrap gap-3">
-          <Button disabled={busy} onClick={() => void afresh()}>
+          <Button disabled={busy} onClick={restart}>
             {busy ? 'Writing it…' : 'Start the demo afresh'}
           </Button>
           <a href="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
@@ -113,50 +111,29 @@ function DemoSection() {
 
 /** Files: the whole log out as one file, and files of it in. */
 export default function Files() {
-  const { entries, now, world } = useOpenLog()
-  const { said, take } = useBackupIn()
+  const { entries, now } = useOpenLog()
+  const { lastBackup, unsaved } = useSafeKeeping()
+  const { said, save, busy } = useBackupOut()
   const [wiping, setWiping] = useState(false)
-  const picker = useRef<HTMLInputElement>(null)
-  const save = () =>
-    saveText(
-      `jolt-mile-${world === 'demo' ? 'demo-' : ''}${now.slice(0, 10)}.json`,
-      writeBackup(entries, now),
-    )
   return (
     <div className="flex flex-col gap-8">
       <Answer
-        detail="It is kept in this browser alone. A backup is one open JSON file: keep it elsewhere, or carry it to another device and merge the two."
+        detail={`${sayUnsaved(unsaved, lastBackup, now)} A backup is one open JSON file: keep it elsewhere, or take it to another device and merge the two.`}
         action={
-          <Button look="next" onClick={save}>
+          <Button look="next" disabled={busy} onClick={save}>
             Save a backup
           </Button>
         }
       >
         The log holds {sayCount(entries.length, 'entry', 'entries')}.
       </Answer>
+      <p role="status" className="empty:hidden">
+        {said}
+      </p>
       <div className="grid grid-cols-2 gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section
-          title="Bring in a backup"
-          note="What it holds and this log does not is added. Nothing here is changed or taken away."
-        >
-          <Button onClick={() => picker.current?.click()}>Choose a backup</Button>
-          <input
-            ref={picker}
-            type="file"
-            accept=".json,application/json"
-            className="sr-only"
-            tabIndex={-1}
-            aria-label="Backup file"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              if (file) void take(file)
-              event.target.value = ''
-            }}
-          />
-          <p role="status" className={`mt-3 ${said?.fault ? 'font-medium text-rust' : ''}`}>
-            {said?.text}
-          </p>
-        </Section>
+        <BringIn />
+        <KeptSafe />
+        <Aside />
         <DemoSection />
         <Section title="Wipe" note="Empties this log in this browser. Save a backup first.">
           <Button look="harm" disabled={entries.length === 0} onClick={() => setWiping(true)}>

@@ -1,12 +1,16 @@
 import { useState } from 'react'
 import type { School } from '../../core/log/entries.ts'
+import { BOUNDS } from '../../core/log/bounds.ts'
 import { limitFor } from '../../core/measure/limits.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
+import { faultOfText } from '../../ui/parts/text-fault.ts'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { keepUnits, sayLimit } from '../../ui/words/numbers.ts'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const SCHOOLS: readonly School[] = ['early', 'usual', 'late']
 
@@ -16,8 +20,10 @@ function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly on
   const [percent, setPercent] = useState(report.limit.percent)
   const [reason, setReason] = useState(report.bike.limit?.reason ?? '')
   const [fault, setFault] = useState<string>()
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     if (reason.trim() === '') return setFault('Say why: whoever looks next will want to know.')
+    const long = faultOfText(reason, BOUNDS.noteLetters)
+    if (long) return setFault(long)
     if (!(percent >= 0.1 && percent <= 2)) return setFault('A limit lies between 0.1 and 2 %.')
     const draft = {
       kind: 'limit',
@@ -29,7 +35,7 @@ function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly on
     } as const
     if (await record([draft], `${name} now goes by ${sayLimit(percent)} %.`)) onDone()
     return undefined
-  }
+  })
   return (
     <div className="grid max-w-[40rem] grid-cols-[12rem_minmax(0,1fr)_auto] items-end gap-3 max-sm:grid-cols-1">
       <Stepper
@@ -47,7 +53,9 @@ function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly on
         onChange={(event) => setReason(event.target.value)}
         fault={fault}
       />
-      <Button onClick={() => void save()}>Set it</Button>
+      <Button disabled={saving} onClick={save}>
+        Set it
+      </Button>
     </div>
   )
 }
@@ -64,14 +72,14 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
     cogMaterial: cassette?.type === 'cassette' ? cassette.material : ('steel' as const),
   }
   const isOwn = report.bike.limit?.percent !== undefined
-  const pick = (choice: School | 'own') => {
+  const pick = useInTurn(async (choice: School | 'own') => {
     setOwn(choice === 'own')
     if (choice !== 'own')
-      void record(
+      await record(
         [{ kind: 'limit', at: now, bike: entry.bike, school: choice }],
         `${entry.name} now goes by the ${choice} limit.`,
       )
-  }
+  })
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-center gap-x-8 gap-y-3">

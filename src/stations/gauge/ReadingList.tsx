@@ -2,13 +2,14 @@ import { useMemo } from 'react'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
 import { placedReading } from '../../core/strategy/chain-evidence.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { dayOf } from '../../ui/parts/day.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { sayAsRead, sayMeaning } from '../../ui/words/reading.ts'
+import { useInTurn } from '../../ui/use-in-turn.ts'
 
 function Row({ state, chain }: { readonly state: ReadingState; readonly chain: ChainReport }) {
   const { record, now, garage } = useOpenLog()
@@ -18,11 +19,12 @@ function Row({ state, chain }: { readonly state: ReadingState; readonly chain: C
   const own = entry.tool === undefined ? undefined : garage.tools.get(entry.tool)
   const name = own?.entry.name ?? SHORT_INSTRUMENT[entry.reading.instrument]
   const read = sayAsRead(entry.reading, units)
-  const toggle = () =>
-    void record(
+  const toggle = useInTurn(() =>
+    record(
       [{ kind: 'reading-use', at: now, target: entry.id, counts: !used }],
       used ? 'Reading left out.' : 'Reading put back.',
-    )
+    ),
+  )
   return (
     <li className={used ? '' : 'text-steel'}>
       <label className="grid min-h-11 grid-cols-[1.5rem_9.5rem_minmax(0,1fr)_3.6rem_6.4rem] items-center gap-x-2 py-1 text-[0.95rem] max-sm:grid-cols-[1.5rem_minmax(0,1fr)_auto]">

@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
 import type { Surprise } from '../../core/wear/surprise.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { sayChance } from '../../ui/words/numbers.ts'
 import { mendFor, sayCause, saySurprise } from '../../ui/words/surprise.ts'

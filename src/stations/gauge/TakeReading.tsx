@@ -6,7 +6,7 @@ import type { Instrument } from '../../core/measure/reading.ts'
 import type { ToolState } from '../../core/log/garage.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
 import { mmToInches } from '../../core/units/convert.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
@@ -28,6 +28,7 @@ import {
 } from './take-form.ts'
 import { TakeInputs, type TakeForm } from './TakeInputs.tsx'
 import { useTypedLengths } from './use-typed-lengths.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const HOW: Readonly<Record<Instrument, string>> = {
   rule: 'Its end on the edge of one pin; read the same edge of the pin 24 pitches on: 12 inches on a new chain, 1/16 over is about 0.5 %.',
@@ -157,7 +158,7 @@ function useSave(form: TakeForm, { chain }: Props, links: number, places: readon
         at,
         chain: part,
         reading,
-        ...(draft.place !== undefined && { place: draft.place }),
+        ...(draft.place !== undefined && { linksFromJoint: draft.place }),
         ...(draft.tool !== undefined && { tool: draft.tool }),
       })),
       result.elongation === undefined
@@ -183,7 +184,7 @@ export function TakeReading(props: Props) {
   const links = spec.type === 'chain' ? spec.links : 114
   const places = placesToday(chain, now)
   const form = useTakeForm(props, links)
-  const save = useSave(form, props, links, places)
+  const [submit, saving] = useOnce(form.handleSubmit(useSave(form, props, links, places)))
   const [instrument, run, place] = useWatch({ control: form.control, name: ['instrument', 'run', 'place'] })
   const { errors } = form.formState
   useEffect(() => {
@@ -205,7 +206,10 @@ export function TakeReading(props: Props) {
     <WorkSection id="take" title="Take a reading">
       <Guide report={report} links={links} read={[...new Set(places)]} place={place} />
       <form
-        onSubmit={(event) => void form.handleSubmit(save)(event)}
+        onSubmit={(event) => {
+          event.preventDefault()
+          submit(event)
+        }}
         noValidate
         className="flex flex-col gap-4"
       >
@@ -241,7 +245,7 @@ export function TakeReading(props: Props) {
           ]}
         />
         <p className="text-sm text-steel">Keep fingers and loose sleeves out of a turning cassette.</p>
-        <Button look="firm" type="submit" className="self-start">
+        <Button look="firm" type="submit" disabled={saving} className="self-start">
           Save the reading
         </Button>
       </form>

@@ -1,18 +1,21 @@
 import { useMemo, useState } from 'react'
+import { BOUNDS } from '../../core/log/bounds.ts'
 import type { Instrument, Reading } from '../../core/measure/reading.ts'
 import type { ToolState } from '../../core/log/garage.ts'
 import { lengthAtElongation } from '../../core/measure/elongation.ts'
 import { printScale } from '../../core/measure/strip-marks.ts'
 import { toolBiases } from '../../core/strategy/chain-evidence.ts'
 import type { LearnedBias } from '../../core/measure/tool-bias.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
+import { faultOfText } from '../../ui/parts/text-fault.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const KINDS = {
   rule: SHORT_INSTRUMENT.rule,
@@ -60,7 +63,7 @@ function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClo
   const { record, now } = useOpenLog()
   const [shown, setShown] = useState(0)
   const { entry } = tool
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     const reading = zeroReading(entry.instrument as Kind, shown)
     if (!reading || !Number.isFinite(shown)) return
     if (
@@ -70,7 +73,7 @@ function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClo
       )
     )
       onClose()
-  }
+  })
   return (
     <Sheet
       open
@@ -88,7 +91,7 @@ function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClo
           digits={2}
           onStep={setShown}
         />
-        <Button look="firm" className="self-start" onClick={() => void save()}>
+        <Button look="firm" className="self-start" disabled={saving} onClick={save}>
           Save the zeroing
         </Button>
       </div>
@@ -102,9 +105,12 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
   const [kind, setKind] = useState<Kind>('two-contact-limit')
   const [bar, setBar] = useState('200')
   const [fault, setFault] = useState<{ readonly name?: string; readonly bar?: string }>({})
-  const save = async () => {
+  const [tool] = useState(() => crypto.randomUUID())
+  const [save, saving] = useOnce(async () => {
     const barMm = Number(bar.replace(',', '.'))
+    const long = faultOfText(name, BOUNDS.nameLetters)
     const wrong = {
+      ...(long !== undefined && { name: long }),
       ...(name.trim() === '' && { name: 'Give it a name you will know it by.' }),
       ...(kind === 'strip' &&
         printScale(barMm) === undefined && {
@@ -113,7 +119,6 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
     }
     setFault(wrong)
     if (Object.keys(wrong).length > 0) return
-    const tool = crypto.randomUUID()
     const said = await record(
       [
         {
@@ -129,7 +134,7 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
       `${name.trim()} is among your tools.`,
     )
     if (said) onClose()
-  }
+  })
   return (
     <Sheet
       open
@@ -155,7 +160,7 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
             fault={fault.bar}
           />
         )}
-        <Button look="firm" className="self-start" onClick={() => void save()}>
+        <Button look="firm" className="self-start" disabled={saving} onClick={save}>
           Add the tool
         </Button>
       </div>
@@ -170,13 +175,13 @@ export function Tools() {
   const [open, setOpen] = useState<'none' | 'new' | { readonly zero: string }>('none')
   const tools = [...garage.tools.values()]
   const zeroing = typeof open === 'object' ? garage.tools.get(open.zero) : undefined
-  const retire = ({ entry }: ToolState) => {
-    const { id: _id, action: _act, ...rest } = entry
-    void record(
+  const [retire] = useOnce(async ({ entry }: ToolState) => {
+    const { id: _id, action: _action, ...rest } = entry
+    await record(
       [{ ...rest, retired: !entry.retired, supersedes: entry.id }],
       `${entry.name} is ${entry.retired ? 'in use again' : 'retired'}.`,
     )
-  }
+  })
   return (
     <Section
       title="Your tools"

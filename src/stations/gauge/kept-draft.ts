@@ -1,5 +1,6 @@
 import { object } from 'yup'
-import type { World } from '../../store/database.ts'
+import type { World } from '../../session/log-context.ts'
+import { forgetText, recallText, rememberText } from '../../ui/local-memory.ts'
 import { takeSchema, type TakeDraft } from './take-form.ts'
 
 const keyOf = (world: World, chain: string): string => `jolt-mile draft ${world} ${chain}`
@@ -7,7 +8,7 @@ const keyOf = (world: World, chain: string): string => `jolt-mile draft ${world}
 /** The draft of a reading kept from before a reload, as far as it is sound; anything else is left behind. */
 export function recallDraft(world: World, chain: string): Partial<TakeDraft> {
   try {
-    const held: unknown = JSON.parse(localStorage.getItem(keyOf(world, chain)) ?? '{}')
+    const held: unknown = JSON.parse(recallText(keyOf(world, chain)) ?? '{}')
     const partial = object(takeSchema.fields).partial()
     const cast = partial.cast(held, { stripUnknown: true, assert: false }) as Record<string, unknown>
     const sound = ([, value]: [string, unknown]) =>
@@ -24,8 +25,8 @@ export function recallDraft(world: World, chain: string): Partial<TakeDraft> {
  */
 export function keepDraft(world: World, chain: string, draft: Partial<TakeDraft>): void {
   const { day, ...kept } = draft
-  localStorage.setItem(keyOf(world, chain), JSON.stringify(kept))
+  rememberText(keyOf(world, chain), JSON.stringify(kept))
 }
 
 /** Forgets the draft of a reading that was saved. */
-export const dropDraft = (world: World, chain: string): void => localStorage.removeItem(keyOf(world, chain))
+export const dropDraft = (world: World, chain: string): void => forgetText(keyOf(world, chain))

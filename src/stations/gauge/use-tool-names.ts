@@ -1,5 +1,5 @@
 import { useCallback } from 'react'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { toolName } from '../../ui/words/names.ts'
 
 /** What the tools of the open log are called. */

@@ -1,13 +1,14 @@
 import { useDeferredValue, useId, useMemo, useState } from 'react'
-import type { Entry } from '../../core/log/entries.ts'
+import { ENTRY_FORMAT, type Entry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import { linesOf, liveEntries } from '../../core/log/supersede.ts'
 import { effectsOf } from '../../core/strategy/effects.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
+import { useOnce } from '../../ui/use-once.ts'
 import { CONDITION_NAMES, LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { sayEffect } from '../../ui/words/effects.ts'
@@ -118,7 +119,13 @@ function useCorrection(entry: Entry) {
   const effects = useMemo(
     () =>
       settled &&
-      effectsOf(garage, replay([...entries, ...settled.map((draft, i) => ({ ...draft, id: notYet(i) }))])),
+      effectsOf(
+        garage,
+        replay([
+          ...entries,
+          ...settled.map((draft, i) => ({ ...draft, id: notYet(i), format: ENTRY_FORMAT })),
+        ]),
+      ),
     [settled, garage, entries],
   )
   return {
@@ -170,23 +177,52 @@ function Downstream({ correction }: { readonly correction: Correction }) {
   )
 }
 
+interface EditProps {
+  readonly entry: Entry
+  /** The entry is no longer the one that counts: what is in its place, or that nothing is. */
+  readonly newer: Entry | 'gone' | undefined
+  readonly onOpen: (entry: Entry) => void
+  readonly onDone: () => void
+}
+
+/** Says that the entry was corrected or undone elsewhere while it was open here. */
+function Overtaken({ newer, onOpen }: Pick<EditProps, 'onOpen'> & { readonly newer: Entry | 'gone' }) {
+  return (
+    <div role="alert" className="border-l-4 border-rust pl-3">
+      <p>
+        {newer === 'gone'
+          ? 'This entry was undone or taken out meanwhile, in another tab or on another device.'
+          : 'This entry was corrected meanwhile, in another tab or on another device.'}{' '}
+        What you entered is still here.
+      </p>
+      {newer !== 'gone' && (
+        <Button look="link" className="mt-1" onClick={() => onOpen(newer)}>
+          Open the corrected entry
+        </Button>
+      )}
+    </div>
+  )
+}
+
 /** An entry, to be put right by one that takes its place; what changes downstream is shown before. */
-export function EditEntry({ entry, onDone }: { readonly entry: Entry; readonly onDone: () => void }) {
-  const { entries, now, record, withdraw } = useOpenLog()
+export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
+  const { entries, now, record, withdraw, restore } = useOpenLog()
   const tell = useNotice()
   const correction = useCorrection(entry)
   const { fields, setFields, job, drafts, faultOf } = correction
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     if (drafts && (await record(drafts, 'Put right.'))) onDone()
-  }
-  const takeOut = async () => {
-    const [taken] = (await withdraw(linesOf(entries, [entry.id]))) ?? []
+  })
+  const [takeOut, takingOut] = useOnce(async () => {
+    const line = linesOf(entries, [entry.id])
+    const [taken] = (await withdraw(line)) ?? []
     if (!taken) return
-    tell('Taken out.', { label: 'Put back', run: () => void withdraw([taken.id]) })
+    tell('Taken out.', { label: 'Put back', run: () => void restore(line) })
     onDone()
-  }
+  })
   return (
     <div className="flex flex-col gap-4">
+      {newer !== undefined && <Overtaken newer={newer} onOpen={onOpen} />}
       <TextField
         label="When"
         type="datetime-local"
@@ -219,10 +255,10 @@ export function EditEntry({ entry, onDone }: { readonly entry: Entry; readonly o
       )}
       <Downstream correction={correction} />
       <div className="flex flex-wrap gap-3">
-        <Button look="firm" disabled={!drafts} onClick={() => void save()}>
+        <Button look="firm" disabled={!drafts || saving || newer !== undefined} onClick={save}>
           Put it right
         </Button>
-        <Button look="harm" onClick={() => void takeOut()}>
+        <Button look="harm" disabled={takingOut || newer !== undefined} onClick={takeOut}>
           Take it out
         </Button>
       </div>

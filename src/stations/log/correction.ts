@@ -39,7 +39,10 @@ export function fieldsOf(entry: Entry, counted: Ride | undefined, units: Units):
       case 'remove':
         return { part: entry.part, to: entry.to, who: entry.lentTo ?? '' }
       case 'reading':
-        return { chain: entry.chain, place: entry.linksFromJoint === undefined ? '' : String(entry.linksFromJoint) }
+        return {
+          chain: entry.chain,
+          place: entry.linksFromJoint === undefined ? '' : String(entry.linksFromJoint),
+        }
       case 'look':
         return { word: entry.word }
       case 'wash':
@@ -135,7 +138,7 @@ export function correctionOf(
   units: Units,
   now: string,
 ): Corrected {
-  const { id, action: _act, ...rest } = entry
+  const { id, action: _action, ...rest } = entry
   const ms = new Date(fields.when).getTime()
   if (!Number.isFinite(ms)) return { fault: 'Give the day and the time.', field: 'when' }
   if (ms > Date.parse(now) + 60_000)
@@ -218,7 +221,7 @@ export function sameJob(entry: Entry, live: readonly Entry[]): readonly Entry[] 
 
 /** Entries written again, so many ms later. */
 export const movedBy = (entries: readonly Entry[], ms: number): EntryDraft[] =>
-  entries.map(({ id, action: _act, ...rest }) => {
+  entries.map(({ id, action: _action, ...rest }) => {
     const at = new Date(Date.parse(rest.at) + ms).toISOString()
     return { ...rest, at, supersedes: id }
   })

@@ -95,8 +95,8 @@ describe('putting an entry right', () => {
       bike: 'kite',
     })
     expect(draftOf(mended(one('remove'), { who: ' Bo ' }))).toMatchObject({ to: 'lent', lentTo: 'Bo' })
-    expect(draftOf(mended(one('remove'), { to: 'retired' }))).not.toHaveProperty('who')
-    expect(draftOf(mended(one('reading'), { place: '12' }))).toMatchObject({ place: 12 })
+    expect(draftOf(mended(one('remove'), { to: 'retired' }))).not.toHaveProperty('lentTo')
+    expect(draftOf(mended(one('reading'), { place: '12' }))).toMatchObject({ linksFromJoint: 12 })
     expect(draftOf(mended(one('look'), { word: 'spent' }))).toMatchObject({ word: 'spent', cog: 15 })
     expect(draftOf(mended(one('wash'), { lube: '', method: 'off-bike' }))).not.toHaveProperty('lube')
     expect(draftOf(mended(one('bike'), { name: 'Heron II', note: 'blue' }))).toMatchObject({
@@ -143,7 +143,7 @@ describe('what was done in one job', () => {
     expect(
       sameJob(
         fit,
-        swap.map((entry) => ({ ...entry, act: entry.id })),
+        swap.map((entry) => ({ ...entry, action: entry.id })),
       ),
     ).toEqual([])
     expect(sameJob(one('ride'), log)).toEqual([])

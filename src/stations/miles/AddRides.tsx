@@ -4,8 +4,7 @@ import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
 import type { RideSetup } from '../../core/exposure/ride-gears.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { tablePrint, type TableMapping } from '../../formats/rides/table-rides.ts'
-import { keep, readKept } from '../../store/kept.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { readRides, type Progress, type Reading, type RideFile } from '../../workers/read-rides.ts'
@@ -41,7 +40,7 @@ const mappingKey = (table: Table): string => `columns ${tablePrint(table.table)}
 
 /** The way rides come in: recorded files, a table, one by hand, the bike's computer, or a service. */
 export function AddRides({ report }: { readonly report: BikeReport }) {
-  const { entries, database, garage } = useOpenLog()
+  const { entries, kept, garage } = useOpenLog()
   const [step, setStep] = useState<Step>({ at: 'idle' })
   const { entry } = report.bike
 
@@ -49,7 +48,7 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
   const goOn = async (held: Held, tables: readonly Table[]) => {
     const [table, ...rest] = tables
     if (table) {
-      const remembered = (await readKept(database, mappingKey(table))) as TableMapping | undefined
+      const remembered = (await kept.read(mappingKey(table))) as TableMapping | undefined
       setStep({ at: 'columns', held, table, rest, remembered })
       return
     }
@@ -117,7 +116,7 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
           remembered={step.remembered}
           onRead={(mapping, { rides, faults }) => {
             const { held, table, rest } = step
-            void keep(database, mappingKey(table), mapping)
+            void kept.keep(mappingKey(table), mapping)
             const bad = faults.map(({ line, fault }) => ({
               file: `${table.file}, line ${line}`,
               form: 'fault' as const,

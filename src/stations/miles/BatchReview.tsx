@@ -3,7 +3,7 @@ import type { RideDraft } from '../../core/exposure/admit-rides.ts'
 import { quarterOf, usualAt } from '../../core/exposure/conditions.ts'
 import { totalKm } from '../../core/exposure/distance.ts'
 import type { BikeEntry } from '../../core/log/entries.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField } from '../../ui/parts/fields.tsx'
 import { saveBytes } from '../../ui/save-file.ts'
@@ -11,6 +11,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { remarkList, withSaid, type Remark, type Said, type SortedBatch } from './batch.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const SHOWN = 8
 
@@ -78,13 +79,18 @@ export function BatchReview({ bike, batch, onDone }: Props) {
   const count = sayCount(batch.fresh.length, 'ride')
   const km = totalKm(batch.fresh)
   const remarks = [...batch.broken, ...batch.known, ...batch.richer]
-  const add = async () => {
+  const [add, adding] = useOnce(async () => {
     const saved = await record(
       withSaid(batch.fresh, said, bike),
       `${count} added to ${bike.name}, ${sayKm(km, units)}.`,
     )
-    if (saved) onDone(`${count} added.`)
-  }
+    if (saved)
+      onDone(
+        saved.length > 0
+          ? `${sayCount(saved.length, 'ride')} added.`
+          : 'All of them were in the log already.',
+      )
+  })
   const usual = CONDITION_NAMES[usualAt(bike, batch.fresh[0]?.at ?? now)]
   const oneQuarter = new Set(batch.fresh.map(({ at }) => quarterOf(at))).size === 1
   return (
@@ -121,8 +127,8 @@ export function BatchReview({ bike, batch, onDone }: Props) {
               onPick={setSaid}
               className="min-w-52"
             />
-            <Button look="firm" onClick={() => void add()}>
-              Add {count}, {sayKm(km, units)}
+            <Button look="firm" disabled={adding} onClick={add}>
+              {adding ? 'Adding…' : `Add ${count}, ${sayKm(km, units)}`}
             </Button>
             <Button onClick={() => onDone('Nothing was added.')}>Leave them</Button>
           </>

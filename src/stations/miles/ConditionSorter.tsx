@@ -4,7 +4,7 @@ import { CONDITIONS, usualAt, type Condition } from '../../core/exposure/conditi
 import { totalKm } from '../../core/exposure/distance.ts'
 import type { Ride } from '../../core/log/garage.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { RoadSwatch } from '../../ui/drawings/RoadTextures.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf } from '../../ui/parts/day.ts'
@@ -15,6 +15,8 @@ import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { ridesMeant, sayingConditions, unsaidRides, type Which } from './unsaid.ts'
 import { useWeather, type Weather } from './use-weather.ts'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const WHICH: Readonly<Record<Which, string>> = {
   one: 'this ride',
@@ -186,27 +188,23 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
   const suggested = current && weather.found.get(current.id)
   const suggestion = suggested ?? usualAt(bike, current?.at ?? now)
 
-  const say = async (condition: Condition) => {
+  const say = useInTurn(async (condition: Condition) => {
     if (meant.length === 0) return
     const said = new Map(meant.map(({ id }) => [id, condition]))
     await record(
       sayingConditions(said, 'rider', now),
       `${sayCount(meant.length, 'ride')}, ${sayKm(totalKm(meant), units)}: ${CONDITION_NAMES[condition]}.`,
     )
-  }
-  const sayAll = async (said: ReadonlyMap<string, Condition>, from: 'weather' | 'usual') => {
+  })
+  const [sayAll] = useOnce(async (said: ReadonlyMap<string, Condition>, from: 'weather' | 'usual') => {
     const done = await record(
       sayingConditions(said, from, now),
       `${sayCount(said.size, 'ride')} said by the ${from}.`,
     )
     if (done) weather.forget()
-  }
+  })
   const step = (by: number) => setPlace((at) => Math.max(0, Math.min(last, Math.min(at, last) + by)))
-  const keys = useSorterKeys(
-    step,
-    () => void say(suggestion),
-    (condition) => void say(condition),
-  )
+  const keys = useSorterKeys(step, () => say(suggestion), say)
   if (!current) return null
   return (
     <div ref={keys}>
@@ -220,12 +218,12 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
         </p>
         <CurrentRide ride={current} suggested={suggested} usual={suggestion} onStep={step} />
         <Scope which={which} onWhich={setWhich} range={range} onRange={setRange} meant={meant} />
-        <ConditionKeys suggestion={suggestion} onSay={(condition) => void say(condition)} />
+        <ConditionKeys suggestion={suggestion} onSay={say} />
         <AllAtOnce
           weather={weather}
           count={unsaid.length}
-          onWeather={() => void sayAll(weather.found, 'weather')}
-          onUsual={() => void sayAll(new Map(unsaid.map((ride) => [ride.id, ride.condition])), 'usual')}
+          onWeather={() => sayAll(weather.found, 'weather')}
+          onUsual={() => sayAll(new Map(unsaid.map((ride) => [ride.id, ride.condition])), 'usual')}
         />
       </WorkSection>
     </div>

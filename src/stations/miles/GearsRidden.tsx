@@ -5,13 +5,14 @@ import { USUAL_MASS_KG, USUAL_MOTOR_SHARE } from '../../core/exposure/chain-ener
 import { USUAL_CIRCUMFERENCE_MM } from '../../core/exposure/ride-gears.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { addDays } from '../../core/units/days.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { dayOf } from '../../ui/parts/day.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { sayList } from '../../ui/words/numbers.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 type Stretch = 'chain' | 'month' | 'year' | 'all' | 'between'
 
@@ -67,7 +68,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
   )
   const [fault, setFault] = useState<string>()
   const total = Object.values(shares).reduce((a, b) => a + b, 0)
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     const [circumferenceMm, massKg, motorShare] = [Number(wheel), Number(mass), Number(motor) / 100]
     const wrong = !(circumferenceMm >= 500 && circumferenceMm <= 4000)
       ? 'The wheel’s circumference in mm: 500 to 4000, usually about 2100.'
@@ -80,7 +81,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
             : undefined
     setFault(wrong)
     if (wrong) return
-    const { id, action: _act, ...held } = entry
+    const { id, action: _action, ...held } = entry
     await record(
       [
         {
@@ -94,7 +95,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
       ],
       `${entry.name}’s gears and weight are noted.`,
     )
-  }
+  })
   return (
     <details className="text-[0.95rem]">
       <summary className="cursor-pointer underline underline-offset-4">
@@ -147,7 +148,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
             {fault}
           </p>
         )}
-        <Button className="self-start" onClick={() => void save()}>
+        <Button className="self-start" disabled={saving} onClick={save}>
           Keep it
         </Button>
       </div>

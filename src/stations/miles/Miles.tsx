@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
+import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'

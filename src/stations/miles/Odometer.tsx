@@ -1,13 +1,15 @@
 import { useState } from 'react'
 import { odometerSpans, unaccountedKm } from '../../core/exposure/odometer.ts'
+import { BOUNDS } from '../../core/log/bounds.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 /** What the bike's computer shows: distance by difference, so that what was not recorded counts too. */
 export function Odometer({ report }: { readonly report: BikeReport }) {
@@ -22,14 +24,17 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
   const told = rides.filter((ride) => !ride.spread)
   const span = odometerSpans(told, odometer).at(-1)
 
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     const value = Number(shown.replace(',', '.'))
     const km = units === 'metric' ? value : milesToKm(value)
     const at = momentOf(day, now)
     const before = odometer.findLast((reading) => reading.at <= at)
     const wrong =
       faultOfDay(day, now) ??
-      (shown.trim() === '' || !(value >= 0) || km > 1e6 ? 'Give the figure it shows.' : undefined) ??
+      (shown.trim() === '' || !(value >= 0) ? 'Give the figure it shows.' : undefined) ??
+      (km > BOUNDS.odometerKm
+        ? 'That is more than any bike’s computer shows: check the figure.'
+        : undefined) ??
       (before && km < before.km && !anew
         ? `It showed ${sayKm(before.km, units)} on ${sayDay(before.at, now)}, more than that. Check the figure, or tick that the count began anew.`
         : undefined)
@@ -43,7 +48,7 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
       setShown('')
       setAnew(false)
     }
-  }
+  })
   return (
     <section aria-labelledby="odometer" className="flex flex-col gap-3 border-t border-hairline pt-4">
       <h3 id="odometer" className="text-[0.95rem] font-semibold">
@@ -86,7 +91,7 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
           counts anew
         </label>
       </div>
-      <Button className="self-start" onClick={() => void save()}>
+      <Button className="self-start" disabled={saving} onClick={save}>
         Note the figure
       </Button>
     </section>

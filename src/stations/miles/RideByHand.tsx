@@ -4,13 +4,14 @@ import { number, object, string, type InferType } from 'yup'
 import { CONDITIONS } from '../../core/exposure/conditions.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { milesToKm } from '../../core/units/convert.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayKm } from '../../ui/words/numbers.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const schema = object({
   day: string().required('Give a day.'),
@@ -45,9 +46,13 @@ export function RideByHand({ report }: { readonly report: BikeReport }) {
     )
     if (saved) form.resetField('distance')
   }
+  const [submit, saving] = useOnce(form.handleSubmit(save))
   return (
     <form
-      onSubmit={(event) => void form.handleSubmit(save)(event)}
+      onSubmit={(event) => {
+        event.preventDefault()
+        submit(event)
+      }}
       noValidate
       aria-labelledby="by-hand"
       className="flex flex-col gap-3 border-t border-hairline pt-4"
@@ -76,7 +81,7 @@ export function RideByHand({ report }: { readonly report: BikeReport }) {
           className="max-sm:col-span-2"
         />
       </div>
-      <Button type="submit" className="self-start">
+      <Button type="submit" disabled={saving} className="self-start">
         Add the ride
       </Button>
     </form>

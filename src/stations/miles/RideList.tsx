@@ -4,7 +4,7 @@ import { useMemo, useRef } from 'react'
 import { Link } from 'react-router'
 import type { Ride } from '../../core/log/garage.ts'
 import { linesOf } from '../../core/log/supersede.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
@@ -15,7 +15,7 @@ const ROW_PX = 46
 
 /** The bike's rides, newest first. Only the rows in sight are drawn: twenty thousand are no more work than twenty. */
 export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
-  const { entries, now, withdraw } = useOpenLog()
+  const { entries, now, withdraw, restore } = useOpenLog()
   const tell = useNotice()
   const units = useUnits()
   const box = useRef<HTMLDivElement>(null)
@@ -29,12 +29,12 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
     overscan: 8,
   })
   const remove = async (ride: Ride) => {
-    const written = await withdraw(linesOf(entries, [ride.id]))
-    const [taken] = written ?? []
+    const line = linesOf(entries, [ride.id])
+    const [taken] = (await withdraw(line)) ?? []
     if (taken)
       tell(`Ride of ${sayDay(ride.at, now)} taken out.`, {
         label: 'Put back',
-        run: () => void withdraw([taken.id]),
+        run: () => void restore(line),
       })
   }
   return (

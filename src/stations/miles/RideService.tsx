@@ -2,19 +2,18 @@ import { useEffect, useRef, useState } from 'react'
 import type { BikeEntry } from '../../core/log/entries.ts'
 import { ServiceError } from '../../services/patient-fetch.ts'
 import { RIDE_SERVICE, signIn } from '../../services/ride-service.ts'
-import { useOpenLog } from '../../store/log-context.ts'
-import { keep, readKept } from '../../store/kept.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayCount, sayKm } from '../../ui/words/numbers.ts'
 import { syncRides, type SyncSum } from './sync-rides.ts'
 
-const NOTHING: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, pages: 0 }
+const NOTHING: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, refused: 0, pages: 0 }
 
 /** Rides from the service: sign in once, then one press brings what is new. */
 export function RideService({ bike }: { readonly bike: BikeEntry }) {
-  const { database, record } = useOpenLog()
+  const { ledger, kept, record } = useOpenLog()
   const units = useUnits()
   const tokenKey = `ride exchange token ${bike.bike}`
   const placeKey = `ride exchange place ${bike.bike}`
@@ -28,18 +27,18 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
   const [busy, setBusy] = useState(false)
   useEffect(() => {
     let wanted = true
-    void readKept(database, tokenKey).then((held) => wanted && typeof held === 'string' && setToken(held))
+    void kept.read(tokenKey).then((held) => wanted && typeof held === 'string' && setToken(held))
     return () => {
       wanted = false
       running.current?.abort()
     }
-  }, [database, tokenKey])
+  }, [kept, tokenKey])
 
   const enter = async () => {
     setFault(undefined)
     try {
       const held = await signIn(rider, pin)
-      await keep(database, tokenKey, held)
+      await kept.keep(tokenKey, held)
       setToken(held)
       setPin('')
     } catch (error) {
@@ -55,13 +54,14 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
     setFault(undefined)
     setSum(NOTHING)
     const tell = (now: SyncSum) =>
-      `${sayCount(now.added, 'ride')} added${now.added > 0 ? `, ${sayKm(now.addedKm, units)}` : ''}; ${now.known} here already${now.removed > 0 ? `; ${now.removed} deleted there and taken out here` : ''}.`
+      `${sayCount(now.added, 'ride')} added${now.added > 0 ? `, ${sayKm(now.addedKm, units)}` : ''}; ${now.known} here already${now.removed > 0 ? `; ${now.removed} deleted there and taken out here` : ''}${now.refused > 0 ? `; ${now.refused} left out: their day or distance cannot be` : ''}.`
     let held = NOTHING
     try {
       held = await syncRides({
         token,
         bike: bike.bike,
-        database,
+        ledger,
+        kept,
         record,
         placeKey,
         signal: control.signal,
@@ -76,7 +76,7 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
     } catch (error) {
       if (error instanceof ServiceError && error.status === 401) {
         setToken(undefined)
-        await keep(database, tokenKey, undefined)
+        await kept.keep(tokenKey, undefined)
         setFault('The service wants you to sign in again.')
       } else if (control.signal.aborted) setSaid(`Stopped. ${tell(held)} The next sync goes on from there.`)
       else

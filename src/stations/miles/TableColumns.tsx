@@ -8,7 +8,7 @@ import {
   type ReadTable,
   type TableMapping,
 } from '../../formats/rides/table-rides.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'

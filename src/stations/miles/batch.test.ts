@@ -59,7 +59,10 @@ describe('a batch of ride files', () => {
   })
 
   test('says nothing of the condition until it is said', () => {
-    const bike: BikeEntry = { ...(written(commuter)[0] as BikeEntry), usualByQuarter: { 'mar-may': 'wet-road' } }
+    const bike: BikeEntry = {
+      ...(written(commuter)[0] as BikeEntry),
+      usualByQuarter: { 'mar-may': 'wet-road' },
+    }
     const { fresh } = sort(file('new.gpx', 'B'))
     expect(withSaid(fresh, 'later', bike)[0]).not.toHaveProperty('condition')
     expect(withSaid(fresh, 'usual', bike)[0]?.condition).toBe('wet-road')

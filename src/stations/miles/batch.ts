@@ -32,7 +32,7 @@ export const liveRides = (entries: readonly Entry[]): RideEntry[] =>
 /** What the log keeps of a recorded ride. Its condition is still to be said. */
 export function draftOfRecording(bike: string, ride: ReadRide, file: string, print: string): RideDraft {
   const km = ride.deviceKm ?? ride.km
-  const carries = [
+  const recorded = [
     ...(ride.hasCadence ? (['cadence'] as const) : []),
     ...(ride.hasPower ? (['power'] as const) : []),
   ]
@@ -45,7 +45,7 @@ export function draftOfRecording(bike: string, ride: ReadRide, file: string, pri
     trackKm: ride.km,
     movingSeconds: ride.movingSeconds,
     elapsedSeconds: (Date.parse(ride.endedAt) - Date.parse(ride.startedAt)) / 1000,
-    ...(carries.length > 0 && { recorded: carries }),
+    ...(recorded.length > 0 && { recorded }),
     ...(told && km > 0 && { energyKjPerKm: told.energyKj / km }),
     ...(told?.gears && { gears: told.gears }),
     ...(place && { place: roughPlace(place), route: routeKey(place, km) }),

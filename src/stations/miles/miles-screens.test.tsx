@@ -37,11 +37,11 @@ describe('the sorter of conditions', () => {
     const { recorded, sorter } = opened()
     sorter.focus()
     await userEvent.keyboard('6')
-    expect(rideOf(recorded)).toEqual([['mud', 'told', 1]])
+    expect(rideOf(recorded)).toEqual([['mud', 'rider', 1]])
     await userEvent.keyboard('{ArrowDown}')
     expect(plain(sorter.textContent)).toContain('9 February')
     await userEvent.keyboard('{Enter}')
-    expect(rideOf(recorded)[1]).toEqual(['dry-road', 'told', 1])
+    expect(rideOf(recorded)[1]).toEqual(['dry-road', 'rider', 1])
     await userEvent.keyboard('{ArrowUp}{ArrowUp}')
     expect(plain(sorter.textContent)).toContain('1 February')
   })
@@ -58,8 +58,8 @@ describe('the sorter of conditions', () => {
     await userEvent.click(screen.getByRole('button', { name: /mud/ }))
     await userEvent.click(screen.getByRole('button', { name: 'The usual for all 3' }))
     expect(rideOf(recorded)).toEqual([
-      ['wet-road', 'told', 2],
-      ['mud', 'told', 2],
+      ['wet-road', 'rider', 2],
+      ['mud', 'rider', 2],
       ['dry-road', 'usual', 3],
     ])
   })
@@ -107,7 +107,7 @@ describe('the bike’s computer', () => {
     fireEvent.change(screen.getByLabelText('On'), { target: { value: '2026-03-20' } })
     await userEvent.click(screen.getByRole('checkbox', { name: 'counts anew' }))
     await userEvent.click(screen.getByRole('button', { name: 'Note the figure' }))
-    expect(recorded).toMatchObject([{ kind: 'odometer', bike: 'heron', km: 12.5, anew: true }])
+    expect(recorded).toMatchObject([{ kind: 'odometer', bike: 'heron', km: 12.5, restarted: true }])
     expect(recorded[0]?.at).toMatch(/^2026-03-20/)
   })
 

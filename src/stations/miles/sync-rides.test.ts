@@ -3,19 +3,22 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { commuter } from '../../../test/log.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { RideChange } from '../../services/ride-service.ts'
-import { openDatabase, type LogDatabase } from '../../store/database.ts'
-import { readKept } from '../../store/kept.ts'
-import { allEntries, append } from '../../store/write.ts'
+import { keep, readKept } from '../../store/kept.ts'
+import type { Ledger } from '../../store/ledger.ts'
+import { append, openedLedger, storedIn } from '../../../test/ledger.ts'
 import { syncRides, type SyncSum } from './sync-rides.ts'
 
 const PAGE = 3
 const PLACE = 'place'
-let database: LogDatabase
+let ledger: Ledger
 beforeEach(async () => {
-  database = openDatabase('own')
-  await append(database, commuter)
+  ledger = await openedLedger()
+  await append(ledger, commuter)
 })
-afterEach(() => database.delete())
+afterEach(async () => {
+  ledger.stop()
+  await ledger.database.delete()
+})
 
 const told = (day: number, more: Partial<RideChange> = {}): RideChange => ({
   id: `r${day}`,
@@ -51,28 +54,39 @@ const sync = (fetch: typeof globalThis.fetch, attempts = 3): Promise<SyncSum> =>
   syncRides({
     token: 'token',
     bike: 'heron',
-    database,
-    record: (drafts) => append(database, drafts),
+    ledger,
+    kept: {
+      read: (key) => readKept(ledger.database, key),
+      keep: (key, value) => keep(ledger.database, key, value),
+    },
+    record: (drafts) => append(ledger, drafts),
     placeKey: PLACE,
     onProgress: () => undefined,
     fetch,
     attempts,
     sleep: () => Promise.resolve(),
   })
-const ridden = async () => replay(await allEntries(database)).bikes.get('heron')?.rides ?? []
+const ridden = () => Promise.resolve(replay(storedIn(ledger)).bikes.get('heron')?.rides ?? [])
 const days = async () => (await ridden()).map(({ at }) => Number(at.slice(8, 10)))
 
 describe('syncing rides', () => {
   const ten = Array.from({ length: 10 }, (_, i) => told(1 + i))
 
   test('brings every ride once, with its place rounded and its source named', async () => {
-    expect(await sync(serviceOf(ten))).toEqual({ added: 10, addedKm: 150, known: 0, removed: 0, pages: 4 })
+    expect(await sync(serviceOf(ten))).toEqual({
+      added: 10,
+      addedKm: 150,
+      known: 0,
+      removed: 0,
+      refused: 0,
+      pages: 4,
+    })
     const [first] = await ridden()
     expect(first).toMatchObject({
       km: 15,
       unsure: true,
       place: { lat: 44.05, lon: -29.4 },
-      source: { file: 'Ostermere ride exchange', print: 'exchange r1' },
+      source: { file: 'Ostermere ride exchange', fingerprint: 'exchange r1' },
     })
     expect(await sync(serviceOf(ten))).toMatchObject({ added: 0, pages: 1 })
     expect(await days()).toHaveLength(10)
@@ -81,14 +95,14 @@ describe('syncing rides', () => {
   test('broken off, it keeps what it has and goes on from there', async () => {
     await expect(sync(serviceOf(ten, (asked) => asked > 2))).rejects.toThrow('a fault of its own')
     expect(await days()).toHaveLength(6)
-    expect(await readKept(database, PLACE)).toEqual({ cursor: 6, deleted: [] })
+    expect(await readKept(ledger.database, PLACE)).toEqual({ cursor: 6, deleted: [] })
     expect(await sync(serviceOf(ten))).toMatchObject({ added: 4, pages: 2 })
     expect(await days()).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10])
   })
 
   test('a page that was written though its place was not kept adds nothing twice', async () => {
     await sync(serviceOf(ten))
-    await database.kept.delete(PLACE)
+    await ledger.database.kept.delete(PLACE)
     expect(await sync(serviceOf(ten))).toMatchObject({ added: 0, known: 10 })
     expect(await days()).toHaveLength(10)
   })
@@ -102,12 +116,12 @@ describe('syncing rides', () => {
 
   test('a ride deleted there later is taken out, even where it was put right here', async () => {
     await sync(serviceOf(ten))
-    const entry = (await allEntries(database)).find(
+    const entry = storedIn(ledger).find(
       (one) => one.kind === 'ride' && one.source?.fingerprint === 'exchange r4',
     )
     if (!entry) throw new Error('the ride was not written')
-    const { id, action: _act, ...rest } = entry
-    await append(database, [{ ...rest, at: '2026-03-04T09:00:00.000Z', supersedes: id }])
+    const { id, action: _action, format: _format, ...rest } = entry
+    await append(ledger, [{ ...rest, at: '2026-03-04T09:00:00.000Z', supersedes: id }])
     expect(await sync(serviceOf([...ten, { id: 'r4', version: 2, deleted: true }]))).toMatchObject({
       removed: 1,
     })
@@ -123,13 +137,14 @@ describe('syncing rides', () => {
     const refusing = syncRides({
       token: 'token',
       bike: 'heron',
-      database,
+      ledger,
+      kept: { read: () => Promise.resolve(undefined), keep: () => Promise.resolve() },
       record: () => Promise.resolve(undefined),
       placeKey: PLACE,
       onProgress: () => undefined,
       fetch: serviceOf(ten),
     })
-    expect(await refusing).toMatchObject({ added: 0, pages: 0 })
-    expect(await readKept(database, PLACE)).toBeUndefined()
+    await expect(refusing).rejects.toThrow('could not be saved')
+    expect(await readKept(ledger.database, PLACE)).toBeUndefined()
   })
 })

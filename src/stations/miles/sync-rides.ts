@@ -3,7 +3,8 @@ import { totalKm } from '../../core/exposure/distance.ts'
 import { roughPlace, routeKey } from '../../core/exposure/ride-gears.ts'
 import type { Entry, EntryId, RideEntry } from '../../core/log/entries.ts'
 import { linesOf } from '../../core/log/supersede.ts'
-import type { Patience } from '../../services/patient-fetch.ts'
+import { faultOfDraft } from '../../formats/entry-schema.ts'
+import { ServiceError, type Patience } from '../../services/patient-fetch.ts'
 import {
   RIDE_SERVICE,
   ridePages,
@@ -11,10 +12,7 @@ import {
   type RideChange,
   type SyncPlace,
 } from '../../services/ride-service.ts'
-import type { LogDatabase } from '../../store/database.ts'
-import { keep, readKept } from '../../store/kept.ts'
-import type { OpenLog } from '../../store/log-context.ts'
-import { allEntries } from '../../store/write.ts'
+import type { OpenLog } from '../../session/log-context.ts'
 import { liveRides } from './batch.ts'
 
 /** What a sync has done so far. */
@@ -23,6 +21,8 @@ export interface SyncSum {
   readonly addedKm: number
   readonly known: number
   readonly removed: number
+  /** Rides without a day or a distance, or with figures that cannot be. */
+  readonly refused: number
   readonly pages: number
 }
 
@@ -57,7 +57,8 @@ const wholly = (log: readonly Entry[], rides: readonly RideEntry[]): EntryId[] =
 interface Sync extends Patience {
   readonly token: string
   readonly bike: string
-  readonly database: LogDatabase
+  readonly ledger: Pick<OpenLog['ledger'], 'state'>
+  readonly kept: OpenLog['kept']
   readonly record: OpenLog['record']
   readonly placeKey: string
   readonly onProgress: (sum: SyncSum) => void
@@ -66,25 +67,30 @@ interface Sync extends Patience {
 /**
  * Brings what is new at the service into the log, a page at a time: each page's rides are written, then how far was
  * read. Broken off anywhere it goes on from there, and a page read twice adds nothing twice.
- * @throws ServiceError when the service gives out
+ * @throws ServiceError when the service gives out, or what it told could not be written
  */
 export async function syncRides({
   token,
   bike,
-  database,
+  ledger,
+  kept,
   record,
   placeKey,
   onProgress,
   ...patience
 }: Sync): Promise<SyncSum> {
-  const from = ((await readKept(database, placeKey)) as SyncPlace | undefined) ?? SYNC_START
-  let sum: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, pages: 0 }
+  const from = ((await kept.read(placeKey)) as SyncPlace | undefined) ?? SYNC_START
+  let sum: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, refused: 0, pages: 0 }
   for await (const page of ridePages(token, from, patience)) {
-    const log = await allEntries(database)
+    const state = ledger.state()
+    const log = state.status === 'open' ? state.entries : []
     const held = liveRides(log)
     const gone = new Set(page.deleted.map(printOf))
-    const lost = held.filter((ride) => ride.source && gone.has(ride.source.fingerprint) && !ride.otherSources?.length)
-    const offered = page.rides.flatMap((ride) => draftOf(bike, ride) ?? [])
+    const lost = held.filter(
+      (ride) => ride.source && gone.has(ride.source.fingerprint) && !ride.otherSources?.length,
+    )
+    const told = page.rides.flatMap((ride) => draftOf(bike, ride) ?? [])
+    const offered = told.filter((draft) => faultOfDraft(draft) === undefined)
     const admissions = admitRides(held, offered)
     const drafts = draftsOf(admissions)
     const written = await record([
@@ -93,14 +99,15 @@ export async function syncRides({
         ? [{ kind: 'withdraw' as const, at: new Date().toISOString(), targets: wholly(log, lost) }]
         : []),
     ])
-    // Where the browser refused to write, the page was not kept, nor is its place.
-    if (!written) return sum
-    await keep(database, placeKey, page.place)
+    // The page was not kept, so its place is not either.
+    if (!written) throw new ServiceError('The rides could not be saved.')
+    await kept.keep(placeKey, page.place)
     sum = {
       added: sum.added + drafts.length,
       addedKm: sum.addedKm + totalKm(drafts),
       known: sum.known + admissions.length - drafts.length,
       removed: sum.removed + lost.length,
+      refused: sum.refused + page.rides.length - offered.length,
       pages: sum.pages + 1,
     }
     onProgress(sum)

@@ -1,6 +1,6 @@
 import type { RiderOutlook } from '../../core/wear/rider-outlook.ts'
 import type { GroupForecast } from '../../workers/forecast-keeper.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { Section } from '../../ui/parts/Section.tsx'

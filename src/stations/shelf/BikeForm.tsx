@@ -1,7 +1,8 @@
 import { yupResolver } from '@hookform/resolvers/yup'
+import { useState } from 'react'
 import { useForm, type FieldErrors, type UseFormRegister } from 'react-hook-form'
 import type { BikeEntry } from '../../core/log/entries.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
@@ -16,6 +17,7 @@ import {
 } from '../../ui/words/names.ts'
 import {
   bikeEntries,
+  bikeIds,
   bikeSchema,
   AS_MOSTLY,
   changedBike,
@@ -25,6 +27,7 @@ import {
   type BikeFacts,
   type BikeSeasons,
 } from './bike-form.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
 const PASTS = { new: 'fitted new', unknown: 'of unknown past' }
@@ -78,17 +81,22 @@ export function NewBikeForm({ onDone }: Props) {
     },
   })
   const { errors } = form.formState
+  const [ids] = useState(bikeIds)
   const save = async (draft: BikeDraft) => {
     const fault = faultOfDay(draft.since, now)
     if (fault) return form.setError('since', { message: fault })
-    const { bike, entries } = bikeEntries(draft)
+    const { bike, entries } = bikeEntries(draft, ids)
     if (!(await record(entries, `${draft.name} is in the log.`))) return
     send(bikeChosen(bike))
     onDone()
   }
+  const [submit, saving] = useOnce(form.handleSubmit(save))
   return (
     <form
-      onSubmit={(event) => void form.handleSubmit(save)(event)}
+      onSubmit={(event) => {
+        event.preventDefault()
+        submit(event)
+      }}
       noValidate
       className="flex flex-col gap-4"
     >
@@ -125,7 +133,7 @@ export function NewBikeForm({ onDone }: Props) {
           {...form.register('since')}
         />
       </div>
-      <Button look="firm" type="submit" className="self-start">
+      <Button look="firm" type="submit" disabled={saving} className="self-start">
         Add the bike
       </Button>
     </form>
@@ -143,9 +151,13 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
   const save = async (changed: BikeSeasons) => {
     if (await record([changedBike(entry, changed)], `${changed.name} is changed.`)) onDone()
   }
+  const [submit, saving] = useOnce(form.handleSubmit(save))
   return (
     <form
-      onSubmit={(event) => void form.handleSubmit(save)(event)}
+      onSubmit={(event) => {
+        event.preventDefault()
+        submit(event)
+      }}
       noValidate
       className="flex flex-col gap-4"
     >
@@ -160,7 +172,7 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
           />
         ))}
       </div>
-      <Button look="firm" type="submit" className="self-start">
+      <Button look="firm" type="submit" disabled={saving} className="self-start">
         Save
       </Button>
     </form>

@@ -1,5 +1,5 @@
 import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { sayCheck } from '../../ui/words/fitting.ts'
 
 const WEIGHTS = { stop: 'Stop.', care: 'Take care.', note: 'Look.' } as const

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react'
 import { openFitting } from '../../core/log/garage.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { closingsOf } from '../../core/strategy/fitting-checks.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf } from '../../ui/parts/day.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
@@ -14,6 +14,7 @@ import { namePart } from '../../ui/words/part-name.ts'
 import { Checks } from './Checks.tsx'
 import { swapEntries } from './swap.ts'
 import { AS_IT_CAME, NEW, useSwap, type SwapState } from './use-swap.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 interface StepProps {
   readonly number: number
@@ -155,7 +156,7 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
   const swap = useSwap(report)
   const { form, set, old } = swap
   const [fault, setFault] = useState<string>()
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     const settled = swap.settle()
     if (typeof settled === 'string') return setFault(settled)
     setFault(undefined)
@@ -163,7 +164,7 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
       swapEntries(settled, garage, () => crypto.randomUUID()),
       `${entry.name} has another chain.`,
     )
-  }
+  })
   const routing = old ? 3 : 2
   return (
     <WorkSection id="chain" title={`Fit another chain to ${entry.name}`}>
@@ -200,7 +201,7 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
         </p>
       )}
       <div className="flex flex-wrap items-center gap-4">
-        <Button look="firm" onClick={() => void save()}>
+        <Button look="firm" disabled={saving} onClick={save}>
           Log the chain
         </Button>
         {!form.routed && (

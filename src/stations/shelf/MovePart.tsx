@@ -1,15 +1,18 @@
 import { useMemo, useState } from 'react'
 import type { EntryDraft } from '../../core/log/entries.ts'
+import { BOUNDS } from '../../core/log/bounds.ts'
 import { openFitting, type PartState } from '../../core/log/garage.ts'
 import { bikeReport } from '../../core/strategy/bike-report.ts'
 import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { sayDay } from '../../ui/words/numbers.ts'
 import { useForecast } from '../../workers/use-forecasts.ts'
+import { faultOfText } from '../../ui/parts/text-fault.ts'
 import { Checks } from './Checks.tsx'
+import { useOnce } from '../../ui/use-once.ts'
 
 const PLACES = { shelf: 'on the shelf', retired: 'away for good', lent: 'to somebody, on loan' } as const
 type Off = keyof typeof PLACES
@@ -34,11 +37,12 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
   const report = useMemo(() => target && bikeReport(garage, target, now), [target, garage, now])
   const { answer } = useForecast(report?.chain?.part.entry.part)
   const checks = report ? checksBeforeFitting(garage, report, answer, entry.spec, part) : []
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     const since = on?.from ?? part.fittings.at(-1)?.to
     const at = momentOf(day, now)
     const wrong =
       faultOfDay(day, now) ??
+      (to === 'lent' ? faultOfText(who, BOUNDS.nameLetters) : undefined) ??
       (since !== undefined && at <= since
         ? `It was ${on ? 'fitted' : 'taken off'} on ${sayDay(since, now)}: that day is before it.`
         : undefined)
@@ -57,7 +61,7 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
       ? `${entry.name} is on ${target.entry.name}.`
       : `${entry.name} went ${PLACES[to as Off]}.`
     if (await record([draft], said)) onDone()
-  }
+  })
   return (
     <div className="flex flex-col gap-4">
       <SelectField label="It goes" options={places} value={to} onPick={setTo} />
@@ -79,7 +83,7 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
         </p>
       )}
       <Checks checks={checks} />
-      <Button look="firm" className="self-start" onClick={() => void save()}>
+      <Button look="firm" className="self-start" disabled={saving} onClick={save}>
         Log the move
       </Button>
     </div>

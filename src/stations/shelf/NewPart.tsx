@@ -2,13 +2,14 @@ import { useMemo, useState } from 'react'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useForecast } from '../../workers/use-forecasts.ts'
 import { Checks } from './Checks.tsx'
 import { PART_TYPES, partDraft, PartFault, type PartDraft, type PartType } from './part-form.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const SURFACES = { plain: 'plain steel', plated: 'plated', 'hard-coated': 'hard-coated' }
 const JOINS = { 'joining-link': 'a joining link', pin: 'a pin' }
@@ -118,7 +119,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
     where === 'bike' && !(attempt instanceof PartFault)
       ? checksBeforeFitting(garage, report, answer, attempt.spec)
       : []
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     const dayFault = faultOfDay(day, now)
     if (attempt instanceof PartFault) return setFault(attempt)
     if (dayFault) return setFault(new PartFault('day', dayFault))
@@ -129,7 +130,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
     ]
     const said = `${attempt.name} is ${where === 'bike' ? `on ${entry.name}` : 'on the shelf'}.`
     if (await record(drafts, said)) onDone()
-  }
+  })
   const set = (name: string, value: string) => setRaw({ ...raw, [name]: value })
   return (
     <div className="flex flex-col gap-4">
@@ -183,7 +184,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         onChange={(event) => setDay(event.target.value)}
       />
       <Checks checks={checks} />
-      <Button look="firm" className="self-start" onClick={() => void save()}>
+      <Button look="firm" className="self-start" disabled={saving} onClick={save}>
         Log the part
       </Button>
     </div>

@@ -5,7 +5,7 @@ import { kmOf } from '../../core/exposure/distance.ts'
 import { closingsOf } from '../../core/strategy/fitting-checks.ts'
 import type { BikeId } from '../../core/log/entries.ts'
 import { fittedParts, openFitting, type PartState } from '../../core/log/garage.ts'
-import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
+import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
@@ -45,9 +45,13 @@ function PartLine({ part, bike, onMove }: PartLineProps) {
       : ` after ${sayKm(entry.used.km, units)} before it came`
     : ''
   const loose =
-    entry.spec.type === 'cassette' && entry.spec.soldSingly ? `${entry.spec.soldSingly.join(', ')} sold singly. ` : ''
+    entry.spec.type === 'cassette' && entry.spec.soldSingly
+      ? `${entry.spec.soldSingly.join(', ')} sold singly. `
+      : ''
   const closings =
-    entry.spec.type === 'joining-link' ? `Closed ${closingsOf(part)} of ${entry.spec.closingsAllowed} times. ` : ''
+    entry.spec.type === 'joining-link'
+      ? `Closed ${closingsOf(part)} of ${entry.spec.closingsAllowed} times. `
+      : ''
   const more = `${closings}${loose}${entry.note ?? ''}`.trim()
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_auto_11.5rem_auto] items-baseline gap-4 py-2 text-[0.95rem] max-sm:grid-cols-[minmax(0,1fr)_auto_auto] max-sm:gap-2">

@@ -4,7 +4,7 @@ import { fittedParts } from '../../core/log/garage.ts'
 import { checkEntry } from '../../formats/entry-schema.ts'
 import { written } from '../../../test/log.ts'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
-import { bikeEntries, bikeSchema, changedBike, teethOf, type BikeDraft } from './bike-form.ts'
+import { bikeEntries, bikeIds, bikeSchema, changedBike, teethOf, type BikeDraft } from './bike-form.ts'
 
 const now = '2026-11-23T12:00:00.000Z'
 const draft: BikeDraft = {
@@ -24,11 +24,15 @@ const draft: BikeDraft = {
 
 describe('a new bike', () => {
   test('is the entries of the bike and all that is on it, each fit for the log', () => {
-    const { bike, entries } = bikeEntries(draft)
+    const { bike, entries } = bikeEntries(draft, bikeIds())
     const log = written(entries)
-    for (const entry of log) expect(checkEntry(entry)).toHaveProperty('entry')
+    for (const entry of log) expect(checkEntry(entry)).toMatchObject({ outcome: 'sound' })
     const garage = replay(log)
-    expect(garage.bikes.get(bike)?.entry).toMatchObject({ name: 'Tern', speeds: 7, usual: 'wet-road' })
+    expect(garage.bikes.get(bike)?.entry).toMatchObject({
+      name: 'Tern',
+      speeds: 7,
+      usualCondition: 'wet-road',
+    })
     expect(
       fittedParts(garage, bike)
         .map((part) => part.entry.spec.type)
@@ -37,23 +41,23 @@ describe('a new bike', () => {
   })
 
   test('counts a ride of the morning on which the chain was fitted', () => {
-    const { bike, entries } = bikeEntries(draft)
+    const { bike, entries } = bikeEntries(draft, bikeIds())
     const morning = new Date('2026-10-01T07:00:00').toISOString()
     expect(entries.every(({ at }) => at <= morning)).toBe(true)
     expect(bike).not.toBe('')
     const today = new Date()
-    const added = bikeEntries({ ...draft, since: dayOf(today.toISOString()) })
+    const added = bikeEntries({ ...draft, since: dayOf(today.toISOString()) }, bikeIds())
     today.setHours(0, 0, 1)
     expect(added.entries.every(({ at }) => at <= today.toISOString())).toBe(true)
   })
 
   test('with a single cog has no pulleys', () => {
-    const { bike, entries } = bikeEntries({ ...draft, cogs: '18', shifting: 'none' })
+    const { bike, entries } = bikeEntries({ ...draft, cogs: '18', shifting: 'none' }, bikeIds())
     expect(fittedParts(replay(written(entries)), bike, 'pulley')).toEqual([])
   })
 
   test('is changed by an entry that takes the old one’s place', () => {
-    const { bike, entries } = bikeEntries(draft)
+    const { bike, entries } = bikeEntries(draft, bikeIds())
     const log = written(entries)
     const [first] = log
     if (first?.kind !== 'bike') throw new Error('a bike comes first')
@@ -64,7 +68,7 @@ describe('a new bike', () => {
     )
     expect(replay([...log, ...after]).bikes.get(bike)?.entry).toMatchObject({
       name: 'Tern',
-      kept: 'outdoors',
+      storage: 'outdoors',
       speeds: 7,
     })
   })

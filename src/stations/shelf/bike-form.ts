@@ -71,20 +71,38 @@ export const bikeSchema = object({
 })
 export type BikeDraft = InferType<typeof bikeSchema>
 
-const newId = (): string => crypto.randomUUID()
+/** Ids for a bike and all that may come with it, made once for each form: pressed twice it saves one bike. */
+export const bikeIds = (): readonly string[] => Array.from({ length: 12 }, () => crypto.randomUUID())
 
 /**
  * The entries that put a bike with its parts in the log: as of the day its chain was fitted, so that rides since
  * then are counted on it.
+ * @param ids of the bike and its parts, as {@link bikeIds} makes them
  */
-export function bikeEntries(draft: BikeDraft): { readonly bike: string; readonly entries: EntryDraft[] } {
+export function bikeEntries(
+  draft: BikeDraft,
+  ids: readonly string[],
+): { readonly bike: string; readonly entries: EntryDraft[] } {
+  const left = [...ids]
+  const newId = (): string => left.shift() ?? crypto.randomUUID()
   const bike = newId()
   // The start of the day, today too: a ride of that morning is counted on it, as the form says.
   const at = new Date(`${draft.since}T00:00:00`).toISOString()
   const cogs = teethOf(draft.cogs)
   const { name, note, shifting, motor, usual, kept } = draft
   const entries: EntryDraft[] = [
-    { kind: 'bike', at, bike, name, note, speeds: cogs.length, shifting, motor, usualCondition: usual, storage: kept },
+    {
+      kind: 'bike',
+      at,
+      bike,
+      name,
+      note,
+      speeds: cogs.length,
+      shifting,
+      motor,
+      usualCondition: usual,
+      storage: kept,
+    },
   ]
   const fit = (partName: string, spec: Extract<EntryDraft, { kind: 'part' }>['spec']): void => {
     const part = newId()
@@ -108,7 +126,7 @@ export function bikeEntries(draft: BikeDraft): { readonly bike: string; readonly
 
 /** A bike's description written again in place of the old one; what the form does not ask stays. */
 export function changedBike(entry: BikeEntry, changed: BikeFacts & Partial<BikeSeasons>): EntryDraft {
-  const { id, action: _act, usualByQuarter: _seasons, ...held } = entry
+  const { id, action: _action, usualByQuarter: _seasons, ...held } = entry
   const { name, note, shifting, motor, usual, kept } = changed
   const usualIn = Object.fromEntries(
     QUARTERS.flatMap((quarter) => {

@@ -45,13 +45,13 @@ describe('a part as it is typed', () => {
     })
     expect(made({ type: 'joining-link', speeds: '11', limit: '5', closedBefore: '' })).toMatchObject({
       name: 'Joining link',
-      spec: { limit: 5, closedBefore: 0 },
+      spec: { closingsAllowed: 5, closedBefore: 0 },
     })
     expect(
       made({ type: 'cassette', teeth: '28 11, 13', loose: '11 99', material: 'titanium' }),
     ).toMatchObject({
       name: 'Cassette 11 to 28',
-      spec: { teeth: [11, 13, 28], loose: [11], material: 'titanium' },
+      spec: { teeth: [11, 13, 28], soldSingly: [11], material: 'titanium' },
     })
     expect(made({ type: 'cassette', teeth: '18' }).name).toBe('Cog 18')
     expect(made({ type: 'ring', teeth: '42', name: ' Big one ' })).toMatchObject({
@@ -150,7 +150,7 @@ describe('the swap', () => {
     const fresh = after({ on: { part: 'other' }, join: 'new', linkLimit: 5 })
     expect(fresh.garage.parts.get('new-1')?.entry).toMatchObject({
       name: 'Joining link 3',
-      spec: { limit: 5 },
+      spec: { closingsAllowed: 5 },
     })
     const pinned = after({ join: 'pin' })
     expect(linkOn(pinned.garage, 'heron')).toBeUndefined()

@@ -167,7 +167,7 @@ describe('moving a part', () => {
     await save()
     expect(recorded).toMatchObject([
       { kind: 'fit', part: 'cassette', bike: 'kite' },
-      { kind: 'remove', to: 'lent', who: 'Ada' },
+      { kind: 'remove', to: 'lent', lentTo: 'Ada' },
       { kind: 'remove', to: 'retired' },
     ])
     expect(done()).toBe(3)

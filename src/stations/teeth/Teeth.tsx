@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import type { WearWord } from '../../core/log/entries.ts'
 import type { Sprocket } from '../../core/strategy/bike-report.ts'
 import { worstWord } from '../../core/strategy/wear-word.ts'
-import { useBikeReport, useOpenLog } from '../../store/log-context.ts'
+import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { DrivetrainDrawing } from '../../ui/drawings/DrivetrainDrawing.tsx'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -14,6 +14,7 @@ import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayAgo, sayCount, sayList } from '../../ui/words/numbers.ts'
+import { useInTurn } from '../../ui/use-in-turn.ts'
 
 const WORDS: readonly WearWord[] = ['fresh', 'good', 'watch', 'swap', 'spent']
 
@@ -63,9 +64,9 @@ interface RowProps {
 function LookRow({ sprocket, onChoose }: RowProps) {
   const { record, now } = useOpenLog()
   const { look, part } = sprocket
-  const pick = (word: WearWord) => {
+  const pick = useInTurn(async (word: WearWord) => {
     onChoose(sprocket)
-    void record(
+    await record(
       [
         {
           kind: 'look',
@@ -77,7 +78,7 @@ function LookRow({ sprocket, onChoose }: RowProps) {
       ],
       `${nameOf(sprocket)}: ${word}.`,
     )
-  }
+  })
   return (
     <li
       className="grid grid-cols-[6.6rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 border-t border-hairline py-2 max-sm:grid-cols-1"

@@ -1,7 +1,7 @@
 import { useNavigate } from 'react-router'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { recommend, urgency, type Action, type Recommendation } from '../../core/strategy/recommend.ts'
-import { useAllReports, useOpenLog } from '../../store/log-context.ts'
+import { useAllReports, useOpenLog } from '../../session/log-context.ts'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -11,6 +11,7 @@ import { sayAction, sayReason } from '../../ui/words/advice.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/numbers.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
+import { UnsavedNote } from './UnsavedNote.tsx'
 import { ComingUp } from './ComingUp.tsx'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useForecasts, useForecastsOf } from '../../workers/use-forecasts.ts'
@@ -157,6 +158,7 @@ export default function Today() {
         ))}
       </ul>
       <ComingUp reports={reports} answers={answers} />
+      <UnsavedNote />
     </>
   )
 }

@@ -3,13 +3,14 @@ import type { WashMethod } from '../../core/log/entries.ts'
 import { LUBES, type Lube } from '../../core/lube/lubes.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
-import { useOpenLog } from '../../store/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
+import { useOnce } from '../../ui/use-once.ts'
 
 const METHODS: readonly WashMethod[] = ['wipe', 'on-bike', 'off-bike', 'none']
 
@@ -69,7 +70,7 @@ export function LogWash({ report, chain }: Props) {
   const [fault, setFault] = useState<string>()
   const lube = put === 'unchanged' ? undefined : put
 
-  const save = async () => {
+  const [save, saving] = useOnce(async () => {
     const wrong =
       faultOfDay(day, now) ??
       (method === 'none' && lube === undefined
@@ -81,7 +82,7 @@ export function LogWash({ report, chain }: Props) {
       [{ kind: 'wash', at: momentOf(day, now), chain: part, method, ...(lube && { lube }) }],
       `Logged: ${WASH_NAMES[method]}${lube ? `, ${LUBE_NAMES[lube]}` : ''}.`,
     )
-  }
+  })
   const how = howTo(lube, links, crankTurnsPerChain(links, ring).toFixed(1))
   return (
     <WorkSection id="log" title="What was done">
@@ -113,7 +114,7 @@ export function LogWash({ report, chain }: Props) {
         fault={fault}
         className="max-w-48"
       />
-      <Button look="firm" className="self-start" onClick={() => void save()}>
+      <Button look="firm" className="self-start" disabled={saving} onClick={save}>
         Log it
       </Button>
     </WorkSection>

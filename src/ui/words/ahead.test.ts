@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { commuter, kite, kiteChain, noon, springTour, written } from '../../../test/log.ts'
-import type { EventEntry } from '../../core/log/entries.ts'
+import { ENTRY_FORMAT, type EventEntry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import type { EventAdvice, EventOutlook } from '../../core/wear/event-outlook.ts'
@@ -10,7 +10,7 @@ import { mendFor, sayCause, saySurprise } from './surprise.ts'
 const NOW = noon(4, 1)
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
 const garage = replay(written([...commuter, kite, ...kiteChain]))
-const tour: EventEntry = { ...springTour, id: 'a' }
+const tour: EventEntry = { ...springTour, format: ENTRY_FORMAT, id: 'a' }
 
 describe('a reminder in words', () => {
   const own = { bike: 'heron' } as const

@@ -2,23 +2,40 @@ import { createContext, useContext, useMemo } from 'react'
 import type { BikeId, Entry, EntryDraft, EntryId, IsoTime } from '../core/log/entries.ts'
 import type { Garage } from '../core/log/garage.ts'
 import { bikeReport, type BikeReport } from '../core/strategy/bike-report.ts'
-import type { LogDatabase, World } from './database.ts'
+import type { World } from '../store/database.ts'
+import type { Ledger } from '../store/ledger.ts'
+
+export type { World } from '../store/database.ts'
+
+/** Things that this device keeps beside the log: how a table is read, how far a service was read. No record of the work. */
+export interface KeptThings {
+  readonly read: (key: string) => Promise<unknown>
+  readonly keep: (key: string, value: unknown) => Promise<void>
+}
 
 /** The open log and what it says. */
 export interface OpenLog {
   readonly world: World
-  readonly database: LogDatabase
+  readonly ledger: Ledger
+  readonly kept: KeptThings
   readonly entries: readonly Entry[]
   readonly garage: Garage
   /** The time, kept fresh enough for days and distances. */
   readonly now: IsoTime
   /**
-   * Writes entries as one action, says so in a notice with a way back, or says that it could not.
+   * Writes entries as one action, says so in a notice with a way back, or says why it could not. What the log holds
+   * already at that moment is left out.
    * @returns what was written; undefined where it failed, and the caller keeps what was typed
    */
   readonly record: (drafts: readonly EntryDraft[], said?: string) => Promise<readonly Entry[] | undefined>
-  /** Takes back entries, or puts back withdrawn ones, without a word. */
+  /** Takes entries out, without a word. */
   readonly withdraw: (targets: readonly EntryId[]) => Promise<readonly Entry[] | undefined>
+  /** Puts entries back that were undone or taken out, and says so. */
+  readonly restore: (ids: readonly EntryId[]) => Promise<readonly Entry[] | undefined>
+  /** Takes back the last step, and says so. */
+  readonly undo: () => Promise<void>
+  /** Takes back the last undo, and says so. */
+  readonly redo: () => Promise<void>
 }
 
 export const LogContext = createContext<OpenLog | undefined>(undefined)

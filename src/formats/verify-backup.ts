@@ -1,0 +1,29 @@
+import type { AsideEntry } from '../core/log/aside.ts'
+import type { Entry } from '../core/log/entries.ts'
+import { canonicalText } from '../core/log/merge.ts'
+import type { BackupContents } from './read-backup.ts'
+
+/**
+ * Compares what a backup gives back with what was to be saved, entry for entry. Asked of every backup before it is
+ * called saved.
+ * @returns in a few words what is missing or different; undefined where all is there
+ */
+export function differenceOf(
+  contents: BackupContents,
+  entries: readonly Entry[],
+  aside: readonly AsideEntry[],
+): string | undefined {
+  if (contents.remark !== undefined) return contents.remark
+  const back = new Map(contents.entries.map((entry) => [entry.id, entry]))
+  const lost = entries.filter((entry) => {
+    const read = back.get(entry.id)
+    return read === undefined || canonicalText(read) !== canonicalText(entry)
+  })
+  if (lost.length > 0) return `${lost.length} of ${entries.length} entries do not come back as they were`
+  const beside = new Set(contents.aside.map(({ text }) => text))
+  // What was kept aside may have become readable meanwhile: it then comes back as an entry.
+  const missing = aside.filter(({ text }) => !beside.has(JSON.stringify(JSON.parse(text)))).length
+  return missing > contents.entries.length - entries.length
+    ? `${missing} of the ${aside.length} entries kept aside do not come back`
+    : undefined
+}

@@ -1,0 +1,73 @@
+import type { AsideEntry, AsideReason } from '../../core/log/aside.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { useSafeKeeping } from '../../session/safe-keeping.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { useNotice } from '../../ui/parts/notices.tsx'
+import { sayCount } from '../../ui/words/numbers.ts'
+
+const SHOWN = 20
+
+const WHY: Readonly<Record<AsideReason, (count: string, many: boolean) => string>> = {
+  newer: (count, many) => `${count} ${many ? 'need' : 'needs'} a newer version of the app`,
+  unsound: (count, many) => `${count} ${many ? 'hold' : 'holds'} something that cannot be`,
+  damaged: (count, many) => `${count} ${many ? 'are' : 'is'} damaged`,
+  differs: (count, many) => `${count} ${many ? 'differ' : 'differs'} from the one in this log`,
+  removed: (count, many) => `${count} ${many ? 'were' : 'was'} set aside by hand`,
+}
+
+function Group({ why, held }: { readonly why: AsideReason; readonly held: readonly AsideEntry[] }) {
+  const { ledger } = useOpenLog()
+  const tell = useNotice()
+  const putBack = (text: string) =>
+    void ledger.takeBack([text]).then(
+      (merge) =>
+        tell(merge.added.length + merge.known > 0 ? 'Put back into the log.' : 'It still cannot be counted.'),
+      () => tell('It could not be put back. Try again.'),
+    )
+  return (
+    <div className="mt-3 first:mt-0">
+      <h3 className="text-[0.95rem] font-semibold">
+        {WHY[why](sayCount(held.length, 'entry', 'entries'), held.length > 1)}
+      </h3>
+      <ul className="divide-y divide-hairline border-y border-hairline">
+        {held.slice(0, SHOWN).map(({ text, said }) => (
+          <li key={text} className="flex items-start justify-between gap-4 py-2 text-[0.95rem]">
+            <div className="min-w-0">
+              <p>{said}</p>
+              <p className="line-clamp-2 font-mono text-xs [overflow-wrap:anywhere] text-steel">{text}</p>
+            </div>
+            <div className="flex shrink-0 gap-3">
+              {why !== 'damaged' && (
+                <Button look="link" onClick={() => putBack(text)}>
+                  put back
+                </Button>
+              )}
+              <Button look="link" onClick={() => void ledger.forget(text)}>
+                delete
+              </Button>
+            </div>
+          </li>
+        ))}
+      </ul>
+      {held.length > SHOWN && <p className="mt-1 text-sm text-steel">And {held.length - SHOWN} more.</p>}
+    </div>
+  )
+}
+
+/** What is kept beside the log because it cannot be counted. */
+export function Aside() {
+  const { aside } = useSafeKeeping()
+  if (aside.length === 0) return null
+  const reasons = (Object.keys(WHY) as AsideReason[]).filter((why) => aside.some((held) => held.why === why))
+  return (
+    <Section
+      title="Kept aside"
+      note="These came from a backup or were set aside. They do not count, and every backup carries them along."
+    >
+      {reasons.map((why) => (
+        <Group key={why} why={why} held={aside.filter((held) => held.why === why)} />
+      ))}
+    </Section>
+  )
+}

@@ -1,0 +1,28 @@
+import { differenceInCalendarDays } from 'date-fns'
+import { Link } from 'react-router'
+import { useOpenLog } from '../../session/log-context.ts'
+import { LONG_UNSAVED_DAYS, MUCH_UNSAVED, useSafeKeeping } from '../../session/safe-keeping.ts'
+import { sayCount } from '../../ui/words/numbers.ts'
+import { sayUnsaved } from '../../ui/words/unsaved.ts'
+
+/** That much would be lost with this browser, or that entries wait for a newer app: said only when it is so. */
+export function UnsavedNote() {
+  const { world, now } = useOpenLog()
+  const { unsaved, lastBackup, aside } = useSafeKeeping()
+  const [first] = unsaved
+  const since = lastBackup?.at ?? first?.at
+  const days = since === undefined ? 0 : differenceInCalendarDays(new Date(now), new Date(since))
+  const isMuch =
+    world === 'own' && (unsaved.length >= MUCH_UNSAVED || (unsaved.length > 0 && days > LONG_UNSAVED_DAYS))
+  const newer = aside.filter(({ why }) => why === 'newer').length
+  if (!isMuch && newer === 0) return null
+  return (
+    <p className="mt-6 text-[0.95rem]">
+      {isMuch && `${sayUnsaved(unsaved, lastBackup, now)} `}
+      {newer > 0 && `${sayCount(newer, 'entry needs', 'entries need')} a newer version of the app. `}
+      <Link to="/files" className="underline underline-offset-4">
+        {isMuch ? 'Save a backup' : 'Look at them'}
+      </Link>
+    </p>
+  )
+}

@@ -1,0 +1,177 @@
+import { liveQuery } from 'dexie'
+import type { Entry } from '../core/log/entries.ts'
+import { mergeLogs } from '../core/log/merge.ts'
+import { withOneStamp } from '../core/log/one-stamp.ts'
+import { LogOpenError, openPatiently, type LogDatabase } from './database.ts'
+import { readGeneration } from './generation.ts'
+import { logReader, LogVanishedError } from './log-reader.ts'
+import type { Ledger, LogState } from './log-state.ts'
+import { forgetAside, mergeIn, moveAside, takeFromAside } from './merge-in.ts'
+import { addEntries, wipe } from './write.ts'
+
+export type { Ledger, LogState } from './log-state.ts'
+
+/** What a ledger's parts share: the state, and how it comes about. */
+interface Keeping {
+  readonly state: () => LogState
+  readonly become: (next: LogState) => void
+  readonly subscribe: Ledger['subscribe']
+  /** Reads what has arrived, and shows it. */
+  readonly refresh: () => Promise<void>
+  /** Hears of every change from now on, here and in other tabs. */
+  readonly watch: () => void
+  readonly unwatch: () => void
+  readonly vanish: () => void
+  /** Reads and writes in one transaction, and shows what came of it. */
+  readonly change: <T>(work: (log: readonly Entry[]) => Promise<T>) => Promise<T>
+  readonly forget: () => void
+  readonly held: () => readonly Entry[]
+}
+
+const isOver = ({ status }: LogState): boolean => status === 'vanished' || status === 'outdated'
+
+function keepLog(database: LogDatabase): Keeping {
+  let state: LogState = { status: 'opening' }
+  const { read, held, forget } = logReader(database)
+  const listeners = new Set<() => void>()
+  let watching: { unsubscribe: () => void } | undefined
+  const tables = [database.entries, database.kept, database.aside] as const
+
+  const become = (next: LogState): void => {
+    state = next
+    for (const listener of listeners) listener()
+  }
+  const publish = (): void => {
+    const stored = held()
+    if (isOver(state) || (state.status === 'open' && state.stored === stored)) return
+    become({ status: 'open', stored, entries: withOneStamp(stored) })
+  }
+  const vanish = (): void => {
+    if (isOver(state)) return
+    watching?.unsubscribe()
+    if (held().length > 0) return become({ status: 'vanished', stored: held() })
+    // An empty log that was deleted is no loss: it is begun again.
+    forget()
+    watch()
+  }
+  const refresh = async (): Promise<void> => {
+    try {
+      await database.transaction('r', tables, read)
+      publish()
+    } catch (error) {
+      if (error instanceof LogVanishedError) vanish()
+      else if (state.status === 'opening') become({ status: 'shut', fault: 'broken' })
+    }
+  }
+  const watch = (): void => {
+    watching?.unsubscribe()
+    // Counting is enough to hear of every change; what was added is read by `refresh`.
+    watching = liveQuery(async () => {
+      await readGeneration(database)
+      return database.entries.count()
+    }).subscribe({ next: () => void refresh(), error: () => void refresh() })
+  }
+  return {
+    state: () => state,
+    become,
+    subscribe: (onChange) => {
+      listeners.add(onChange)
+      return () => void listeners.delete(onChange)
+    },
+    refresh,
+    watch,
+    unwatch: () => watching?.unsubscribe(),
+    vanish,
+    change: async (work) => {
+      if (isOver(state))
+        throw new LogVanishedError('This page must be loaded again before anything is written.')
+      try {
+        const result = await database.transaction('rw', tables, async () => work(await read()))
+        await refresh()
+        return result
+      } catch (error) {
+        if (error instanceof LogVanishedError) vanish()
+        throw error
+      }
+    },
+    forget,
+    held,
+  }
+}
+
+/** Hears what other tabs, other builds and the browser itself do to the database. */
+function hear(database: LogDatabase, log: Keeping): void {
+  database.on('versionchange', (event) => {
+    log.unwatch()
+    database.close({ disableAutoOpen: true })
+    if (event.newVersion === null) log.vanish()
+    else log.become({ status: 'outdated', stored: log.held() })
+  })
+  // The browser shut the connection: it may have deleted what was behind it.
+  database.on('close', () => {
+    if (log.state().status === 'open') setTimeout(() => void log.refresh())
+  })
+}
+
+/**
+ * The log of one database, read once and kept up to date: entries are only ever added, so what was read stays true, and
+ * a write needs to read no more than what has arrived since.
+ */
+export function openLedger(database: LogDatabase, clock: () => number = Date.now): Ledger {
+  const log = keepLog(database)
+  hear(database, log)
+  const retryAside = async (): Promise<void> => {
+    if ((await database.aside.count()) > 0)
+      await log.change((stored) => takeFromAside(database, stored, undefined, clock()))
+  }
+  return {
+    database,
+    state: log.state,
+    subscribe: log.subscribe,
+    open: () => {
+      log.become({ status: 'opening' })
+      openPatiently(database).then(
+        () => {
+          log.watch()
+          return retryAside()
+        },
+        (error: unknown) =>
+          log.become({ status: 'shut', fault: error instanceof LogOpenError ? error.fault : 'broken' }),
+      )
+    },
+    write: async (decide) => {
+      const written = await log.change((stored) =>
+        addEntries(database, decide(withOneStamp(stored)), clock()),
+      )
+      return { written, entries: withOneStamp(log.held()) }
+    },
+    merge: async (theirs, aside) => {
+      // What both hold is compared before, while nobody waits for the database.
+      const first = mergeLogs(log.held(), theirs, clock())
+      const rest = [...first.added, ...first.differing]
+      const merge = await log.change((stored) => mergeIn(database, stored, rest, aside, clock()))
+      return { ...merge, known: merge.known + first.known, undoneHere: first.undoneHere }
+    },
+    setAside: (ids) => log.change(() => moveAside(database, ids)),
+    takeBack: (texts) => log.change((stored) => takeFromAside(database, stored, texts, clock())),
+    forget: (text) => forgetAside(database, text),
+    wipe: async () => {
+      await wipe(database)
+      await log.refresh()
+    },
+    writeBack: async () => {
+      const state = log.state()
+      const lost = state.status === 'vanished' ? state.stored : []
+      log.forget()
+      await openPatiently(database)
+      log.become({ status: 'opening' })
+      await log.change((stored) => mergeIn(database, stored, lost, [], clock()))
+      log.watch()
+    },
+    stop: () => {
+      log.become({ status: 'opening' })
+      log.unwatch()
+      database.close({ disableAutoOpen: true })
+    },
+  }
+}

@@ -1,0 +1,108 @@
+import { isStampedAhead } from '../core/log/bounds.ts'
+import type { AsideEntry } from '../core/log/aside.ts'
+import type { Entry } from '../core/log/entries.ts'
+import { canonicalText, mergeLogs, type Merge } from '../core/log/merge.ts'
+import { checkEntry } from '../formats/entry-schema.ts'
+import type { LogDatabase } from './database.ts'
+import { countChange, readGeneration } from './generation.ts'
+import { newestId, nextIds } from './write.ts'
+
+/** So many entries are handed to the database at once: the page can be drawn in between. */
+const HANDFUL = 2000
+
+/** An entry as it is kept beside the log. */
+const besides = (entry: Entry, why: AsideEntry['why'], said: string): AsideEntry => ({
+  text: JSON.stringify(entry),
+  why,
+  said,
+})
+
+/**
+ * Adds what another log holds and this one does not, by id, all or none. Within a transaction on `entries`, `kept` and
+ * `aside`. What contradicts an entry held here is kept aside; so is what came aside already.
+ * @param log everything this log holds, as it is stored
+ */
+export async function mergeIn(
+  database: LogDatabase,
+  log: readonly Entry[],
+  theirs: readonly Entry[],
+  aside: readonly AsideEntry[],
+  nowMs: number,
+): Promise<Merge> {
+  const merge = mergeLogs(log, theirs, nowMs)
+  let added = merge.added
+  if (merge.ahead.size > 0) {
+    const newest = await newestId(database)
+    const sane = newest !== undefined && isStampedAhead(newest, nowMs) ? undefined : newest
+    const ids = nextIds(merge.ahead.size, sane, nowMs)
+    const order = [...merge.ahead].sort()
+    const stamp = new Map(order.map((id, i) => [id, ids[i] ?? id]))
+    added = added.map((entry) => {
+      const id = stamp.get(entry.id)
+      return id === undefined ? entry : { ...entry, id, firstId: entry.firstId ?? entry.id }
+    })
+  }
+  for (let from = 0; from < added.length; from += HANDFUL)
+    await database.entries.bulkAdd(added.slice(from, from + HANDFUL))
+  await database.aside.bulkPut([
+    ...aside,
+    ...merge.differing.map((entry) =>
+      besides(entry, 'differs', 'another copy of it differs from the one in this log'),
+    ),
+  ])
+  return merge
+}
+
+/** Everything kept beside the log. */
+export const allAside = (database: LogDatabase): Promise<AsideEntry[]> => database.aside.toArray()
+
+/** Forgets something kept beside the log, for good. */
+export const forgetAside = (database: LogDatabase, text: string): Promise<void> => database.aside.delete(text)
+
+/**
+ * Takes entries out of the log and keeps them beside it: for one that breaks the screens whatever is withdrawn. Within a
+ * transaction on `entries`, `kept` and `aside`.
+ */
+export async function moveAside(database: LogDatabase, ids: readonly string[]): Promise<number> {
+  const rows = await database.entries.where('id').anyOf(ids).toArray()
+  await database.aside.bulkPut(
+    rows.map(({ seq: _seq, ...entry }) => besides(entry, 'removed', 'set aside by hand')),
+  )
+  await database.entries.bulkDelete(rows.map(({ seq }) => seq))
+  await countChange(database, await readGeneration(database))
+  return rows.length
+}
+
+/**
+ * Tries again what is kept beside the log: an app brought up to date may know it now. Within a transaction on `entries`,
+ * `kept` and `aside`.
+ * @param chosen the texts of those to try; absent: all that were set aside for what they hold
+ * @returns those that can be counted now, and that are no longer kept aside
+ */
+export async function takeFromAside(
+  database: LogDatabase,
+  log: readonly Entry[],
+  chosen: readonly string[] | undefined,
+  nowMs: number,
+): Promise<Merge> {
+  const held = await allAside(database)
+  const tried = held.filter(({ text, why }) =>
+    chosen ? chosen.includes(text) : why === 'newer' || why === 'unsound',
+  )
+  const sound = tried.flatMap(({ text }) => {
+    const checked = checkEntry(JSON.parse(text))
+    return checked.outcome === 'sound' ? [{ text, entry: checked.entry }] : []
+  })
+  const merge = await mergeIn(
+    database,
+    log,
+    sound.map(({ entry }) => entry),
+    [],
+    nowMs,
+  )
+  const differs = new Set(merge.differing.map(canonicalText))
+  await database.aside.bulkDelete(
+    sound.flatMap(({ text, entry }) => (differs.has(canonicalText(entry)) ? [] : [text])),
+  )
+  return merge
+}
