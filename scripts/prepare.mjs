@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, statSync } from 'node:fs'
+import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -23,6 +24,19 @@ export function run(command, args, env = {}) {
 
 /** Runs a program of one of the project's own packages. */
 export const runTool = (name, args = [], env = {}) => run(process.execPath, [toolPath(name), ...args], env)
+
+/** Says at once that a port is taken, instead of after the build. */
+export function ensureFreePort(host, port) {
+  return new Promise((resolve) => {
+    const probe = createServer()
+    probe.once('error', (error) => {
+      if (error.code !== 'EADDRINUSE') return resolve()
+      process.stderr.write(`Port ${port} is taken. Choose another: PORT=4180 npm run demo\n`)
+      return process.exit(1)
+    })
+    probe.listen({ host, port }, () => probe.close(resolve))
+  })
+}
 
 const TOOLS = {
   tsc: 'typescript/bin/tsc',

@@ -7,8 +7,11 @@ import { addCaliper } from './caliper.ts'
 import { addRideExchange } from './ride-exchange.ts'
 import { addWeather } from './weather.ts'
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
+import { isFromElsewhere, isOurHost, ourHosts } from './callers.ts'
 
 const YEAR_S = 31_536_000
+/** A question that is not all there after this long, ms, is hung up on. */
+const PATIENCE_MS = 10_000
 
 /** The built page, with this answer's own mark for the one style the sheets add. */
 function sendPage(reply: FastifyReply, page: string): FastifyReply {
@@ -51,11 +54,20 @@ function isTrick(rawUrl: string): boolean {
 }
 
 /**
- * The server: the built app and its health. Holds no records: they live in the browser.
+ * The server: the built app and its health. Holds no records: they live in the browser. It answers to its own names
+ * alone, and lets no page from elsewhere ask anything of its stand-ins.
  * @param distFolder where `npm run build` put the app
+ * @param host the address it listens on
  */
-export async function buildServer(distFolder: string): Promise<FastifyInstance> {
-  const app = Fastify({ logger: false, routerOptions: { ignoreTrailingSlash: true } })
+export async function buildServer(distFolder: string, host = '127.0.0.1'): Promise<FastifyInstance> {
+  const app = Fastify({
+    logger: false,
+    routerOptions: { ignoreTrailingSlash: true },
+    requestTimeout: PATIENCE_MS,
+    http: { headersTimeout: PATIENCE_MS },
+    forceCloseConnections: true,
+  })
+  const hosts = ourHosts(host)
   const indexFile = join(distFolder, 'index.html')
   const page = existsSync(indexFile) ? readFileSync(indexFile, 'utf8') : undefined
 
@@ -68,8 +80,12 @@ export async function buildServer(distFolder: string): Promise<FastifyInstance> 
   app.addHook('onRequest', async (request, reply) => {
     reply.header('content-security-policy', policy())
     reply.header('permissions-policy', 'camera=(), microphone=(), geolocation=()')
-    if (isTrick(request.raw.url ?? ''))
-      return reply.code(400).send({ error: 'There is nothing at this address.' })
+    if (!isOurHost(request.headers.host, hosts))
+      return reply.code(421).send({ error: 'This server does not go by that name.' })
+    const url = request.raw.url ?? ''
+    if (url.startsWith('/api/') && isFromElsewhere(request.headers))
+      return reply.code(403).send({ error: 'Only the app’s own pages may ask this.' })
+    if (isTrick(url)) return reply.code(400).send({ error: 'There is nothing at this address.' })
     return undefined
   })
   app.get('/api/health', () => ({ status: page === undefined ? 'not built' : 'ready' }))
@@ -86,10 +102,15 @@ export async function buildServer(distFolder: string): Promise<FastifyInstance> 
     globIgnore: ['index.html', '.vite/**'],
     setHeaders: (reply, path) => {
       // File names in assets/ carry a digest of their contents.
-      if (path.includes(`${join(distFolder, 'assets')}`))
-        reply.header('cache-control', `public, max-age=${YEAR_S}, immutable`)
+      // The rest is asked for anew each time, so that a new version is heard of.
+      const isForGood = path.includes(`${join(distFolder, 'assets')}`)
+      reply.header('cache-control', isForGood ? `public, max-age=${YEAR_S}, immutable` : 'no-cache')
     },
   })
+  // The service worker keeps the page under this name, and shows it for every address of the app.
+  app.get('/index.html', (_request, reply) =>
+    page === undefined ? reply.callNotFound() : sendPage(reply, page),
+  )
   app.setNotFoundHandler((request, reply) => {
     const [path = ''] = (request.raw.url ?? '').split('?')
     if ((request.method !== 'GET' && request.method !== 'HEAD') || /\.[a-z0-9]+$/i.test(path))

@@ -66,7 +66,8 @@ export function addCaliper(app: FastifyInstance): void {
     hangUp()
   })
 
-  app.get('/api/caliper/stream', (request, reply) => {
+  // Asked for its head alone, a stream would never end.
+  app.get('/api/caliper/stream', { exposeHeadRoute: false }, (request, reply) => {
     if (listeners.size >= MOST_LISTENERS)
       return reply.code(503).send({ error: 'Too many are listening already.' })
     reply.hijack()

@@ -14,6 +14,7 @@ beforeAll(async () => {
   mkdirSync(join(dist, '.vite'))
   writeFileSync(join(dist, 'index.html'), '<meta name="style-nonce" content="" /><title>Jolt Mile</title>')
   writeFileSync(join(dist, 'assets', 'app-1.js'), 'export {}')
+  writeFileSync(join(dist, 'sw.js'), '')
   writeFileSync(join(dist, '.vite', 'manifest.json'), '{}')
   writeFileSync(join(dist, '..', 'jolt-mile-secret.txt'), 'secret')
   app = await buildServer(dist)
@@ -58,6 +59,48 @@ describe('the page', () => {
     expect(headers['x-frame-options']).toBe('SAMEORIGIN')
     expect(headers['strict-transport-security']).toBeUndefined()
   })
+})
+
+describe('who may ask', () => {
+  test.each([
+    ['127.0.0.1:4173', 200],
+    ['localhost', 200],
+    ['[::1]:4173', 200],
+    ['evil.example', 421],
+    ['127.0.0.1.evil.example', 421],
+    ['127.0.0.1:4173@evil.example', 421],
+    ['/', 421],
+  ])('a request for %p is answered with %p', async (host, status) => {
+    expect((await app.inject({ url: '/api/health', headers: { host } })).statusCode).toBe(status)
+  })
+
+  test.each([
+    [{}, 200],
+    [{ 'sec-fetch-site': 'same-origin' }, 200],
+    [{ 'sec-fetch-site': 'cross-site' }, 403],
+    [{ 'sec-fetch-site': 'same-site' }, 403],
+    [{ origin: 'http://localhost:80', host: 'localhost:80' }, 200],
+    [{ origin: 'http://evil.example', host: 'localhost:80' }, 403],
+    [{ origin: 'null', host: 'localhost:80' }, 403],
+  ])('the caliper’s button pressed by a page with %j: %p', async (headers, status) => {
+    const answer = await app.inject({ method: 'POST', url: '/api/caliper/press', headers })
+    expect(answer.statusCode).toBe(status)
+  })
+
+  test('the page itself may be linked to from anywhere', async () => {
+    const answer = await app.inject({ url: '/gauge', headers: { 'sec-fetch-site': 'cross-site' } })
+    expect(answer.statusCode).toBe(200)
+  })
+})
+
+test('the page is there by its own name for the service worker, which is asked for anew each time', async () => {
+  expect((await get('/index.html')).body).toContain('<title>Jolt Mile</title>')
+  expect((await get('/sw.js')).headers['cache-control']).toBe('no-cache')
+})
+
+test('the head of the caliper’s stream is answered at once', async () => {
+  const answer = await app.inject({ method: 'HEAD', url: '/api/caliper/stream' })
+  expect(answer.statusCode).toBe(404)
 })
 
 test('health says ready', async () => {

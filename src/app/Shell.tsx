@@ -2,9 +2,11 @@ import { useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
 import { useOpenLog } from '../session/log-context.ts'
+import { useNotice } from '../ui/parts/notices.tsx'
 import { Sheet } from '../ui/parts/Sheet.tsx'
 import { keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
+import { VersionNote } from './VersionNote.tsx'
 import { WorkingLine } from './WorkingLine.tsx'
 import { STATIONS } from './stations.ts'
 import { applyTheme } from './theme.ts'
@@ -152,6 +154,20 @@ function useAnchor() {
   }, [hash, pathname, key])
 }
 
+/** Says so where a piece of the app could not be loaded: whatever asked for it will not come. */
+function useMissingPieces() {
+  const tell = useNotice()
+  useEffect(() => {
+    const say = () =>
+      tell('A part of the app could not be loaded. Reload the page.', {
+        label: 'Reload',
+        run: () => location.reload(),
+      })
+    window.addEventListener('vite:preloadError', say)
+    return () => window.removeEventListener('vite:preloadError', say)
+  }, [tell])
+}
+
 /** The frame round every station: the bar, the keys, and the sheets that any station can call. */
 export function Shell() {
   const [bikesOpen, setBikesOpen] = useState(false)
@@ -162,6 +178,7 @@ export function Shell() {
   useBench()
   useShellKeys(() => garage.bikes.size > 0 && setBikesOpen(true))
   useAnchor()
+  useMissingPieces()
   const station = STATIONS.find(({ path }) => path === location.pathname)
   useEffect(() => {
     document.title = station ? `${station.name} · Jolt Mile` : 'Jolt Mile'
@@ -175,6 +192,7 @@ export function Shell() {
         Skip to the station
       </a>
       <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
+      <VersionNote />
       <WorkingLine />
       <main
         id="main"

@@ -15,6 +15,7 @@ import { SafePage } from './SafePage.tsx'
 import { Shell } from './Shell.tsx'
 import { STATIONS } from './stations.ts'
 import { applyTheme, printInDaylight } from './theme.ts'
+import { keepAppOffline } from './app-versions.ts'
 import { basename } from './world.ts'
 
 // The sheets lock scrolling with a style of their own, which the server's policy admits by this mark alone.
@@ -26,6 +27,7 @@ applyTheme(store.getState().screen.theme)
 printInDaylight(() => store.getState().screen.theme)
 
 guardOpening()
+if (import.meta.env.PROD) keepAppOffline()
 const FAILING = 'The app did not finish opening the last times.'
 
 const router = createBrowserRouter(

@@ -19,6 +19,9 @@ export interface Patience {
   readonly fetch?: typeof fetch
 }
 
+/** The stand-ins ship with the server: there is nothing of them in the browser. */
+const UNREACHABLE = 'The service could not be reached: it needs the Jolt Mile server, or the network.'
+
 const FIRST_WAIT_MS = 400
 const MOST_WAIT_MS = 20_000
 const TIME_OUT_MS = 12_000
@@ -49,7 +52,7 @@ export async function patientFetch(
   patience: Patience = {},
 ): Promise<Response> {
   const { attempts = 6, signal, onWait, sleep = wait, fetch: ask = fetch } = patience
-  let fault = new ServiceError('The service could not be reached.')
+  let fault = new ServiceError(UNREACHABLE)
   for (let attempt = 0; attempt < attempts; attempt++) {
     let pause = Math.min(MOST_WAIT_MS, FIRST_WAIT_MS * 2 ** attempt)
     try {
@@ -65,7 +68,7 @@ export async function patientFetch(
     } catch (error) {
       if (signal?.aborted) throw error
       if (error instanceof ServiceError) throw error
-      fault = new ServiceError('The service could not be reached.')
+      fault = new ServiceError(UNREACHABLE)
     }
     if (attempt + 1 < attempts) {
       onWait?.(pause, fault.message)

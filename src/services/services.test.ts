@@ -33,7 +33,7 @@ describe('asking a service patiently', () => {
     expect(asked).toHaveLength(4)
     expect(waits).toEqual([
       [400, 'The service has a fault of its own.'],
-      [800, 'The service could not be reached.'],
+      [800, 'The service could not be reached: it needs the Jolt Mile server, or the network.'],
       [1600, 'The service has a fault of its own.'],
     ])
   })

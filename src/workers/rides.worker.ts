@@ -18,7 +18,9 @@ export type RideFile =
 const faultOf = (error: unknown): string =>
   error instanceof RideFileError
     ? error.message
-    : 'The file could not be opened. Choose it again, or another copy.'
+    : /dynamically imported module/.test(String(error))
+      ? 'The part of the app that reads this kind of file could not be loaded. Reload the page.'
+      : 'The file could not be opened. Choose it again, or another copy.'
 
 const OTHER_SPORT = /run|walk|hik|swim|ski|row/i
 

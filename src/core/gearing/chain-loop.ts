@@ -33,6 +33,16 @@ function beltOf(cog: number, ring: number, centres: number) {
 }
 
 /**
+ * The fewest links with which a chain can go round a ring and a cog: their pitch circles would touch (an open belt
+ * round both, rounded up to whole links). Any bike needs more.
+ */
+export function fewestLinks(ring: number, cog: number): number {
+  const [r1, r2] = [pitchRadius(cog), pitchRadius(ring)]
+  const { run, cogArc, ringArc } = beltOf(r1, r2, r1 + r2)
+  return Math.ceil((2 * run + cogArc + ringArc) / PITCH_MM)
+}
+
+/**
  * A chain laid round a ring and a cog without a derailleur, at true scale: the distance of the centres is the one
  * at which the loop is as long as the chain (an open belt round two pitch circles, found by bisection).
  * @param links 20 or more, and enough to go round both

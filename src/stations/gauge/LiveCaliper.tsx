@@ -2,13 +2,14 @@ import { useEffect, useEffectEvent, useState } from 'react'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 
-type Link = 'off' | 'connecting' | 'on' | 'lost'
+type Link = 'off' | 'connecting' | 'on' | 'lost' | 'unreachable'
 
 const SAID: Readonly<Record<Link, string>> = {
   off: 'Not connected.',
   connecting: 'Connecting…',
   on: 'Connected: press the button on the caliper, inside first, then outside.',
   lost: 'Connection lost. What came is kept; trying again…',
+  unreachable: 'The caliper cannot be reached: it needs the Jolt Mile server. Trying again…',
 }
 
 interface Sent {
@@ -35,7 +36,7 @@ function useStream(wanted: boolean, onLength: (mm: number) => void) {
     if (!wanted) return undefined
     const stream = new EventSource('/api/caliper/stream')
     stream.onopen = () => setLink('on')
-    stream.onerror = () => setLink('lost')
+    stream.onerror = () => setLink((held) => (held === 'on' || held === 'lost' ? 'lost' : 'unreachable'))
     stream.onmessage = ({ data }) => {
       const reading = parseSent(data)
       if (!reading) return
@@ -150,7 +151,10 @@ export function LiveCaliper({ onLength }: { readonly onLength: (mm: number) => v
         </h3>
         <Button onClick={() => setWanted(!wanted)}>{wanted ? 'Disconnect' : 'Connect'}</Button>
       </div>
-      <p role="status" className={`mt-2 text-sm ${link === 'lost' ? 'font-medium text-rust' : 'text-steel'}`}>
+      <p
+        role="status"
+        className={`mt-2 text-sm ${link === 'lost' || link === 'unreachable' ? 'font-medium text-rust' : 'text-steel'}`}
+      >
         {SAID[link]} {sent && `Last: ${sent.mm.toFixed(2)} mm.`}{' '}
         {sent?.battery === 'low' && 'Its battery is low: change it soon.'}
       </p>

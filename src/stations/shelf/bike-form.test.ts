@@ -51,6 +51,15 @@ describe('a new bike', () => {
     expect(added.entries.every(({ at }) => at <= today.toISOString())).toBe(true)
   })
 
+  test('with a chain that does not go round its ring and its largest cog is questioned at the links', async () => {
+    const asked = bikeSchema.validate({ ...draft, links: 40, rings: '48', cogs: '11 13 15 17 19 21 28' })
+    await expect(asked).rejects.toMatchObject({
+      path: 'links',
+      // By the closed form of methods 10: 2C/p + (48 + 28)/2 + p (48 - 28)^2 / (4 pi^2 C) with C = 153.8 mm is 63.06.
+      message: '40 links do not go round a ring of 48 and a cog of 28: that takes 64 or more.',
+    })
+  })
+
   test('with a single cog has no pulleys', () => {
     const { bike, entries } = bikeEntries({ ...draft, cogs: '18', shifting: 'none' }, bikeIds())
     expect(fittedParts(replay(written(entries)), bike, 'pulley')).toEqual([])

@@ -1,5 +1,7 @@
 import { number, object, string, type InferType } from 'yup'
+import { fewestLinks } from '../../core/gearing/chain-loop.ts'
 import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
+import { BOUNDS } from '../../core/log/bounds.ts'
 import type { BikeEntry, EntryDraft } from '../../core/log/entries.ts'
 
 /** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
@@ -68,8 +70,27 @@ export const bikeSchema = object({
     .required('Count the links.'),
   past: string().oneOf(['new', 'unknown']).required(),
   since: string().required('Give a day.'),
+}).test('round', (bike, context) => {
+  const fault = faultOfChain(bike.links, teethOf(bike.rings), teethOf(bike.cogs))
+  return fault === undefined || context.createError({ path: 'links', message: fault })
 })
 export type BikeDraft = InferType<typeof bikeSchema>
+
+/** What is wrong with a chain of so many links on these rings and cogs, if it cannot go round them. */
+export function faultOfChain(
+  links: number,
+  rings: readonly number[],
+  cogs: readonly number[],
+): string | undefined {
+  // A figure that is wrong by itself is asked about by itself.
+  if (rings.length === 0 || cogs.length === 0 || links < 40) return undefined
+  const [ring, cog] = [Math.max(...rings), Math.max(...cogs)]
+  if (ring > BOUNDS.teeth[1] || cog > BOUNDS.teeth[1]) return undefined
+  const fewest = fewestLinks(ring, cog)
+  return links < fewest
+    ? `${links} links do not go round a ring of ${ring} and a cog of ${cog}: that takes ${fewest} or more.`
+    : undefined
+}
 
 /** Ids for a bike and all that may come with it, made once for each form: pressed twice it saves one bike. */
 export const bikeIds = (): readonly string[] => Array.from({ length: 12 }, () => crypto.randomUUID())

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
 import type { PartSpec } from '../../core/log/entries.ts'
 import { openFitting, type PartState } from '../../core/log/garage.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
@@ -11,6 +12,7 @@ import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 import { useForecast } from '../../workers/use-forecasts.ts'
+import { faultOfChain } from './bike-form.ts'
 import { chainsToHand, linkOn, linksToHand, type Swap } from './swap.ts'
 
 /** Stands for a part that is not in the log yet. */
@@ -83,6 +85,7 @@ export function useSwap(report: BikeReport): SwapState {
   const chosen = chains.find((part) => part.entry.part === form.which)
   const link = form.join === 'same' ? heldLink : spareLinks.find((part) => part.entry.part === form.join)
   const links = Number(form.links)
+  const { rings, cogs } = sprocketTeeth(garage, bike)
   const { directional } = form
   const checks = useMemo(() => {
     const spec: PartSpec = chosen?.entry.spec ?? { type: 'chain', links, speeds, past: 'new', directional }
@@ -108,6 +111,12 @@ export function useSwap(report: BikeReport): SwapState {
       return `${chosen.entry.name} went onto ${from ?? 'its bike'} on ${sayDay(chosenOn.from, now)}: that day is before it.`
     if (!chosen && !wholeBetween(form.links, 40, 300))
       return 'Count the links: a whole number from 40 to 300.'
+    const round = faultOfChain(
+      chosen?.entry.spec.type === 'chain' ? chosen.entry.spec.links : links,
+      rings,
+      cogs,
+    )
+    if (round) return round
     if (form.join === NEW && !wholeBetween(form.linkLimit, 1, 100))
       return 'How often may the joining link be closed? A whole number; 1 for single use.'
     if (first !== undefined && !(first >= -0.3 && first <= 1.8))

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { chainLoop, type LoopPoint } from '../../core/gearing/chain-loop.ts'
+import { chainLoop, fewestLinks, type LoopPoint } from '../../core/gearing/chain-loop.ts'
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import { useNarrow } from '../use-narrow.ts'
 
@@ -55,7 +55,20 @@ function placeLabels(items: readonly { at: LoopPoint; label: string }[], room: n
 }
 
 /** The chain as a loop, at true scale, with its joining link and the places where it was read. */
-export function ChainLoopDrawing({ links, ring, cog, places }: Props) {
+export function ChainLoopDrawing(props: Props) {
+  const { links, ring, cog } = props
+  const fewest = fewestLinks(ring, cog)
+  return links < fewest ? (
+    <p className="text-steel">
+      A chain of {links} links does not go round a ring of {ring} and a cog of {cog}: that takes {fewest} or
+      more. Check them on the Shelf.
+    </p>
+  ) : (
+    <Loop {...props} />
+  )
+}
+
+function Loop({ links, ring, cog, places }: Props) {
   const loop = useMemo(() => chainLoop(links, ring, cog), [links, ring, cog])
   const pins = useMemo(() => Array.from({ length: links }, (_, i) => loop.at(i)), [loop, links])
   const { cogRadiusMm: r1, ringRadiusMm: r2, centresMm } = loop

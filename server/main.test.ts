@@ -1,0 +1,54 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { createServer, connect } from 'node:net'
+import { once } from 'node:events'
+import { afterEach, expect, test } from '@jest/globals'
+
+let server: ChildProcess | undefined
+afterEach(() => {
+  server?.kill('SIGKILL')
+})
+
+/** Starts the server as `npm run demo` does, and waits for what it says. */
+async function start(env: Readonly<Record<string, string>>, saying: RegExp): Promise<string> {
+  server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { env: { ...process.env, ...env } })
+  let said = ''
+  for await (const piece of (server.stdout ?? []) as AsyncIterable<Buffer>) {
+    said += String(piece)
+    if (saying.test(said)) break
+  }
+  return said
+}
+
+test('a question that was half asked does not keep the server from stopping', async () => {
+  const said = await start({ PORT: '0', HOST: '127.0.0.1' }, /demo/)
+  const port = Number(/127\.0\.0\.1:(\d+)/.exec(said)?.[1])
+  const socket = connect(port, '127.0.0.1')
+  await once(socket, 'connect')
+  socket.on('error', () => undefined)
+  socket.write('POST /api/caliper/press HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 100\r\n\r\n{"half"')
+  const began = Date.now()
+  server?.kill('SIGTERM')
+  if (server?.exitCode === null) await once(server, 'exit')
+  expect(Date.now() - began).toBeLessThan(10_000)
+  socket.destroy()
+}, 30_000)
+
+test('open to the network it says so, with its true addresses', async () => {
+  const said = await start({ PORT: '0', HOST: '0.0.0.0' }, /network/)
+  expect(said).toMatch(/Others on your network can open it/)
+  expect(said).toMatch(/at http:\/\/127\.0\.0\.1:\d+/)
+}, 30_000)
+
+test('a port that is taken is said to be', async () => {
+  const taken = createServer().listen(0, '127.0.0.1')
+  await once(taken, 'listening')
+  const address = taken.address()
+  const port = typeof address === 'object' && address ? address.port : 0
+  server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1' },
+  })
+  let said = ''
+  for await (const piece of (server.stderr ?? []) as AsyncIterable<Buffer>) said += String(piece)
+  expect(said).toContain(`Port ${port} is taken.`)
+  taken.close()
+}, 30_000)
