@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { writeBackup } from '../src/formats/write-backup.ts'
+import { logFigures } from './log-page.ts'
 import { recordedHour, tenYearsOfOneBike } from './samples.ts'
 
 /** A figure of the real page. */
@@ -255,6 +256,7 @@ export async function pageFigures(): Promise<PageFigure[]> {
     const entries = tenYearsOfOneBike()
     await bringIn(page, writeBackup(entries, new Date().toISOString()))
     const frames = await roadFrames(page)
+    const log = await logFigures(browser, baseURL)
     await page.goto('/files')
     const second = await browser.newContext({ baseURL, bypassCSP: true })
     await second.addInitScript('globalThis.__name = (held) => held')
@@ -265,7 +267,7 @@ export async function pageFigures(): Promise<PageFigure[]> {
     )
     await context.close()
     await fresh.goto('/miles')
-    return [...(await thousandRides(fresh, folder)), frames]
+    return [...(await thousandRides(fresh, folder)), frames, ...log]
   } finally {
     await browser.close()
     server.kill()

@@ -13,7 +13,7 @@ import type { Ledger } from '../src/store/ledger.ts'
 import { LogContext, type OpenLog } from '../src/session/log-context.ts'
 import { screenSlice } from '../src/ui/screen-state.ts'
 import { SafeKeepingContext, type SafeKeeping } from '../src/session/safe-keeping.ts'
-import { ForecastsContext, type Forecasts } from '../src/workers/use-forecasts.ts'
+import { ForecastsContext, type ForecastStore } from '../src/workers/use-forecasts.ts'
 import { noon, written } from './log.ts'
 
 /** The day on which the tested screens are looked at. */
@@ -76,13 +76,15 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
     redo: () => Promise.resolve(),
   }
   const told = outlook?.(garage)
-  const forecasts: Forecasts = {
-    groups: riderGroups(garage, TODAY).map(({ id, chains }) => ({
-      id,
-      chains,
-      fresh: told !== undefined,
-      ...(told && { outlook: told }),
-    })),
+  const groups = riderGroups(garage, TODAY).map(({ id, chains }) => ({
+    id,
+    chains,
+    fresh: told !== undefined,
+    ...(told && { outlook: told }),
+  }))
+  const forecasts: ForecastStore = {
+    groups: () => groups,
+    subscribe: () => () => undefined,
     stop: () => undefined,
     resume: () => undefined,
   }

@@ -16,7 +16,7 @@ import { Shell } from './Shell.tsx'
 import { STATIONS } from './stations.ts'
 import { applyTheme, printInDaylight } from './theme.ts'
 import { keepAppOffline } from './app-versions.ts'
-import { basename } from './world.ts'
+import { basename, ledger } from './world.ts'
 
 // The sheets lock scrolling with a style of their own, which the server's policy admits by this mark alone.
 const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute('content')
@@ -27,6 +27,8 @@ applyTheme(store.getState().screen.theme)
 printInDaylight(() => store.getState().screen.theme)
 
 guardOpening()
+// The log is read while the rest of the app is still on its way.
+ledger.open()
 if (import.meta.env.PROD) keepAppOffline()
 const FAILING = 'The app did not finish opening the last times.'
 

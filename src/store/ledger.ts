@@ -119,6 +119,7 @@ function hear(database: LogDatabase, log: Keeping): void {
  */
 export function openLedger(database: LogDatabase, clock: () => number = Date.now): Ledger {
   const log = keepLog(database)
+  let isOpening = false
   hear(database, log)
   const retryAside = async (): Promise<void> => {
     if ((await database.aside.count()) > 0)
@@ -129,15 +130,19 @@ export function openLedger(database: LogDatabase, clock: () => number = Date.now
     state: log.state,
     subscribe: log.subscribe,
     open: () => {
+      if (isOpening) return
+      isOpening = true
       log.become({ status: 'opening' })
-      openPatiently(database).then(
-        () => {
-          log.watch()
-          return retryAside()
-        },
-        (error: unknown) =>
-          log.become({ status: 'shut', fault: error instanceof LogOpenError ? error.fault : 'broken' }),
-      )
+      openPatiently(database)
+        .finally(() => (isOpening = false))
+        .then(
+          () => {
+            log.watch()
+            return retryAside()
+          },
+          (error: unknown) =>
+            log.become({ status: 'shut', fault: error instanceof LogOpenError ? error.fault : 'broken' }),
+        )
     },
     write: async (decide) => {
       const written = await log.change((stored) =>

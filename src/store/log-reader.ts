@@ -27,9 +27,11 @@ export function logReader(database: LogDatabase): LogReader {
   let stored: readonly Entry[] = []
   let seq = 0
   let generation: Generation | undefined
+  let forgotten = 0
 
   const read = async (): Promise<readonly Entry[]> => {
     const before = stored
+    const turn = forgotten
     const mark = await readGeneration(database)
     if (generation && mark?.id !== generation.id) throw new LogVanishedError('The log was deleted.')
     const isSame = mark?.changes === generation?.changes
@@ -37,7 +39,7 @@ export function logReader(database: LogDatabase): LogReader {
     const isWhole = isSame && fresh.total === before.length + fresh.entries.length
     const all = isSame && !isWhole ? await entriesSince(database, 0) : fresh
     // Two reads may have gone side by side: what the other one added is not added twice.
-    if (stored !== before) return read()
+    if (stored !== before || forgotten !== turn) return read()
     generation = mark
     if (isWhole && all.entries.length === 0) return stored
     if (isSame && all.total === 0 && stored.length > 0) throw new LogVanishedError('The log was emptied.')
@@ -50,6 +52,7 @@ export function logReader(database: LogDatabase): LogReader {
     read,
     held: () => stored,
     forget: () => {
+      forgotten++
       stored = []
       seq = 0
       generation = undefined

@@ -8,7 +8,7 @@ import { countChange, readGeneration } from './generation.ts'
 import { newestId, nextIds } from './write.ts'
 
 /** So many entries are handed to the database at once: the page can be drawn in between. */
-const HANDFUL = 2000
+const HANDFUL = 500
 
 /** An entry as it is kept beside the log. */
 const besides = (entry: Entry, why: AsideEntry['why'], said: string): AsideEntry => ({

@@ -96,23 +96,27 @@ export async function allEntries(database: LogDatabase): Promise<Entry[]> {
   return (await database.entries.orderBy('seq').toArray()).map(withoutSeq)
 }
 
-/** So many entries are read at once: the page can be drawn between two reads. */
-const HANDFUL = 20_000
+/** So many places are read at once: the page can be drawn between two reads, and the next is fetched meanwhile. */
+const HANDFUL = 10_000
 
 /** Entries that arrived after a place in the order of arrival, the new place, and how many there are in all. */
 export async function entriesSince(
   database: LogDatabase,
   seq: number,
 ): Promise<{ readonly entries: Entry[]; readonly seq: number; readonly total: number }> {
+  const [last, total] = await Promise.all([database.entries.orderBy('seq').last(), database.entries.count()])
+  const end = last?.seq ?? seq
+  const reads: PromiseLike<StoredEntry[]>[] = []
+  for (let from = seq; from < end; from += HANDFUL)
+    reads.push(
+      database.entries
+        .where('seq')
+        .between(from, from + HANDFUL, false, true)
+        .toArray(),
+    )
   const entries: Entry[] = []
-  let place = seq
-  for (;;) {
-    const fresh = await database.entries.where('seq').above(place).limit(HANDFUL).toArray()
-    for (const stored of fresh) entries.push(withoutSeq(stored))
-    place = fresh.at(-1)?.seq ?? place
-    if (fresh.length < HANDFUL) break
-  }
-  return { entries, seq: place, total: await database.entries.count() }
+  for (const read of reads) for (const stored of await read) entries.push(withoutSeq(stored))
+  return { entries, seq: Math.max(seq, end), total }
 }
 
 /** Empties the log of this world, and what was kept beside it. */

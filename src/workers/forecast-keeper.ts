@@ -1,7 +1,11 @@
 import type { PartId } from '../core/log/entries.ts'
 import type { RiderGroup } from '../core/strategy/rider-ask.ts'
 import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'
+import { telling } from './telling.ts'
 import { OUTLOOK_VERSION, type RiderAsk, type RiderOutlook } from '../core/wear/rider-outlook.ts'
+
+/** Changes are told at most this often, ms. */
+const TELL_MS = 200
 
 /** Something being worked out. */
 export interface OutlookJob {
@@ -57,9 +61,19 @@ interface Held extends GroupForecast {
   readonly loaded: boolean
 }
 
+const texts = new WeakMap<RiderAsk, string>()
+/** A question as text, which tells it from others. Written once for each: it may be long. */
+export function askText(ask: RiderAsk): string {
+  const known = texts.get(ask)
+  if (known !== undefined) return known
+  const text = JSON.stringify(ask)
+  texts.set(ask, text)
+  return text
+}
+
 /** A rider as now asked about, with what is known of an earlier state of the log. */
 function heldFor({ id, chains, ask, fault }: RiderGroup, old: Held | undefined): Held {
-  const key = JSON.stringify(ask)
+  const key = askText(ask)
   if (old?.key === key) return old
   return {
     id,
@@ -96,11 +110,8 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
   let held: readonly Held[] = []
   let wanted: readonly RiderGroup[] = []
   let running: { readonly id: string; readonly key: string; readonly job: OutlookJob } | undefined
-  const listeners = new Set<() => void>()
 
-  const tell = (): void => {
-    for (const listener of listeners) listener()
-  }
+  const { subscribe, tell } = telling(TELL_MS)
   const put = (id: string, key: string, change: (group: Held) => Held): void => {
     held = held.map((group) => (group.id === id && group.key === key ? change(group) : group))
     tell()
@@ -159,10 +170,7 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
     },
     known: () => held,
     wanted: () => wanted,
-    subscribe: (onChange) => {
-      listeners.add(onChange)
-      return () => void listeners.delete(onChange)
-    },
+    subscribe,
     stop: () => {
       held = held.map((group): Held => (isWaiting(group) ? { ...ended(group), stopped: true } : group))
       running?.job.stop()

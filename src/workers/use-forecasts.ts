@@ -1,25 +1,34 @@
-import { createContext, useContext, useEffect, useMemo, useState } from 'react'
+import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { PartId } from '../core/log/entries.ts'
 import type { NextReadingAnswer } from '../core/measure/next-reading.ts'
 import type { NextLookQuestion } from '../core/wear/next-look-value.ts'
-import type { WearAnswer } from '../core/wear/outlook.ts'
+import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'
 import { answerFor, type GroupForecast } from './forecast-keeper.ts'
 import { workNextLook } from './wear-worker.ts'
 
-/** The forecasts of every rider in the log, and the means to stop and resume their work. */
-export interface Forecasts {
-  readonly groups: readonly GroupForecast[]
+/** The forecasts of every rider in the log, as they come in, and the means to stop and resume their work. */
+export interface ForecastStore {
+  readonly subscribe: (onChange: () => void) => () => void
+  /** The very same list, and the same objects in it, for as long as nothing changes. */
+  readonly groups: () => readonly GroupForecast[]
   readonly stop: () => void
   readonly resume: () => void
 }
 
-export const ForecastsContext = createContext<Forecasts | undefined>(undefined)
+export const ForecastsContext = createContext<ForecastStore | undefined>(undefined)
 
-/** The forecasts of the open log. Only within the shell, which keeps them. */
-export function useForecasts(): Forecasts {
-  const forecasts = useContext(ForecastsContext)
-  if (!forecasts) throw new Error('No forecasts are kept here.')
-  return forecasts
+function useStore(): ForecastStore {
+  const store = useContext(ForecastsContext)
+  if (!store) throw new Error('No forecasts are kept here.')
+  return store
+}
+
+/** All forecasts of the open log. Whoever needs those of some chains only asks for these, and is drawn less often. */
+export function useForecasts(): Pick<ForecastStore, 'stop' | 'resume'> & {
+  readonly groups: readonly GroupForecast[]
+} {
+  const { subscribe, groups, stop, resume } = useStore()
+  return { groups: useSyncExternalStore(subscribe, groups), stop, resume }
 }
 
 /** What is known of a chain on a bike, and how it stands with it. */
@@ -31,20 +40,56 @@ export interface Forecast {
   readonly fault: string | undefined
 }
 
+const NOTHING: Forecast = { answer: undefined, fresh: false, fault: undefined }
+
 function forecastOf(groups: readonly GroupForecast[], chain: PartId | undefined): Forecast {
   const found = answerFor(groups, chain)
-  const { answer } = found ?? {}
+  if (!found) return NOTHING
+  const { answer, group } = found
   return {
     answer: answer && 'toLimitKm' in answer ? answer : undefined,
-    fresh: found?.group.fresh ?? false,
-    fault: found?.group.fault,
+    fresh: group.fresh,
+    fault: group.fault,
+  }
+}
+
+const isSame = (a: Forecast, b: Forecast): boolean =>
+  a.answer === b.answer && a.fresh === b.fresh && a.fault === b.fault
+
+/** A reader of something that gives the very same value again for as long as it says the same. */
+function steady<T>(read: () => T, isEqual: (a: T, b: T) => boolean): () => T {
+  let held: T | undefined
+  return () => {
+    const next = read()
+    if (held === undefined || !isEqual(held, next)) held = next
+    return held
   }
 }
 
 /** How worn a chain on a bike is, and how far it goes. */
-export const useForecast = (chain: PartId | undefined): Forecast => forecastOf(useForecasts().groups, chain)
+export function useForecast(chain: PartId | undefined): Forecast {
+  const { subscribe, groups } = useStore()
+  const read = useMemo(() => steady(() => forecastOf(groups(), chain), isSame), [groups, chain])
+  return useSyncExternalStore(subscribe, read)
+}
 
-/** The same of several chains, in their order. */
+type Answers = readonly (ChainNow | WearAnswer | undefined)[]
+
+/** What is known of several chains, on a bike or not, in their order. */
+export function useAnswers(chains: readonly PartId[]): Answers {
+  const { subscribe, groups } = useStore()
+  const read = useMemo(
+    () =>
+      steady<Answers>(
+        () => chains.map((chain) => answerFor(groups(), chain)?.answer),
+        (a, b) => a.every((answer, i) => answer === b[i]),
+      ),
+    [groups, chains],
+  )
+  return useSyncExternalStore(subscribe, read)
+}
+
+/** How it stands with several chains, in their order. */
 export function useForecastsOf(chains: readonly (PartId | undefined)[]): readonly Forecast[] {
   const { groups } = useForecasts()
   return chains.map((chain) => forecastOf(groups, chain))

@@ -1,6 +1,6 @@
 import type { Entry, RideEntry } from './entries.ts'
 import type { BikeState, Garage } from './garage.ts'
-import { countedRide, replay } from './replay.ts'
+import { countedRide, replayed, replayedWithMore, type Replayed } from './replay.ts'
 
 /** A ride that only adds: it corrects nothing, and its bike's distance is told by rides alone. */
 const isPlainRide = (entry: Entry, garage: Garage): entry is RideEntry =>
@@ -8,6 +8,21 @@ const isPlainRide = (entry: Entry, garage: Garage): entry is RideEntry =>
   entry.supersedes === undefined &&
   garage.bikes.has(entry.bike) &&
   garage.bikes.get(entry.bike)?.odometer.length === 0
+
+/** An entry that leaves everything ridden as it is, and takes nothing back. */
+function isBeside(entry: Entry): boolean {
+  if (entry.supersedes !== undefined || entry.firstId !== undefined) return false
+  switch (entry.kind) {
+    case 'ride':
+    case 'condition':
+    case 'odometer':
+    case 'bike':
+    case 'withdraw':
+      return false
+    default:
+      return true
+  }
+}
 
 function insertRide(bike: BikeState, entry: RideEntry): BikeState {
   const { rides } = bike
@@ -20,31 +35,41 @@ function insertRide(bike: BikeState, entry: RideEntry): BikeState {
   return { ...bike, rides: [...rides.slice(0, at), countedRide(entry, bike.entry), ...rides.slice(at)] }
 }
 
+function withRides(garage: Garage, rides: readonly RideEntry[]): Garage {
+  if (rides.length === 0) return garage
+  const bikes = new Map(garage.bikes)
+  for (const entry of rides) {
+    const bike = bikes.get(entry.bike)
+    if (bike) bikes.set(entry.bike, insertRide(bike, entry))
+  }
+  return { ...garage, bikes }
+}
+
+/** So many entries at once are replayed from the start: carrying on would take as long. */
+const MOST = 50
+
 /**
- * Follows a growing log: each call gives the garage of the entries passed. Where the log has only gained rides the
- * last garage is carried on instead of replaying everything; the result is the same as {@link replay}'s.
+ * Follows a growing log: each call gives the garage of the entries passed. Where the log has only gained rides, or
+ * entries that leave the rides alone, the last garage is carried on instead of replaying everything; the result is the
+ * same as {@link replay}'s.
  */
 export function followLog(): (entries: readonly Entry[]) => Garage {
   let held: readonly Entry[] = []
-  let garage = replay(held)
+  let last: Replayed = replayed(held)
+  const carryOn = (fresh: readonly Entry[]): Replayed | undefined => {
+    const rides = fresh.filter((entry) => isPlainRide(entry, last.garage))
+    const beside = fresh.filter(isBeside)
+    if (rides.length + beside.length < fresh.length) return undefined
+    const carried = beside.length > 0 ? replayedWithMore(last, beside) : last
+    return { ...carried, garage: withRides(carried.garage, rides) }
+  }
   return (entries) => {
-    if (entries === held) return garage
-    const grown = entries.length > held.length && entries[held.length - 1] === held.at(-1)
-    const fresh = grown ? entries.slice(held.length) : []
-    if (
-      held.length > 0 &&
-      grown &&
-      fresh.length <= 50 &&
-      fresh.every((entry) => isPlainRide(entry, garage))
-    ) {
-      const bikes = new Map(garage.bikes)
-      for (const entry of fresh as readonly RideEntry[]) {
-        const bike = bikes.get(entry.bike)
-        if (bike) bikes.set(entry.bike, insertRide(bike, entry))
-      }
-      garage = { ...garage, bikes }
-    } else garage = replay(entries)
+    if (entries === held) return last.garage
+    const isGrown =
+      held.length > 0 && entries.length > held.length && entries[held.length - 1] === held.at(-1)
+    const fresh = isGrown ? entries.slice(held.length) : []
+    last = (isGrown && fresh.length <= MOST ? carryOn(fresh) : undefined) ?? replayed(entries)
     held = entries
-    return garage
+    return last.garage
   }
 }

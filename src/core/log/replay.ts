@@ -213,43 +213,52 @@ export function countedRide(ride: RideEntry, bike: BikeEntry, said?: ConditionEn
 
 const byStart = (a: EventEntry, b: EventEntry): number => (a.starts < b.starts ? -1 : 1)
 
+/** What is said of a bike beside its rides: the last word on its limit and plan, and what is planned with it. */
+function withPlans(bike: Pick<BikeState, 'entry' | 'rides' | 'odometer'>, sorted: Plans): BikeState {
+  const { bike: id } = bike.entry
+  const limit = sorted.limits.get(id)
+  const plan = sorted.plans.get(id)
+  return {
+    entry: bike.entry,
+    rides: bike.rides,
+    odometer: bike.odometer,
+    ...(limit && { limit }),
+    ...(plan && { plan }),
+    events: sorted.events.get(id) ?? [],
+  }
+}
+interface Plans {
+  readonly limits: ReadonlyMap<BikeId, LimitEntry>
+  readonly plans: ReadonlyMap<BikeId, PlanEntry>
+  readonly events: ReadonlyMap<BikeId, readonly EventEntry[]>
+}
+const plansOf = ({ limits, plans, events }: Sorted): Plans => ({
+  limits: new Map(limits.map((limit) => [limit.bike, limit])),
+  plans: new Map(plans.map((plan) => [plan.bike, plan])),
+  events: groupBy(events.sort(byStart), (event) => event.bike),
+})
+
 function bikeStates(sorted: Sorted, current: (id: EntryId) => EntryId): Map<BikeId, BikeState> {
   const rides = groupBy(sorted.rides, (ride) => ride.bike)
   const odometers = groupBy(sorted.odometer, (reading) => reading.bike)
-  const limits = new Map(sorted.limits.map((limit) => [limit.bike, limit]))
-  const plans = new Map(sorted.plans.map((plan) => [plan.bike, plan]))
-  const events = groupBy(sorted.events, (event) => event.bike)
   const said = saidConditions(sorted.conditions, current)
+  const plans = plansOf(sorted)
   const bikes = new Map<BikeId, BikeState>()
   for (const entry of sorted.bikes) {
-    const limit = limits.get(entry.bike)
-    const plan = plans.get(entry.bike)
     const odometer = odometers.get(entry.bike) ?? []
     const counted = withSpreadRides(rides.get(entry.bike) ?? [], odometer)
-    bikes.set(entry.bike, {
-      entry,
-      rides: counted.map((ride) => countedRide(ride, entry, said.get(ride.id))),
-      odometer,
-      ...(limit && { limit }),
-      ...(plan && { plan }),
-      events: (events.get(entry.bike) ?? []).sort(byStart),
-    })
+    const ridden = counted.map((ride) => countedRide(ride, entry, said.get(ride.id)))
+    bikes.set(entry.bike, withPlans({ entry, odometer, rides: ridden }, plans))
   }
   return bikes
 }
 
-/**
- * The garage that a log describes. Depends on the set of entries alone, not on the order in which they arrive;
- * superseded and withdrawn entries leave no trace. Entries about a bike or part that the log does not hold are
- * kept aside without harm: they take effect when the missing entry arrives.
- */
-export function replay(entries: readonly Entry[]): Garage {
-  const live = liveEntries(entries)
-  const sorted = sortOut(live)
-  for (const list of Object.values(sorted) as Entry[][]) list.sort(byTime)
-
-  const current = lineage(entries)
-  const bikes = bikeStates(sorted, current)
+/** The garage of sorted entries whose bikes are known. */
+function assemble(
+  sorted: Sorted,
+  current: (id: EntryId) => EntryId,
+  bikes: ReadonlyMap<BikeId, BikeState>,
+): Garage {
   const partEntries = new Map(sorted.parts.map((part) => [part.part, part]))
   const { fittings, retired, lent } = mount(sorted.moves, partEntries)
   const parts = new Map<PartId, PartState>()
@@ -263,7 +272,6 @@ export function replay(entries: readonly Entry[]): Garage {
       ...(lentTo !== undefined && { lentTo }),
     })
   }
-
   const use = new Map<EntryId, boolean>()
   // The order of writing decides here: both may be about the same moment.
   for (const entry of sorted.uses.sort(byWriting)) use.set(current(entry.target), entry.counts)
@@ -283,3 +291,56 @@ export function replay(entries: readonly Entry[]): Garage {
     washes: groupBy(sorted.washes, (wash) => wash.chain),
   }
 }
+
+function sortedByTime(entries: readonly Entry[]): Sorted {
+  const sorted = sortOut(entries)
+  for (const list of Object.values(sorted) as Entry[][]) list.sort(byTime)
+  return sorted
+}
+
+/** A garage, and what it takes to carry it on when the log grows. */
+export interface Replayed {
+  readonly garage: Garage
+  /** What counts, but for rides and what is said of them. */
+  readonly rest: readonly Entry[]
+  readonly current: (id: EntryId) => EntryId
+}
+
+const isOfRides = ({ kind }: Entry): boolean => kind === 'ride' || kind === 'condition' || kind === 'odometer'
+
+/** {@link replay}, with what it takes to carry it on. */
+export function replayed(entries: readonly Entry[]): Replayed {
+  const live = liveEntries(entries)
+  const sorted = sortedByTime(live)
+  const current = lineage(entries)
+  const garage = assemble(sorted, current, bikeStates(sorted, current))
+  return { garage, rest: live.filter((entry) => !isOfRides(entry)), current }
+}
+
+/**
+ * The garage when entries have come that correct nothing, withdraw nothing, and are no rides, bikes or words about
+ * rides: what was ridden stays as it is.
+ */
+export function replayedWithMore({ garage, rest, current }: Replayed, more: readonly Entry[]): Replayed {
+  const all = [...rest, ...more]
+  const sorted = sortedByTime(all)
+  const plans = plansOf(sorted)
+  const planned = new Set(
+    more.flatMap((entry) =>
+      entry.kind === 'limit' || entry.kind === 'plan' || entry.kind === 'event' ? [entry.bike] : [],
+    ),
+  )
+  const bikes = new Map(garage.bikes)
+  for (const id of planned) {
+    const bike = bikes.get(id)
+    if (bike) bikes.set(id, withPlans(bike, plans))
+  }
+  return { garage: assemble(sorted, current, bikes), rest: all, current }
+}
+
+/**
+ * The garage that a log describes. Depends on the set of entries alone, not on the order in which they arrive;
+ * superseded and withdrawn entries leave no trace. Entries about a bike or part that the log does not hold are
+ * kept aside without harm: they take effect when the missing entry arrives.
+ */
+export const replay = (entries: readonly Entry[]): Garage => replayed(entries).garage

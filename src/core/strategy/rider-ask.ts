@@ -44,6 +44,9 @@ function ridersOf(garage: Garage, chains: readonly PartState[]): BikeId[][] {
   return [...new Set(groups.values())].map((group) => [...group])
 }
 
+const idOf = (bikes: readonly BikeId[], garage: Garage): string =>
+  bikes.length === garage.bikes.size ? 'all' : [...bikes].sort().join(' ')
+
 /** A moment of the day, so that the same day asks the same. */
 export const askedAt = (now: IsoTime): IsoTime => `${now.slice(0, 10)}T12:00:00.000Z`
 
@@ -106,11 +109,36 @@ function seasonsOf(stories: readonly ChainStory[]): SeasonRoad[] {
   })
 }
 
+/** Whether nothing that a rider's question is made of differs between two garages, but for the rides of other bikes. */
+function isSameBut(garage: Garage, before: Garage, bikes: readonly BikeId[]): boolean {
+  return (
+    garage.parts === before.parts &&
+    garage.readings === before.readings &&
+    garage.washes === before.washes &&
+    garage.tools === before.tools &&
+    bikes.every((bike) => garage.bikes.get(bike) === before.bikes.get(bike))
+  )
+}
+
+/** What was asked before, and of which garage: where nothing of it changed it is asked again as it was. */
+export interface AskedBefore {
+  readonly garage: Garage
+  readonly now: IsoTime
+  readonly groups: readonly RiderGroup[]
+}
+
+/** What is asked of the wear model, in one go: see {@link riderGroupSteps}. */
+export const riderGroups = (garage: Garage, now: IsoTime): RiderGroup[] => [...riderGroupSteps(garage, now)]
+
 /**
  * What is asked of the wear model, rider by rider. The same log asks the same all day.
  * @param now any moment of the day
  */
-export function riderGroups(garage: Garage, now: IsoTime): RiderGroup[] {
+export function* riderGroupSteps(
+  garage: Garage,
+  now: IsoTime,
+  before?: AskedBefore,
+): Generator<RiderGroup, void> {
   const day = askedAt(now)
   const chains = [...garage.parts.values()].filter((part) => isChain(part) && part.fittings.length > 0)
   const groupOf = (bikes: readonly BikeId[]): RiderGroup => {
@@ -120,7 +148,7 @@ export function riderGroups(garage: Garage, now: IsoTime): RiderGroup[] {
     const told = own.map((part) => ({ part, story: chainStory(garage, part.entry.part) }))
     const asked = told.flatMap(({ part, story }) => askedChain(garage, part, story, biases, day) ?? [])
     return {
-      id: bikes.length === garage.bikes.size ? 'all' : [...bikes].sort().join(' '),
+      id: idOf(bikes, garage),
       chains: asked.map(({ id }) => id),
       ask: {
         chains: asked,
@@ -147,5 +175,10 @@ export function riderGroups(garage: Garage, now: IsoTime): RiderGroup[] {
       ]
     }
   }
-  return ridersOf(garage, chains).flatMap(guarded)
+  const known = new Map(before?.now === now ? before.groups.map((group) => [group.id, group]) : [])
+  for (const bikes of ridersOf(garage, chains)) {
+    const same = known.get(idOf(bikes, garage))
+    if (same && before && isSameBut(garage, before.garage, bikes)) yield same
+    else yield* guarded(bikes)
+  }
 }

@@ -6,10 +6,12 @@ import type { Units } from '../screen-state.ts'
 /** A space that does not break a number from its unit. */
 const NBSP = '\u00a0'
 
+/** One formatter for each number of decimals: to make one takes longer than to use it a hundred times. */
+const FORMATS = [0, 1, 2].map(
+  (digits) => new Intl.NumberFormat('en', { minimumFractionDigits: digits, maximumFractionDigits: digits }),
+)
 const grouped = (value: number, digits: number): string =>
-  value
-    .toLocaleString('en', { minimumFractionDigits: digits, maximumFractionDigits: digits })
-    .replaceAll(',', NBSP)
+  (FORMATS[digits]?.format(value) ?? String(value)).replaceAll(',', NBSP)
 
 /** A distance with its unit, to the nearest whole unit, one decimal below ten. */
 export function sayKm(km: number, units: Units): string {

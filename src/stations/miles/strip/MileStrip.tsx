@@ -77,7 +77,8 @@ export function MileStrip({ picture, end, topPercent }: Props) {
 
   const here = cursor ?? strip.totalKm
   const place = sayPlace(picture, here, units, now)
-  const marked = entries.find((entry) => entry.id === marks[0]?.entry)
+  const [mark] = marks
+  const marked = mark && entries.find((entry) => entry.id === mark.entry)
   const sentence = marks.length > 0 ? `${sayMarks(marks, marked, garage, units, now)} ${place}` : place
   return (
     <div>

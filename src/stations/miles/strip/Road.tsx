@@ -13,8 +13,7 @@ import { useUnits, type Units } from '../../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../../ui/words/names.ts'
 import { sayAboutKm, sayCount, sayDay, sayFigure, sayKm, sayLimit } from '../../../ui/words/numbers.ts'
 import { sayLimitDates } from '../../../ui/words/verdict.tsx'
-import { answerFor } from '../../../workers/forecast-keeper.ts'
-import { useForecast, useForecasts } from '../../../workers/use-forecasts.ts'
+import { useAnswers, useForecast } from '../../../workers/use-forecasts.ts'
 import { MileStrip } from './MileStrip.tsx'
 import type { StripPicture } from './picture.ts'
 
@@ -74,17 +73,18 @@ export function Road({ report }: { readonly report: BikeReport }) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const chains = useMemo(() => chainsOfRoad(garage, report), [garage, report])
-  const { groups } = useForecasts()
   const strip = useMemo(() => mileStrip(garage, report, chains), [garage, report, chains])
   const { answer: current, fault } = useForecast(report.chain?.part.entry.part)
+  const parts = useMemo(() => strip.chains.map(({ chain }) => chain.part.entry.part), [strip])
+  const found = useAnswers(parts)
   const answers = useMemo(
     () =>
-      strip.chains.map(({ chain, drawn }) => {
-        const answer = answerFor(groups, chain.part.entry.part)?.answer
+      strip.chains.map(({ drawn }, i) => {
+        const answer = found[i]
         // An answer of before may be about a way with fewer marks: it is not drawn under another.
         return answer?.wayHere.length === drawn ? answer : undefined
       }),
-    [groups, strip],
+    [found, strip],
   )
   const limit = report.limit.percent
   const known = answers.filter((answer) => answer !== undefined)
