@@ -54,6 +54,29 @@ export async function readWithRule(page: Page, lengthMm: string): Promise<void> 
   await expect(page.getByLabel('Length, mm', { exact: true })).toHaveValue('')
 }
 
+/** A file as the picker hands over a backup. */
+export const asBackup = (name: string, text: string) => ({
+  name,
+  mimeType: 'application/json',
+  buffer: Buffer.from(text),
+})
+
+/** Saves a backup on Files, once the app has read it again, and gives what is in it. */
+export async function saveBackup(page: Page): Promise<string> {
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save a backup' }).click()
+  const text = readFileSync(await (await download).path(), 'utf8')
+  await expect(page.getByText(/^Saved: all .* can be read back from it\.$/)).toBeVisible()
+  return text
+}
+
+/** Goes to Files through the menu. */
+export async function goToFiles(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+  await page.getByRole('menuitem', { name: /Files/ }).click()
+  await expect(answerOf(page)).toContainText('The log holds')
+}
+
 /** The sentence the station opens with. */
 export const answerOf = (page: Page) => page.getByRole('heading', { level: 1 })
 

@@ -1,12 +1,14 @@
-import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import {
   addBike,
   answerOf,
+  asBackup,
   asFile,
   cutShort,
   daysAgo,
   goTo,
+  goToFiles,
+  saveBackup,
   readWithRule,
   workedOut,
   rideFile,
@@ -98,11 +100,8 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
   })
 
   const saved = await test.step('the log is saved as one file', async () => {
-    await page.getByRole('button', { name: 'More', exact: true }).click()
-    await page.getByRole('menuitem', { name: /Files/ }).click()
-    const download = page.waitForEvent('download')
-    await page.getByRole('button', { name: 'Save a backup' }).click()
-    return readFileSync(await (await download).path(), 'utf8')
+    await goToFiles(page)
+    return saveBackup(page)
   })
 
   await test.step('wiped, the log is empty', async () => {
@@ -115,29 +114,30 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
     await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
   })
 
-  const backup = (name: string, text: string) => ({
-    name,
-    mimeType: 'application/json',
-    buffer: Buffer.from(text),
-  })
-  await test.step('a file that is cut short, of another version or plain wrong changes nothing', async () => {
-    const input = page.getByLabel('Backup file')
-    await input.setInputFiles(backup('short.json', saved.slice(0, saved.length / 2)))
-    await expect(page.getByText(/cut short.*Nothing was changed\./)).toBeVisible()
-    await input.setInputFiles(backup('later.json', saved.replace('"version":1', '"version":9')))
-    await expect(page.getByText(/version 9; this app reads version 1.*Nothing was changed\./)).toBeVisible()
-    await input.setInputFiles(backup('letter.json', 'Dear mechanic'))
+  await test.step('a file that is no backup changes nothing', async () => {
+    await page.getByLabel('Backup file').setInputFiles(asBackup('letter.json', 'Dear mechanic'))
     await expect(page.getByText(/not a Jolt Mile backup.*Nothing was changed\./)).toBeVisible()
     await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
   })
 
+  await test.step('of one that is cut short and damaged, what is whole comes in, and the rest is kept aside', async () => {
+    const lines = saved.split('\n').slice(0, 6)
+    lines[2] = (lines[2] ?? '').replace('"kind":"part"', '"kind":"inspection"')
+    await page.getByLabel('Backup file').setInputFiles(asBackup('short.json', lines.join('\n')))
+    await expect(
+      page.getByText(/The file is cut short or damaged: 5 of its .* entries could be read/),
+    ).toBeVisible()
+    await expect(answerOf(page)).toHaveText('The log holds 4 entries.')
+    await expect(page.getByText('1 entry needs a newer version of the app')).toBeVisible()
+  })
+
   await test.step('brought in again, it says what was new, and the verdict is the same', async () => {
     const entries = (JSON.parse(saved) as { count: number }).count
-    await page.getByLabel('Backup file').setInputFiles(backup('tern.json', saved))
+    await page.getByLabel('Backup file').setInputFiles(asBackup('tern.json', saved))
     await expect(
-      page.getByText(`${entries} entries came in new from tern.json; 0 were here already.`),
+      page.getByText(`${entries - 4} entries came in new from tern.json; 4 were here already.`),
     ).toBeVisible()
-    await page.getByLabel('Backup file').setInputFiles(backup('tern.json', saved))
+    await page.getByLabel('Backup file').setInputFiles(asBackup('tern.json', saved))
     await expect(
       page.getByText(`0 entries came in new from tern.json; ${entries} were here already.`),
     ).toBeVisible()

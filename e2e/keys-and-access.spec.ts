@@ -67,10 +67,16 @@ test('everything by keyboard: stations, bikes, a reading, undo', async ({ page }
     await page.getByRole('heading', { level: 1 }).click()
   })
 
-  await test.step('u takes the reading back, and it can be put back', async () => {
+  await test.step('u undoes the reading, once however long it is held, and Shift u brings it back', async () => {
+    for (let i = 0; i < 20; i++) await page.keyboard.down('u')
+    await page.keyboard.up('u')
+    await expect(page.getByRole('checkbox')).toHaveCount(0)
+    await expect(page.getByText('Undone: 1 reading.', { exact: true })).toBeVisible()
+    await page.keyboard.press('Shift+U')
+    await expect(page.getByRole('checkbox')).toHaveCount(1)
     await page.keyboard.press('u')
     await expect(page.getByRole('checkbox')).toHaveCount(0)
-    await page.getByRole('button', { name: 'Put back' }).click()
+    await page.getByRole('button', { name: 'Redo' }).last().click()
     await expect(page.getByRole('checkbox')).toHaveCount(1)
   })
 })

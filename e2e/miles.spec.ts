@@ -186,7 +186,9 @@ test('syncing bears a service that is slow, refuses, tells twice, backwards, and
   await test.step('the app goes on working while the service is gone', async () => {
     await page.route('**/api/ride-exchange/**', (route) => route.abort())
     await sync.click()
-    await expect(page.getByText(/could not be reached\..*Trying again/)).toBeVisible()
+    await expect(
+      page.getByText(/could not be reached: it needs the Jolt Mile server.*Trying again/),
+    ).toBeVisible()
     await page.getByLabel('Distance, km').fill('12')
     await page.getByRole('button', { name: 'Add the ride' }).click()
     await expect(answerOf(page)).toContainText('km')

@@ -1,5 +1,5 @@
 import { setNonce } from 'get-nonce'
-import { StrictMode } from 'react'
+import { StrictMode, type ComponentType } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { createBrowserRouter } from 'react-router'
@@ -30,6 +30,19 @@ guardOpening()
 // The log is read while the rest of the app is still on its way.
 ledger.open()
 if (import.meta.env.PROD) keepAppOffline()
+/** A station's screen. The router shows nothing at all where it cannot be loaded: so it is one that says so. */
+async function loaded(load: (typeof STATIONS)[number]['load']): Promise<{ Component: ComponentType }> {
+  try {
+    return { Component: (await load()).default }
+  } catch (error) {
+    return {
+      Component: () => {
+        throw error
+      },
+    }
+  }
+}
+
 const FAILING = 'The app did not finish opening the last times.'
 
 const router = createBrowserRouter(
@@ -51,7 +64,7 @@ const router = createBrowserRouter(
         ...STATIONS.map(({ path, load }) => ({
           path,
           ErrorBoundary: Broken,
-          lazy: async () => ({ Component: (await load()).default }),
+          lazy: () => loaded(load),
         })),
         { path: '*', Component: NotFound },
       ],

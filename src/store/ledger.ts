@@ -55,6 +55,7 @@ function keepLog(database: LogDatabase): Keeping {
     watch()
   }
   const refresh = async (): Promise<void> => {
+    if (isOver(state)) return
     try {
       await database.transaction('r', tables, read)
       publish()
@@ -65,10 +66,10 @@ function keepLog(database: LogDatabase): Keeping {
   }
   const watch = (): void => {
     watching?.unsubscribe()
-    // Counting is enough to hear of every change; what was added is read by `refresh`.
+    // To look at the end is enough to hear of every change; what was added is read by `refresh`.
     watching = liveQuery(async () => {
       await readGeneration(database)
-      return database.entries.count()
+      return (await database.entries.orderBy('seq').last())?.seq
     }).subscribe({ next: () => void refresh(), error: () => void refresh() })
   }
   return {

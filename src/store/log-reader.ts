@@ -36,15 +36,14 @@ export function logReader(database: LogDatabase): LogReader {
     if (generation && mark?.id !== generation.id) throw new LogVanishedError('The log was deleted.')
     const isSame = mark?.changes === generation?.changes
     const fresh = await entriesSince(database, isSame ? seq : 0)
-    const isWhole = isSame && fresh.total === before.length + fresh.entries.length
-    const all = isSame && !isWhole ? await entriesSince(database, 0) : fresh
     // Two reads may have gone side by side: what the other one added is not added twice.
     if (stored !== before || forgotten !== turn) return read()
+    // Entries are only taken away with a change that is counted: these were taken by nobody of ours.
+    if (isSame && fresh.isEmpty && stored.length > 0) throw new LogVanishedError('The log was emptied.')
     generation = mark
-    if (isWhole && all.entries.length === 0) return stored
-    if (isSame && all.total === 0 && stored.length > 0) throw new LogVanishedError('The log was emptied.')
-    stored = isWhole ? [...stored, ...all.entries] : all.entries
-    seq = all.seq
+    seq = fresh.seq
+    if (isSame && fresh.entries.length === 0) return stored
+    stored = isSame ? [...stored, ...fresh.entries] : fresh.entries
     return stored
   }
 

@@ -99,12 +99,12 @@ export async function allEntries(database: LogDatabase): Promise<Entry[]> {
 /** So many places are read at once: the page can be drawn between two reads, and the next is fetched meanwhile. */
 const HANDFUL = 10_000
 
-/** Entries that arrived after a place in the order of arrival, the new place, and how many there are in all. */
+/** Entries that arrived after a place in the order of arrival, the new place, and whether there are none at all. */
 export async function entriesSince(
   database: LogDatabase,
   seq: number,
-): Promise<{ readonly entries: Entry[]; readonly seq: number; readonly total: number }> {
-  const [last, total] = await Promise.all([database.entries.orderBy('seq').last(), database.entries.count()])
+): Promise<{ readonly entries: Entry[]; readonly seq: number; readonly isEmpty: boolean }> {
+  const last = await database.entries.orderBy('seq').last()
   const end = last?.seq ?? seq
   const reads: PromiseLike<StoredEntry[]>[] = []
   for (let from = seq; from < end; from += HANDFUL)
@@ -116,7 +116,7 @@ export async function entriesSince(
     )
   const entries: Entry[] = []
   for (const read of reads) for (const stored of await read) entries.push(withoutSeq(stored))
-  return { entries, seq: Math.max(seq, end), total }
+  return { entries, seq: Math.max(seq, end), isEmpty: last === undefined }
 }
 
 /** Empties the log of this world, and what was kept beside it. */

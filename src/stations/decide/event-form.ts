@@ -1,5 +1,6 @@
 import { number, object, string, ValidationError } from 'yup'
 import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
+import { isIsoDay } from '../../core/log/bounds.ts'
 import type { EventEntry } from '../../core/log/entries.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { addDays } from '../../core/units/days.ts'
@@ -42,8 +43,13 @@ const schema = (today: string, units: Units) =>
       .max(80, 'A shorter name, of at most 80 letters.'),
     day: string()
       .required('Give the day on which it begins.')
-      .test('day', 'Give the day on which it begins.', (day) => Number.isFinite(Date.parse(day)))
-      .test('ahead', 'That day is over. What was ridden is put in as rides.', (day) => day >= today),
+      .test('day', 'Give a day within the next ten years.', (day) => isIsoDay(day))
+      .test('ahead', 'That day is over. What was ridden is put in as rides.', (day) => day >= today)
+      .test(
+        'soon',
+        'Give a day within the next ten years.',
+        (day) => day <= `${Number(today.slice(0, 4)) + 10}${today.slice(4)}`,
+      ),
     days: number().integer().min(1, 'A day at least.').max(365, 'A year at most.').required(),
     distance: number()
       .transform((_value, text: unknown) => {

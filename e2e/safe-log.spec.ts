@@ -1,0 +1,277 @@
+import { readFileSync } from 'node:fs'
+import { expect, test, type Page } from '@playwright/test'
+import {
+  addBike,
+  answerOf,
+  asBackup,
+  asFile,
+  daysAgo,
+  expectAccessible,
+  goTo,
+  goToFiles,
+  rideFile,
+  saveBackup,
+} from './bench-hand.ts'
+
+const bringIn = async (page: Page, name: string, text: string): Promise<void> => {
+  await page.getByLabel('Backup file').setInputFiles(asBackup(name, text))
+  await expect(page.getByText(new RegExp(`came in new from ${name}`))).toBeVisible()
+}
+
+interface Backup {
+  readonly entries: readonly { readonly id: string; readonly kind: string }[]
+  readonly aside: readonly { readonly why: string }[]
+}
+const parsed = (text: string): Backup => JSON.parse(text) as Backup
+
+test('a button pressed twice adds once, and so does a file looked through in two tabs', async ({
+  page,
+  context,
+}) => {
+  await addBike(page)
+  await goTo(page, 'Miles')
+  const files = [1, 2, 3].map((n) => asFile(`ride-${n}.gpx`, rideFile(daysAgo(10 + n), 900)))
+  await page.getByLabel('Ride files').setInputFiles(files)
+  const add = page.getByRole('button', { name: /^Add 3 rides/ })
+  await expect(add).toBeVisible()
+  const other = await context.newPage()
+  await other.goto('/miles')
+  await other.getByLabel('Ride files').setInputFiles(files)
+  await expect(other.getByRole('button', { name: /^Add 3 rides/ })).toBeVisible()
+
+  await add.dblclick()
+  await expect(page.getByText('3 rides added.', { exact: true })).toBeVisible()
+  await other.getByRole('button', { name: /^Add 3 rides/ }).click()
+  await expect(other.getByText('All of them were in the log already.')).toBeVisible()
+  await goToFiles(page)
+  const { entries } = parsed(await saveBackup(page))
+  expect(entries.filter(({ kind }) => kind === 'ride')).toHaveLength(3)
+})
+
+test('what was undone is shown in the log and restored from there; an old backup says what was undone here', async ({
+  page,
+}) => {
+  await addBike(page)
+  await goTo(page, 'Miles')
+  await page.getByLabel('Distance, km').fill('42')
+  await page.getByRole('button', { name: 'Add the ride' }).click()
+  await expect(answerOf(page)).toContainText('42')
+  await goToFiles(page)
+  const old = await saveBackup(page)
+  await page.getByRole('heading', { level: 1 }).click()
+  await page.keyboard.press('u')
+  await expect(page.getByText('Undone: 1 ride.', { exact: true })).toBeVisible()
+
+  await test.step('the old backup brings nothing back by itself, and offers it', async () => {
+    await bringIn(page, 'old.json', old)
+    await expect(
+      page.getByText(/1 entry in the file were undone|1 entry in the file was undone/),
+    ).toBeVisible()
+    await page.getByRole('button', { name: 'Restore 1 entry' }).click()
+    await expect(page.getByText('Restored: 1 entry.', { exact: true })).toBeVisible()
+  })
+
+  await test.step('the log shows what was undone, with the way back', async () => {
+    await page.getByRole('heading', { level: 1 }).click()
+    await page.keyboard.press('u')
+    await page.keyboard.press('g')
+    await page.keyboard.press('l')
+    await page.getByRole('checkbox', { name: 'show corrected and undone entries' }).check()
+    await page.getByRole('button', { name: /^Restore: .*42/ }).click()
+    await expect(page.getByRole('button', { name: /^Open: .*42/ })).toBeVisible()
+    await goTo(page, 'Miles')
+    await expect(answerOf(page)).toContainText('42')
+  })
+})
+
+test('days that cannot be are asked about where they are typed, and lock nobody out', async ({ page }) => {
+  await addBike(page)
+  await page.goto('/decide')
+  await page
+    .getByRole('button', { name: /Plan something|Something planned|Add/ })
+    .first()
+    .click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByLabel('What').fill('Far tour')
+  await sheet.getByLabel('Begins').fill('9999-12-31')
+  await sheet.getByLabel(/Distance/).fill('900')
+  await sheet.getByRole('button', { name: 'Put it in the plan' }).click()
+  await expect(sheet.getByText(/within the next ten years/)).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  await page.goto('/shelf?new=part')
+  const part = page.getByRole('dialog')
+  await part.getByLabel('Name').fill('Half a chain')
+  await part.getByLabel('Day').fill('12026-01-01')
+  await expect(part.getByLabel('Name')).toHaveValue('Half a chain')
+})
+
+test('an entry that broke the app is found and set aside on the safe page', async ({ page }) => {
+  await addBike(page)
+  await page.goto('/safe')
+  await expect(answerOf(page)).toHaveText('Your log, with nothing worked out from it.')
+  await expectAccessible(page)
+  await page.getByLabel('Find').fill('cassette')
+  await page
+    .getByRole('button', { name: /^Set aside: part/ })
+    .first()
+    .click()
+  await expect(page.getByText('Set aside: out of the log, and kept in every backup.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Kept aside: 1' })).toBeVisible()
+  expect(parsed(await (await savedHere(page)).text).aside).toMatchObject([{ why: 'removed' }])
+  await page.getByRole('button', { name: 'put back' }).click()
+  await expect(page.getByRole('heading', { name: /Kept aside/ })).toHaveCount(0)
+  await page.getByRole('link', { name: 'Open the app again' }).click()
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
+})
+
+async function savedHere(page: Page): Promise<{ readonly text: Promise<string> }> {
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save a backup' }).click()
+  const path = await (await download).path()
+  return { text: Promise.resolve(readFileSync(path, 'utf8')) }
+}
+
+test('an app that never finishes opening goes to the safe page by itself', async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem('jolt-mile openings own', '2'))
+  await page.goto('/gauge')
+  await expect(answerOf(page)).toHaveText('Your log, with nothing worked out from it.')
+  await expect(page.getByText(/The app did not finish opening the last times/)).toBeVisible()
+})
+
+test('storage that is missing, forbidden or silent is said to be, with what to do', async ({
+  browser,
+  baseURL,
+}) => {
+  const opened = async (spoil: () => void) => {
+    const context = await browser.newContext({ ...(baseURL !== undefined && { baseURL }) })
+    const page = await context.newPage()
+    await page.addInitScript(spoil)
+    await page.goto('/')
+    return page
+  }
+  const denied = await opened(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('no', 'SecurityError')
+    }
+  })
+  await expect(answerOf(denied)).toHaveText('The browser does not let this page keep data.')
+  await expect(denied.getByRole('button', { name: 'Try again' })).toBeVisible()
+
+  const silent = await opened(() => {
+    IDBFactory.prototype.open = () => new EventTarget() as unknown as IDBOpenDBRequest
+  })
+  await expect(answerOf(silent)).toHaveText('The browser’s storage does not answer.', { timeout: 20_000 })
+
+  const forgetful = await opened(() => {
+    Object.defineProperty(window, 'localStorage', {
+      get: () => {
+        throw new DOMException('no', 'SecurityError')
+      },
+    })
+  })
+  await expect(answerOf(forgetful)).toHaveText('No bike is here yet.')
+  for (const page of [denied, silent, forgetful]) await page.context().close()
+})
+
+test('a full disk is called that, and what was typed stays', async ({ page }) => {
+  await addBike(page)
+  await goTo(page, 'Miles')
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.add = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
+  await page.getByLabel('Distance, km').fill('17')
+  await page.getByRole('button', { name: 'Add the ride' }).click()
+  await expect(page.getByText(/Not saved: this browser’s storage is full/).first()).toBeVisible()
+  await expect(page.getByLabel('Distance, km')).toHaveValue('17')
+})
+
+test('a log that is deleted while it is open can be saved and put back', async ({ page }) => {
+  await addBike(page)
+  await goTo(page, 'Miles')
+  await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        indexedDB.deleteDatabase('jolt-mile').onsuccess = resolve
+      }),
+  )
+  await expect(answerOf(page)).toHaveText('The browser has deleted your log while it was open.')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /^Put the .* back$/ }).click()
+  await expect(answerOf(page)).toContainText('Tern')
+  await page.reload()
+  await expect(answerOf(page)).toContainText('Tern')
+})
+
+test('an old tab stops when a newer version has opened the log', async ({ page, context }) => {
+  await addBike(page)
+  const newer = await context.newPage()
+  await newer.goto('/icon.svg')
+  await newer.evaluate(
+    () =>
+      new Promise((resolve) => {
+        indexedDB.open('jolt-mile', 990).onsuccess = resolve
+      }),
+  )
+  await expect(answerOf(page)).toHaveText('A newer version of Jolt Mile has opened this log in another tab.')
+  await page.reload()
+  await expect(answerOf(page)).toHaveText('A newer version of Jolt Mile wrote this log.')
+})
+
+test('a correction open in two tabs does not close without a word', async ({ page, context }) => {
+  await addBike(page)
+  await goTo(page, 'Miles')
+  await page.getByLabel('Distance, km').fill('33')
+  await page.getByRole('button', { name: 'Add the ride' }).click()
+  await page.goto('/log')
+  await page.getByRole('button', { name: /^Open: .*33/ }).click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByLabel('Distance, km').fill('34')
+  const other = await context.newPage()
+  await other.goto('/log')
+  await other.getByRole('button', { name: /^Open: .*33/ }).click()
+  await other.getByRole('dialog').getByLabel('Distance, km').fill('35')
+  await other.getByRole('dialog').getByRole('button', { name: 'Put it right' }).click()
+  await expect(sheet.getByText(/This entry was corrected meanwhile/)).toBeVisible()
+  await expect(sheet.getByLabel('Distance, km')).toHaveValue('34')
+  await sheet.getByRole('button', { name: 'Open the corrected entry' }).click()
+  await expect(sheet.getByLabel('Distance, km')).toHaveValue('35')
+})
+
+test('a folder chosen once is kept up to date, and two devices meet in it', async ({ page }) => {
+  await page.addInitScript(() => {
+    // The browser's own folder stands for one that a person chooses: no driver can press that dialogue's buttons.
+    Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() })
+  })
+  await addBike(page)
+  await readOtherDevice(page)
+  await goToFiles(page)
+  await page.getByRole('button', { name: 'Choose a folder' }).click()
+  await expect(page.getByText(/is up to date, last written today/)).toBeVisible()
+  await expect(page.getByText(/48 entries came in from other devices/)).toBeVisible()
+  const names = await page.evaluate(async () => {
+    const held: string[] = []
+    const folder = (await navigator.storage.getDirectory()) as unknown as {
+      keys: () => AsyncIterable<string>
+    }
+    for await (const name of folder.keys()) held.push(name)
+    return held.sort()
+  })
+  expect(names).toHaveLength(2)
+  await expect(page.getByText(/All of it is in the last backup, saved today/)).toBeVisible()
+})
+
+/** Puts another device's file into the folder. */
+const readOtherDevice = (page: Page): Promise<void> =>
+  page.evaluate(
+    async (text) => {
+      const folder = await navigator.storage.getDirectory()
+      const file = await folder.getFileHandle('jolt-mile-otherdev.json', { create: true })
+      const stream = await file.createWritable()
+      await stream.write(text)
+      await stream.close()
+    },
+    readFileSync('test/backups/format-1.json', 'utf8'),
+  )
