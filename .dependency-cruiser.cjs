@@ -12,6 +12,7 @@ const rooms = {
   cases: ['src/core', 'src/formats'],
   bench: ['src/core', 'src/formats', 'demo'],
   study: ['src/core'],
+  hostile: ['src/core', 'src/formats', 'server', 'test'],
   server: [],
 }
 const roomRules = Object.entries(rooms).map(([room, allowed]) => ({

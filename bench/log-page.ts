@@ -1,7 +1,7 @@
 import type { Browser, Page } from '@playwright/test'
 import { writeBackup } from '../src/formats/write-backup.ts'
 import { workshopLog } from './samples.ts'
-import type { PageFigure } from './page.ts'
+import type { PageFigure } from './page-figure.ts'
 
 /** The longest that the page was held up since the file was chosen, ms. */
 const longest = (page: Page): Promise<number> =>

@@ -5,15 +5,8 @@ import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { writeBackup } from '../src/formats/write-backup.ts'
 import { logFigures } from './log-page.ts'
+import type { PageFigure } from './page-figure.ts'
 import { recordedHour, tenYearsOfOneBike } from './samples.ts'
-
-/** A figure of the real page. */
-export interface PageFigure {
-  readonly what: string
-  readonly median: string
-  readonly worst: string
-  readonly goal: string
-}
 
 const PORT = 4293
 const FILES = 1000

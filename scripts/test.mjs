@@ -13,6 +13,7 @@ runTool('depcruise', [
   'cases',
   'bench',
   'study',
+  'hostile',
 ])
 runTool('prettier', ['--check', '--log-level', 'warn', '.'])
 runTool('knip')

@@ -3,7 +3,7 @@ import type { Entry, EntryId } from '../src/core/log/entries.ts'
 import { writeBackup } from '../src/formats/write-backup.ts'
 
 /** Values that fields of a record are known to break on. */
-const ODD: readonly unknown[] = [
+export const ODD_VALUES: readonly unknown[] = [
   null,
   true,
   -1,
@@ -52,7 +52,7 @@ function oddEntry(entry: Entry, random: Random): Record<string, unknown> {
     else if (how < 0.25) at[`${key}x`] = inner
     else if (how < 0.3)
       Object.defineProperty(at, '__proto__', { value: inner, enumerable: true, configurable: true })
-    else at[key] = pick(random, ODD)
+    else at[key] = pick(random, ODD_VALUES)
     return copy
   }
 }

@@ -10,7 +10,7 @@ import {
   type AnyObjectSchema,
 } from 'yup'
 import { CONDITIONS, QUARTERS } from '../core/exposure/conditions.ts'
-import { BOUNDS, isEntryId, isIsoTime, isPlainText, isThingId } from '../core/log/bounds.ts'
+import { BOUNDS, isEntryId, isIsoTime, isOneLine, isPlainText, isThingId } from '../core/log/bounds.ts'
 import {
   ENTRY_FORMAT,
   type Entry,
@@ -43,6 +43,12 @@ const text = (most: number) =>
     .defined()
     .max(most)
     .test('plain text', '${path} holds a character that cannot be shown', orAbsent(isPlainText))
+const line = (most: number) =>
+  string()
+    .strict()
+    .defined()
+    .max(most)
+    .test('one line', '${path} holds a character that cannot be shown', orAbsent(isOneLine))
 const amount = (most: number) => number().strict().required().min(0).max(most)
 const whole = (least: number, most: number) => number().strict().required().integer().min(least).max(most)
 const teeth = () => whole(...BOUNDS.teeth)
@@ -93,7 +99,7 @@ const isGear = (key: string): boolean => {
   const [ring = '', cog = '', ...more] = key.split('x')
   return more.length === 0 && isTeeth(ring) && isTeeth(cog)
 }
-const rideSource = () => object({ file: text(BOUNDS.fileNameLetters), fingerprint: text(200) }).noUnknown()
+const rideSource = () => object({ file: line(BOUNDS.fileNameLetters), fingerprint: line(200) }).noUnknown()
 const material = () => oneOf(['steel', 'aluminium', 'titanium'])
 
 const specSchemas: Readonly<Record<PartSpec['type'], AnyObjectSchema>> = {
@@ -140,7 +146,7 @@ const maybe = (schema: AnyObjectSchema) => schema.noUnknown().optional().default
 const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
   bike: entry('bike', {
     bike: thingId(),
-    name: text(BOUNDS.nameLetters).min(1),
+    name: line(BOUNDS.nameLetters).min(1),
     note: text(BOUNDS.noteLetters),
     speeds: speeds(),
     shifting: oneOf(['cable', 'electric', 'hub-gear', 'none']),
@@ -161,7 +167,7 @@ const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
   }),
   part: entry('part', {
     part: thingId(),
-    name: text(BOUNDS.nameLetters).min(1),
+    name: line(BOUNDS.nameLetters).min(1),
     note: text(BOUNDS.noteLetters).optional(),
     used: maybe(object({ km: amount(BOUNDS.usedKm).optional() })),
     spec: specSchema,
@@ -170,7 +176,7 @@ const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
   remove: entry('remove', {
     part: thingId(),
     to: oneOf(['shelf', 'retired', 'lent']),
-    lentTo: text(BOUNDS.nameLetters).optional(),
+    lentTo: line(BOUNDS.nameLetters).optional(),
   }),
   ride: entry('ride', {
     bike: thingId(),
@@ -191,7 +197,7 @@ const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
         lon: number().strict().required().min(-180).max(180),
       }),
     ),
-    route: text(80).optional(),
+    route: line(80).optional(),
     source: maybe(rideSource()),
     otherSources: array(rideSource()).strict().max(100).optional(),
   }),
@@ -214,7 +220,7 @@ const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
   tool: entry('tool', {
     tool: thingId(),
     instrument: oneOf(Object.keys(INSTRUMENTS)),
-    name: text(BOUNDS.nameLetters).min(1),
+    name: line(BOUNDS.nameLetters).min(1),
     retired: flag().required(),
     checkBarMm: number().strict().min(BOUNDS.checkBarMm[0]).max(BOUNDS.checkBarMm[1]).optional(),
   }),
@@ -236,7 +242,7 @@ const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
   event: entry('event', {
     event: thingId(),
     bike: thingId(),
-    name: text(BOUNDS.nameLetters).min(1),
+    name: line(BOUNDS.nameLetters).min(1),
     starts: time(),
     days: whole(1, BOUNDS.eventDays),
     km: amount(BOUNDS.eventKm),

@@ -65,6 +65,9 @@ export const isPlainText = (text: string): boolean =>
   // eslint-disable-next-line no-control-regex
   !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\u2028\u2029]/.test(text)
 
+/** Whether a text stands on one line: a name that breaks off would begin a line of its own in a calendar file. */
+export const isOneLine = (text: string): boolean => isPlainText(text) && !/[\r\n]/.test(text)
+
 /** A device's clock may run ahead of another's by this much, ms, before what it wrote is given another stamp: a day. */
 export const MOST_DRIFT_MS = 86_400_000
 

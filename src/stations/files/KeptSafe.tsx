@@ -1,8 +1,8 @@
-import { useOpenLog } from '../../session/log-context.ts'
+import { format } from 'date-fns'
 import { useSafeKeeping, type FolderState, type StoragePromise } from '../../session/safe-keeping.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { sayCount, sayDay } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../ui/words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
 
 const PROMISED: Readonly<Record<StoragePromise, string>> = {
@@ -11,25 +11,25 @@ const PROMISED: Readonly<Record<StoragePromise, string>> = {
   unknown: 'This browser does not say whether it keeps the log when it runs out of room.',
 }
 
-function sayFolder(folder: FolderState, now: string): string {
+function sayFolder(folder: FolderState): string {
+  const name = folder.name === '' ? 'The folder' : folder.name
   const others =
     folder.broughtIn > 0
       ? ` ${sayCount(folder.broughtIn, 'entry', 'entries')} came in from other devices.`
       : ''
   switch (folder.status) {
     case 'asking':
-      return `The browser wants your leave again before it writes into ${folder.name}.`
+      return `The browser wants your leave again before it writes into ${name}.`
     case 'working':
-      return `Writing into ${folder.name}…`
+      return `Writing into ${name}…`
     case 'kept':
-      return `${folder.name} is up to date, last written ${folder.at === undefined ? '' : sayDay(folder.at, now)}.${others}`
+      return `${name} is up to date, last written at ${folder.at === undefined ? '…' : format(new Date(folder.at), 'HH:mm')}.${others}`
     case 'failed':
-      return `${folder.name} could not be brought up to date: ${folder.fault ?? 'no reason was given'}.`
+      return `${name} could not be brought up to date: ${folder.fault ?? 'no reason was given'}.`
   }
 }
 
 function Folder() {
-  const { now } = useOpenLog()
   const { folder } = useSafeKeeping()
   const [choose, choosing] = useOnce(async () => folder?.choose())
   if (!folder)
@@ -44,7 +44,7 @@ function Folder() {
       <h3 className="text-[0.95rem] font-semibold">A folder kept up to date</h3>
       <p role="status" className="mt-1 text-[0.95rem] text-steel">
         {state
-          ? sayFolder(state, now)
+          ? sayFolder(state)
           : 'Choose a folder once: after every change a backup is written there. In a folder that your devices share, each writes its own file and takes in the others’.'}
       </p>
       <div className="mt-2 flex flex-wrap gap-3">

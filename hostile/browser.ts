@@ -1,0 +1,132 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { chromium, type BrowserContext, type Page } from '@playwright/test'
+import { seededRandom } from '../src/core/random.ts'
+import { writeBackup } from '../src/formats/write-backup.ts'
+import { buildServer } from '../server/app.ts'
+import { commuter, written } from '../test/log.ts'
+import { pullThePlug } from '../test/pull-the-plug.ts'
+
+const RIDES = 400
+
+/** A batch of rides as a table file, different each time. */
+const table = (n: number): string =>
+  [
+    'date,distance km',
+    ...Array.from({ length: RIDES }, (_, i) => {
+      const day = new Date(Date.UTC(2020, 0, 1) + (n * RIDES + i) * 86_400_000)
+      return `${day.toISOString().slice(0, 10)},${10 + (i % 40)}`
+    }),
+  ].join('\n')
+
+const log = () => writeBackup(written(commuter), new Date().toISOString())
+const start = (folder: string): Promise<BrowserContext> =>
+  chromium.launchPersistentContext(folder, {
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+    serviceWorkers: 'block',
+  })
+
+async function bringIn(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/files`)
+  await page
+    .getByLabel('Backup file')
+    .setInputFiles({ name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(log()) })
+  await page.getByText(/came in new from log/).waitFor()
+}
+
+/** Goes as far as the button that adds a batch. */
+async function review(page: Page, url: string, n: number): Promise<void> {
+  await page.goto(`${url}/miles`)
+  await page
+    .getByLabel('Ride files')
+    .setInputFiles({ name: `table-${n}.csv`, mimeType: 'text/csv', buffer: Buffer.from(table(n)) })
+  const columns = page.getByRole('button', { name: /Read the rides|Use these columns|Read/ }).first()
+  const add = page.getByRole('button', { name: /^Add \d/ })
+  await columns.or(add).first().waitFor()
+  if (!(await add.isVisible())) await columns.click()
+  await add.waitFor()
+}
+
+/** How many rides the database holds, counted past the app. */
+const ridesIn = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const open = indexedDB.open('jolt-mile')
+        open.onerror = () => reject(new Error('closed'))
+        open.onsuccess = () => {
+          const all = open.result.transaction('entries').objectStore('entries').getAll()
+          all.onsuccess = () => {
+            open.result.close()
+            resolve((all.result as { kind: string }[]).filter(({ kind }) => kind === 'ride').length)
+          }
+        }
+      }),
+  )
+
+/** What came of pulling the plug, or of two tabs. */
+export interface BrowserFigures {
+  readonly kills: number
+  /** The rides were all there, or none of them. */
+  readonly wholeOrNothing: number
+  readonly came: number
+  readonly reopened: number
+  readonly tabs: number
+  readonly once: number
+}
+
+/** Ends the browser in the middle of a write, `kills` times, and has two tabs add one file, `tabs` times. */
+export async function browserFigures(kills: number, tabs: number, seed: number): Promise<BrowserFigures> {
+  const random = seededRandom(seed)
+  const server = await buildServer(resolve('dist'))
+  const url = await server.listen({ host: '127.0.0.1', port: 0 })
+  const folder = mkdtempSync(join(tmpdir(), 'jolt-mile-hostile-'))
+  let [wholeOrNothing, came, reopened, once_] = [0, 0, 0, 0]
+  try {
+    let context = await start(folder)
+    let page = context.pages()[0] ?? (await context.newPage())
+    await bringIn(page, url)
+    let before = 0
+    for (let n = 0; n < kills; n++) {
+      await review(page, url, n)
+      await page.getByRole('button', { name: /^Add \d/ }).dispatchEvent('click')
+      await new Promise((resolve) => setTimeout(resolve, random.between(0, 160)))
+      pullThePlug(folder)
+      await context.close().catch(() => undefined)
+      context = await start(folder)
+      page = context.pages()[0] ?? (await context.newPage())
+      await page.goto(`${url}/miles`)
+      await page.locator('h1').waitFor()
+      if (/Heron/.test((await page.locator('h1').textContent()) ?? '')) reopened++
+      const now = await ridesIn(page)
+      if (now === before || now === before + RIDES) wholeOrNothing++
+      if (now > before) came++
+      before = now
+    }
+    for (let n = 0; n < tabs; n++) {
+      const other = await context.newPage()
+      await Promise.all([review(page, url, 1000 + n), review(other, url, 1000 + n)])
+      const add = (one: Page) => one.getByRole('button', { name: /^Add \d/ }).dispatchEvent('click')
+      await Promise.all([add(page), add(other)])
+      await Promise.all(
+        [page, other].map((one) =>
+          one
+            .getByText(/added\.$|in the log already\.$/)
+            .first()
+            .waitFor(),
+        ),
+      )
+      const now = await ridesIn(page)
+      if (now === before + RIDES) once_++
+      before = now
+      await other.close()
+    }
+    await context.close()
+  } finally {
+    await server.close()
+    rmSync(folder, { recursive: true, force: true })
+  }
+  return { kills, wholeOrNothing, came, reopened, tabs, once: once_ }
+}

@@ -1,0 +1,153 @@
+import { seededRandom, type Random } from '../src/core/random.ts'
+import { ENTRY_FORMAT, type Entry, type EntryDraft } from '../src/core/log/entries.ts'
+import { entryIdTime, makeEntryId } from '../src/core/log/entry-id.ts'
+import { canonicalText, mergeLogs } from '../src/core/log/merge.ts'
+import { withOneStamp } from '../src/core/log/one-stamp.ts'
+import { replay } from '../src/core/log/replay.ts'
+import { restoreDrafts, stepToRedo, stepToUndo } from '../src/core/log/steps.ts'
+import { liveEntries } from '../src/core/log/supersede.ts'
+import { commuter, noon, ride, ruleReading } from './log.ts'
+
+/** A device with a log of its own and a clock that may be off. */
+interface Device {
+  log: readonly Entry[]
+  readonly clock: number
+  readonly bytes: () => Uint8Array
+}
+
+const NOW = Date.UTC(2027, 0, 1)
+
+function write(device: Device, drafts: readonly EntryDraft[], n: number): void {
+  if (drafts.length === 0) return
+  const newest = device.log.reduce((most, { id }) => Math.max(most, entryIdTime(id)), 0)
+  const ms = Math.max(NOW + device.clock + n * 1000, newest + 1)
+  const ids = drafts.map((_, i) => makeEntryId(ms, i, device.bytes()))
+  device.log = [
+    ...device.log,
+    ...drafts.map((draft, i) => ({ ...draft, format: ENTRY_FORMAT, id: ids[i] ?? '', action: ids[0] ?? '' })),
+  ]
+}
+
+const merged = (to: Device, from: Device): void => {
+  to.log = [...to.log, ...mergeLogs(to.log, from.log, NOW + 30 * 86_400_000).added]
+}
+
+/** Something that somebody does at a device, or that the device takes in from another. */
+function act(devices: readonly Device[], random: Random, n: number): void {
+  const at = (of: number) => Math.floor(random.between(0, of))
+  const device = devices[at(devices.length)]
+  const other = devices[at(devices.length)]
+  if (!device || !other) return
+  const view = withOneStamp(device.log)
+  const live = liveEntries(view)
+  const hit = live[at(live.length)]
+  const day = 1 + at(27)
+  const taking = (entries: readonly Entry[], reason?: 'undo' | 'redo'): EntryDraft[] =>
+    entries.length === 0
+      ? []
+      : [
+          {
+            kind: 'withdraw',
+            at: noon(6, day),
+            targets: entries.map(({ id }) => id),
+            ...(reason && { reason }),
+          },
+        ]
+  switch (at(8)) {
+    case 0:
+    case 1:
+      return write(device, [ride(1 + at(5), day, 1 + at(80))], n)
+    case 2:
+      return write(device, [ruleReading(1 + at(5), day, 304.8 + random.between(0, 2))], n)
+    case 3:
+      return hit?.kind === 'ride'
+        ? write(device, [{ ...ride(1, 1, 1 + at(99)), at: hit.at, supersedes: hit.id }], n)
+        : undefined
+    case 4:
+      return write(device, taking(stepToUndo(view), 'undo'), n)
+    case 5:
+      return write(device, taking(stepToRedo(view), 'redo'), n)
+    case 6: {
+      const alive = new Set(live.map(({ id }) => id))
+      const gone = view.filter(({ id, kind }) => kind !== 'withdraw' && !alive.has(id))
+      return write(
+        device,
+        restoreDrafts(
+          view,
+          gone.slice(0, 2).map(({ id }) => id),
+          noon(6, day),
+        ),
+        n,
+      )
+    }
+    default:
+      return merged(device, other)
+  }
+}
+
+const ORDERS: readonly (readonly [number, number])[][] = [
+  [
+    [0, 1],
+    [1, 2],
+    [2, 0],
+    [0, 1],
+    [1, 2],
+    [2, 0],
+  ],
+  [
+    [2, 1],
+    [1, 0],
+    [0, 2],
+    [2, 1],
+    [1, 0],
+    [0, 2],
+  ],
+  [
+    [1, 0],
+    [2, 0],
+    [0, 1],
+    [0, 2],
+    [1, 2],
+    [2, 1],
+  ],
+]
+
+/**
+ * A random history on three devices, merged in several orders at the end.
+ * @returns what went wrong, in a few words; undefined where every device ends with the same log and garage
+ */
+export function threeDevices(seed: number, steps = 40): string | undefined {
+  const random = seededRandom(seed)
+  const devices: Device[] = [0, 40 * 60_000, -3 * 3_600_000].map((clock) => ({
+    log: [],
+    clock,
+    bytes: () => random.bytes(16),
+  }))
+  const [first] = devices
+  if (!first) return 'no device'
+  write(first, commuter, 0)
+  for (const device of devices) merged(device, first)
+  for (let n = 1; n <= steps; n++) act(devices, random, n)
+  const written = new Set(devices.flatMap(({ log }) => log.map(({ id }) => id)))
+  const endings = ORDERS.map((order) => {
+    const copies = devices.map((device): Device => ({ ...device }))
+    for (const [to, from] of order) {
+      const [a, b] = [copies[to], copies[from]]
+      if (a && b) merged(a, b)
+    }
+    return copies
+  })
+  const texts = endings.flatMap((copies) =>
+    copies.map(({ log }) => canonicalText([...log].sort((a, b) => (a.id < b.id ? -1 : 1)))),
+  )
+  if (new Set(texts).size !== 1) return 'the devices end with different logs'
+  const ended = endings[0]?.[0]?.log ?? []
+  if (ended.length !== written.size) return `${written.size - ended.length} entries were lost`
+  const garages = endings.flatMap((copies) => copies.map(({ log }) => garageText(log)))
+  return new Set(garages).size === 1 ? undefined : 'the devices end with different garages'
+}
+
+const garageText = (log: readonly Entry[]): string => {
+  const { bikes, readings } = replay(withOneStamp(log))
+  return canonicalText([...bikes.values()].concat([...readings.values()].flat() as never))
+}
