@@ -104,6 +104,7 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
       if (now === before || now === before + RIDES) wholeOrNothing++
       if (now > before) came++
       before = now
+      process.stdout.write('.')
     }
     for (let n = 0; n < tabs; n++) {
       const other = await context.newPage()
@@ -121,12 +122,13 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
       const now = await ridesIn(page)
       if (now === before + RIDES) once_++
       before = now
+      process.stdout.write(':')
       await other.close()
     }
     await context.close()
   } finally {
     await server.close()
-    rmSync(folder, { recursive: true, force: true })
+    rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 300 })
   }
   return { kills, wholeOrNothing, came, reopened, tabs, once: once_ }
 }

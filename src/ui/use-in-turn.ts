@@ -1,7 +1,8 @@
-import { useCallback, useEffect, useRef } from 'react'
+import { useCallback, useLayoutEffect, useRef } from 'react'
 
-/** Lets the screen take in what was written before the next press is answered. */
-const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
+/** A picture's time, ms: the screen takes in what was written before the next press is answered. */
+const PICTURE_MS = 16
+const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, PICTURE_MS))
 
 /**
  * Something that each press does once more, however fast they come: a press waits for the one before it, and is
@@ -12,7 +13,7 @@ export function useInTurn<A extends readonly unknown[]>(
 ): (...args: A) => void {
   const latest = useRef(run)
   const queue = useRef<Promise<unknown>>(Promise.resolve())
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = run
   })
   return useCallback((...args: A) => {

@@ -37,6 +37,12 @@ describe('something planned', () => {
     expect(faults({ day: '' }).day).toBe('Give the day on which it begins.')
   })
 
+  test('a day that cannot be, or that nobody plans for, is asked about', () => {
+    for (const day of ['9999-12-31', '12026-01-01', 'Jan 1 2030', '2026-02-31', '2037-01-01'])
+      expect([day, faults({ day }).day]).toEqual([day, 'Give a day within the next ten years.'])
+    expect(faults({ day: '2036-01-01' })).toEqual({})
+  })
+
   test('in miles it asks for miles', () => {
     expect(faults({ distance: 'far' }, 'imperial').distance).toBe('Give the distance in miles, as a figure.')
   })

@@ -1,8 +1,10 @@
 import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
 import type { Entry, EntryDraft, WashMethod, WearWord } from '../../core/log/entries.ts'
 import type { Ride } from '../../core/log/garage.ts'
+import { BOUNDS, isIsoTime } from '../../core/log/bounds.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
+import { faultOfText } from '../../ui/parts/text-fault.ts'
 import type { Units } from '../../ui/screen-state.ts'
 
 /** The fields of a correction, as they stand in the form. */
@@ -103,6 +105,8 @@ function correctedRemoval(base: Draft<'remove'>, values: Values): Corrected {
   const { lentTo: _who, ...taken } = base
   const to = values['to'] === 'retired' ? 'retired' : values['to'] === 'lent' ? 'lent' : 'shelf'
   const who = (values['who'] ?? '').trim()
+  const long = faultOfText(who, BOUNDS.nameLetters)
+  if (to === 'lent' && long) return { fault: long, field: 'who' }
   return { draft: { ...taken, to, ...(to === 'lent' && who !== '' && { lentTo: who }) } }
 }
 
@@ -122,8 +126,12 @@ function correctedReading(base: Draft<'reading'>, values: Values): Corrected {
 
 function correctedName(base: Draft<'part'> | Draft<'bike'> | Draft<'event'>, values: Values): Corrected {
   const name = (values['name'] ?? '').trim()
-  if (name === '' || name.length > 60) return { fault: 'A name, of at most 60 letters.', field: 'name' }
-  const note = (values['note'] ?? '').trim().slice(0, 200)
+  if (name === '') return { fault: 'Give it a name.', field: 'name' }
+  const longName = faultOfText(name, BOUNDS.nameLetters)
+  if (longName) return { fault: longName, field: 'name' }
+  const note = (values['note'] ?? '').trim()
+  const longNote = faultOfText(note, BOUNDS.noteLetters)
+  if (longNote) return { fault: longNote, field: 'note' }
   if (base.kind === 'event') return { draft: { ...base, name } }
   if (base.kind === 'bike') return { draft: { ...base, name, note } }
   const { note: _note, ...part } = base
@@ -140,7 +148,8 @@ export function correctionOf(
 ): Corrected {
   const { id, action: _action, ...rest } = entry
   const ms = new Date(fields.when).getTime()
-  if (!Number.isFinite(ms)) return { fault: 'Give the day and the time.', field: 'when' }
+  if (!Number.isFinite(ms) || !isIsoTime(new Date(ms).toISOString()))
+    return { fault: 'Give the day and the time, with a year of four figures.', field: 'when' }
   if (ms > Date.parse(now) + 60_000)
     return { fault: 'That is still to come: the log tells what was.', field: 'when' }
   // A field shows minutes; a time that was not touched keeps its seconds.
@@ -154,9 +163,10 @@ export function correctionOf(
     }
     case 'odometer': {
       const km = typedKm(values, units)
-      return km >= 0
+      if (!(km >= 0)) return { fault: 'Give the figure it shows.', field: 'distance' }
+      return km <= BOUNDS.odometerKm
         ? { draft: { ...base, km, bike: values['bike'] ?? base.bike } }
-        : { fault: 'Give the figure it shows.', field: 'distance' }
+        : { fault: 'That is more than any bike’s computer shows: check the figure.', field: 'distance' }
     }
     case 'fit':
       return { draft: { ...base, bike: values['bike'] ?? base.bike, part: values['part'] ?? base.part } }

@@ -82,7 +82,13 @@ describe('putting an entry right', () => {
     ['ride', {}, '2026-04-02T08:00', 'when', /still to come/],
     ['odometer', { distance: '-3' }, undefined, 'distance', /figure it shows/],
     ['reading', { place: '3.5' }, undefined, 'place', /whole number/],
-    ['part', { name: ' ' }, undefined, 'name', /A name/],
+    ['part', { name: ' ' }, undefined, 'name', /Give it a name/],
+    ['part', { name: 'x'.repeat(81) }, undefined, 'name', /At most 80 letters: this has 81/],
+    ['part', { note: 'x'.repeat(401) }, undefined, 'note', /At most 400 letters/],
+    ['remove', { to: 'lent', who: 'x'.repeat(81) }, undefined, 'who', /At most 80 letters/],
+    ['odometer', { distance: '12345678901' }, undefined, 'distance', /more than any bike’s computer/],
+    ['ride', {}, '0026-04-02T08:00', 'when', /four figures/],
+    ['ride', {}, '12026-04-02T08:00', 'when', /four figures/],
   ] as const)('a %s with %p at %p is asked about its %s', (kind, values, when, field, said) => {
     const outcome = mended(one(kind), values, when)
     expect(outcome).toMatchObject({ field })

@@ -38,6 +38,32 @@ describe('a batch of ride files', () => {
     expect(sorted.broken).toEqual([{ file: 'bad.gpx', fault: 'The file is cut short.' }])
   })
 
+  test('leaves out a ride that the log could not read back, with the reason, and takes the rest', () => {
+    const stray = file('stray.gpx', 'S', { endedAt: '2038-01-19T03:14:07.000Z' })
+    const milliseconds = file('watch.gpx', 'M', {
+      startedAt: noon(3, 5),
+      endedAt: noon(3, 5),
+      movingSeconds: 3_600_000,
+    })
+    const strong = file('meter.gpx', 'P', {
+      startedAt: noon(3, 7),
+      endedAt: noon(3, 7).replace('12:00', '12:40'),
+      told: { energyKj: 65_535 * 2.4 },
+    })
+    const sorted = sort(
+      stray,
+      milliseconds,
+      strong,
+      file('new.gpx', 'B', { startedAt: noon(3, 9), endedAt: noon(3, 9) }),
+    )
+    expect(sorted.fresh.map((one) => one.source?.file)).toEqual(['new.gpx'])
+    expect(sorted.broken.map(({ file: name, fault }) => [name, fault.split(':')[0]?.split('.')[0]])).toEqual([
+      ['stray.gpx', 'From start to end it takes more than 60 days'],
+      ['watch.gpx', 'It was in motion for more than 15 days'],
+      ['meter.gpx', 'Its power cannot be'],
+    ])
+  })
+
   test('holding the same ride twice takes it once, and the richer recording of it', () => {
     const plain = file('watch.gpx', 'B')
     const rich = file('bars.fit', 'C', { hasPower: true, hasCadence: true, deviceKm: 12.2 })

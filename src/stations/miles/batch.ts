@@ -3,8 +3,10 @@ import { usualAt, type Condition } from '../../core/exposure/conditions.ts'
 import { roughPlace, routeKey } from '../../core/exposure/ride-gears.ts'
 import type { BikeEntry, Entry, RideEntry } from '../../core/log/entries.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
+import { faultOfDraft } from '../../formats/entry-schema.ts'
 import type { RideTable } from '../../formats/rides/ride-table.ts'
 import type { TableRide } from '../../formats/rides/table-rides.ts'
+import { sayRideFault } from '../../ui/words/write-faults.ts'
 import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
 
 /** A file or ride that does not go in, and why; or one that does with a remark. */
@@ -91,8 +93,13 @@ export function sortBatch(
     }
   }
   const admissions = admitRides(held, [...offered, ...rows])
+  const fresh = draftsOf(admissions).filter((draft) => {
+    const found = faultOfDraft(draft)
+    if (found) broken.push({ file: nameOf(draft), fault: sayRideFault(found.field, found.fault) })
+    return found === undefined
+  })
   return {
-    fresh: draftsOf(admissions),
+    fresh,
     richer: admissions.flatMap((one) =>
       one.outcome === 'richer'
         ? [{ file: nameOf(one.offered), fault: `It tells more than ${one.of} and takes its place.` }]

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
 import type { PartSpec } from '../../core/log/entries.ts'
-import { openFitting, type PartState } from '../../core/log/garage.ts'
+import { openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
 import { elongationFromLength } from '../../core/measure/elongation.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
@@ -54,6 +54,12 @@ const speedsOf = (spec: PartSpec): number | undefined =>
 const wholeBetween = (text: string, least: number, most: number): boolean =>
   Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most
 
+/** What is wrong with a chain of so many links on a bike, if it cannot go round what is on it. */
+function faultOnBike(garage: Garage, bike: string, links: number): string | undefined {
+  const { rings, cogs } = sprocketTeeth(garage, bike)
+  return faultOfChain(links, rings, cogs)
+}
+
 const blankForm = (links: number, hasLink: boolean, day: string): SwapForm => ({
   which: NEW,
   links: String(links),
@@ -85,7 +91,6 @@ export function useSwap(report: BikeReport): SwapState {
   const chosen = chains.find((part) => part.entry.part === form.which)
   const link = form.join === 'same' ? heldLink : spareLinks.find((part) => part.entry.part === form.join)
   const links = Number(form.links)
-  const { rings, cogs } = sprocketTeeth(garage, bike)
   const { directional } = form
   const checks = useMemo(() => {
     const spec: PartSpec = chosen?.entry.spec ?? { type: 'chain', links, speeds, past: 'new', directional }
@@ -111,11 +116,8 @@ export function useSwap(report: BikeReport): SwapState {
       return `${chosen.entry.name} went onto ${from ?? 'its bike'} on ${sayDay(chosenOn.from, now)}: that day is before it.`
     if (!chosen && !wholeBetween(form.links, 40, 300))
       return 'Count the links: a whole number from 40 to 300.'
-    const round = faultOfChain(
-      chosen?.entry.spec.type === 'chain' ? chosen.entry.spec.links : links,
-      rings,
-      cogs,
-    )
+    const spec = chosen?.entry.spec
+    const round = faultOnBike(garage, bike, spec?.type === 'chain' ? spec.links : links)
     if (round) return round
     if (form.join === NEW && !wholeBetween(form.linkLimit, 1, 100))
       return 'How often may the joining link be closed? A whole number; 1 for single use.'

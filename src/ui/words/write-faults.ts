@@ -30,6 +30,22 @@ const nameOf = (field: string): string => FIELD_NAMES[field.split(/[.[]/)[0] ?? 
 export const sayFieldFault = (field: string, fault: string): string =>
   fault.startsWith(field) ? `${nameOf(field)}${fault.slice(field.length)}` : `${nameOf(field)}: ${fault}`
 
+const RIDE_FAULTS: Readonly<Record<string, string>> = {
+  at: 'Its date is before 1990 or after 2100: the device’s clock was wrong. Add the ride by hand.',
+  km: 'Its distance is over 5000 km, or below nothing. Check the file, or add the ride by hand.',
+  trackKm: 'Its track is over 5000 km long. Check the file, or add the ride by hand.',
+  elapsedSeconds:
+    'From start to end it takes more than 60 days: one of its points has a wrong date. Add the ride by hand.',
+  movingSeconds:
+    'It was in motion for more than 15 days. Is the duration in milliseconds? Choose its columns again, or add the ride by hand.',
+  energyKjPerKm: 'Its power cannot be: no bike puts so much through its chain. Add the ride by hand.',
+  gears: 'Its power cannot be: no bike puts so much through its chain. Add the ride by hand.',
+}
+
+/** Why a recorded ride does not go into the log, and what to do. */
+export const sayRideFault = (field: string, fault: string): string =>
+  RIDE_FAULTS[field.split(/[.[]/)[0] ?? ''] ?? `Not taken: ${sayFieldFault(field, fault)}.`
+
 const AGAIN = 'What you entered is still here.'
 
 /** Why something could not be saved, and what to do. */
