@@ -47,6 +47,8 @@ async function review(page: Page, url: string, n: number): Promise<void> {
   await columns.or(add).first().waitFor()
   if (!(await add.isVisible())) await columns.click()
   await add.waitFor()
+  // Killed again and again right after it opens, the app would rightly go to its safe page.
+  await page.evaluate(() => localStorage.removeItem('jolt-mile openings own'))
 }
 
 /** How many rides the database holds, counted past the app. */

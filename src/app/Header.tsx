@@ -42,14 +42,14 @@ export function BikeSwitcher({
   return (
     <DropdownMenu.Root open={open} onOpenChange={onOpen}>
       <DropdownMenu.Trigger
-        className="-m-2 flex min-w-0 flex-col p-2 text-left"
+        className="-m-2 flex max-w-[calc(100%+1rem)] min-w-0 flex-col p-2 text-left"
         aria-label={`${bike.entry.name}: switch bike`}
       >
-        <span className="flex items-center gap-1.5 font-heading text-[1.75rem] leading-none font-medium max-sm:text-xl">
-          {bike.entry.name}
-          <ChevronDown aria-hidden="true" className="size-5 text-on-bar-soft" />
+        <span className="flex max-w-full items-center gap-1.5 font-heading text-[1.75rem] leading-none font-medium max-sm:text-xl">
+          <span className="truncate py-1 leading-[1.1]">{bike.entry.name}</span>
+          <ChevronDown aria-hidden="true" className="size-5 shrink-0 text-on-bar-soft" />
         </span>
-        <span className="mt-1.5 max-w-64 truncate text-xs text-on-bar-soft max-md:hidden">
+        <span className="mt-0.5 max-w-64 truncate text-xs text-on-bar-soft max-md:hidden">
           <span className="font-mono">{sayKm(totalKm(bike.rides), units)}</span> · {bike.entry.note}
         </span>
       </DropdownMenu.Trigger>
@@ -61,7 +61,7 @@ export function BikeSwitcher({
               className={ITEM}
               onSelect={() => send(bikeChosen(entry.bike))}
             >
-              <span>{entry.name}</span>
+              <span className="max-w-72 min-w-0 [overflow-wrap:anywhere]">{entry.name}</span>
               {entry.bike === current && <span className="text-sm opacity-80">here now</span>}
             </DropdownMenu.Item>
           ))}
@@ -187,7 +187,7 @@ export function Header({ bikesOpen, onBikesOpen }: HeaderProps) {
   return (
     <header className="on-bar bg-bar text-on-bar">
       <div className="mx-auto flex min-h-[4.75rem] max-w-[80rem] items-center gap-8 px-9 max-md:min-h-16 max-md:gap-4 max-md:px-4">
-        <div className="w-64 shrink-0 max-lg:w-44 max-md:w-auto max-md:flex-1">
+        <div className="w-64 min-w-0 shrink-0 max-lg:w-44 max-md:w-auto max-md:flex-1">
           <BikeSwitcher open={bikesOpen} onOpen={onBikesOpen} />
         </div>
         <Road />

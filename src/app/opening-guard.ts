@@ -5,7 +5,7 @@ const KEY = `jolt-mile openings ${world}`
 /** After so many openings that came to nothing the next one goes to the safe page. */
 const MOST = 2
 /** A page that has stood for so long, ms, has opened. */
-const STOOD_MS = 4000
+const STOOD_MS = 2500
 
 /** Openings of this log, the one under way not counted, that never came so far as to be looked at or left. */
 const failedBefore = Math.max(0, Math.floor(Number(recallText(KEY) ?? 0)) || 0)

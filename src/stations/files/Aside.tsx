@@ -25,30 +25,38 @@ function Group({ why, held }: { readonly why: AsideReason; readonly held: readon
         tell(merge.added.length + merge.known > 0 ? 'Put back into the log.' : 'It still cannot be counted.'),
       () => tell('It could not be put back. Try again.'),
     )
+  const forget = (one: AsideEntry) =>
+    void ledger.forget(one.text).then(
+      () => tell('Deleted.', { label: 'Undo', run: () => void ledger.merge([], [one]) }),
+      () => tell('It could not be deleted. Try again.'),
+    )
   return (
     <div className="mt-3 first:mt-0">
       <h3 className="text-[0.95rem] font-semibold">
         {WHY[why](sayCount(held.length, 'entry', 'entries'), held.length > 1)}
       </h3>
       <ul className="divide-y divide-hairline border-y border-hairline">
-        {held.slice(0, SHOWN).map(({ text, said }) => (
-          <li key={text} className="flex items-start justify-between gap-4 py-2 text-[0.95rem]">
-            <div className="min-w-0">
-              <p>{said}</p>
-              <p className="line-clamp-2 font-mono text-xs [overflow-wrap:anywhere] text-steel">{text}</p>
-            </div>
-            <div className="flex shrink-0 gap-3">
-              {why !== 'damaged' && (
-                <Button look="link" onClick={() => putBack(text)}>
-                  put back
+        {held.slice(0, SHOWN).map((one) => {
+          const { text, said } = one
+          return (
+            <li key={text} className="flex items-start justify-between gap-4 py-2 text-[0.95rem]">
+              <div className="min-w-0">
+                <p>{said}</p>
+                <p className="line-clamp-2 font-mono text-xs [overflow-wrap:anywhere] text-steel">{text}</p>
+              </div>
+              <div className="flex shrink-0 gap-3">
+                {why !== 'damaged' && (
+                  <Button look="link" onClick={() => putBack(text)}>
+                    put back
+                  </Button>
+                )}
+                <Button look="link" onClick={() => forget(one)}>
+                  delete
                 </Button>
-              )}
-              <Button look="link" onClick={() => void ledger.forget(text)}>
-                delete
-              </Button>
-            </div>
-          </li>
-        ))}
+              </div>
+            </li>
+          )
+        })}
       </ul>
       {held.length > SHOWN && <p className="mt-1 text-sm text-steel">And {held.length - SHOWN} more.</p>}
     </div>

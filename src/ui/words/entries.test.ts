@@ -62,7 +62,7 @@ describe('an entry in a few words', () => {
     [{ kind: 'plan', at: noon(1, 6), bike: 'heron', weeklyKm: 120 }, 'Heron is to go 120 km a week'],
     [{ kind: 'plan', at: noon(1, 6), bike: 'heron' }, 'Heron is to go as far as lately'],
     [springTour, 'Spring tour, 900 km on Heron, rain, from 2026-05-02'],
-    [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry taken back'],
+    [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry undone or restored'],
   ])('%#', (draft, said) => {
     const [entry] = written([draft])
     expect(plain(sayEntry(entry as Entry, garage, 'metric'))).toBe(said)

@@ -25,7 +25,7 @@ export const KIND_NAMES: Readonly<Record<Entry['kind'], string>> = {
   limit: 'limit',
   plan: 'plan',
   event: 'event ahead',
-  withdraw: 'taking back',
+  withdraw: 'undo or restore',
 }
 
 /** What a part is, shortly. */
@@ -86,6 +86,6 @@ export function sayEntry(entry: Entry, garage: Garage, units: Units): string {
     case 'event':
       return `${entry.name}, ${sayKm(entry.km, units)} on ${bike(entry.bike)}, ${CONDITION_NAMES[entry.condition]}, from ${dayOf(entry.starts)}`
     case 'withdraw':
-      return `${sayCount(entry.targets.length, 'entry', 'entries')} taken back`
+      return `${sayCount(entry.targets.length, 'entry', 'entries')} undone or restored`
   }
 }
