@@ -195,6 +195,21 @@ test('a log that is deleted while it is open can be saved and put back', async (
   await expect(answerOf(page)).toContainText('Tern')
 })
 
+test('a browser that lost the log between two visits is not shown as an empty start', async ({ page }) => {
+  await addBike(page)
+  await page.goto('/icon.svg')
+  await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        indexedDB.deleteDatabase('jolt-mile').onsuccess = resolve
+      }),
+  )
+  await page.goto('/')
+  await expect(answerOf(page)).toHaveText('The browser has lost your log.')
+  await page.getByRole('link', { name: 'Bring in a backup' }).click()
+  await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
+})
+
 test('an old tab stops when a newer version has opened the log', async ({ page, context }) => {
   await addBike(page)
   const newer = await context.newPage()

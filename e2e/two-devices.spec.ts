@@ -128,7 +128,7 @@ test('a week on a bench and a phone: nothing is lost, doubled or different', asy
       const add = bench.getByRole('button', { name: /^Add 12 rides/ })
       await expect(add).toBeVisible()
       await add.dispatchEvent('click')
-      pullThePlug(folder)
+      await pullThePlug(folder)
       await context.close().catch(() => undefined)
       context = await openBench()
       bench = context.pages()[0] ?? (await context.newPage())

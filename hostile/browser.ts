@@ -39,9 +39,14 @@ async function bringIn(page: Page, url: string): Promise<void> {
 /** Goes as far as the button that adds a batch. */
 async function review(page: Page, url: string, n: number): Promise<void> {
   await page.goto(`${url}/miles`)
-  await page
-    .getByLabel('Ride files')
-    .setInputFiles({ name: `table-${n}.csv`, mimeType: 'text/csv', buffer: Buffer.from(table(n)) })
+  const input = page.getByLabel('Ride files')
+  const found = await input.waitFor({ state: 'attached', timeout: 20_000 }).then(
+    () => true,
+    () => false,
+  )
+  if (!found)
+    throw new Error(`no way to add rides: ${(await page.locator('body').innerText()).slice(0, 400)}`)
+  await input.setInputFiles({ name: `table-${n}.csv`, mimeType: 'text/csv', buffer: Buffer.from(table(n)) })
   const columns = page.getByRole('button', { name: /Read the rides|Use these columns|Read/ }).first()
   const add = page.getByRole('button', { name: /^Add \d/ })
   await columns.or(add).first().waitFor()
@@ -95,7 +100,7 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
       await review(page, url, n)
       await page.getByRole('button', { name: /^Add \d/ }).dispatchEvent('click')
       await new Promise((resolve) => setTimeout(resolve, random.between(0, 160)))
-      pullThePlug(folder)
+      await pullThePlug(folder)
       await context.close().catch(() => undefined)
       context = await start(folder)
       page = context.pages()[0] ?? (await context.newPage())

@@ -129,6 +129,31 @@ export function LogVanished({
   )
 }
 
+/** The browser held a log, and has none now. */
+export function LogLost({ count, onGoOn }: { readonly count: number; readonly onGoOn: () => void }) {
+  return (
+    <FullNotice
+      title="The browser has lost your log."
+      actions={
+        <>
+          <a href="/files" className={buttonLook('next')} onClick={onGoOn}>
+            Bring in a backup
+          </a>
+          <Button look="link" onClick={onGoOn}>
+            Start with an empty log
+          </Button>
+        </>
+      }
+    >
+      <p>
+        {sayCount(count, 'entry was', 'entries were')} here the last time, and none is now: the site’s data
+        was cleared, the browser needed the room, or it was cut off in the middle of its own work.
+      </p>
+      <p>Bring in your last backup, or the file from the folder that was kept up to date.</p>
+    </FullNotice>
+  )
+}
+
 /** A newer version of the app has taken over the log in another tab. */
 export function LogOutdated({ stored }: { readonly stored: readonly Entry[] }) {
   const { said, save, busy } = useMemoryBackup(stored)

@@ -8,7 +8,8 @@ import { useWriting } from '../session/use-writing.ts'
 import { keep, readKept } from '../store/kept.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
 import { makeDemoWorld } from '../workers/demo-world.ts'
-import { LogOutdated, LogShut, LogVanished } from './LogStates.tsx'
+import { entriesLastTime, hasSeenEntries, markEntries } from './log-mark.ts'
+import { LogLost, LogOutdated, LogShut, LogVanished } from './LogStates.tsx'
 import { useTelling } from './use-telling.ts'
 import { ledger, world } from './world.ts'
 
@@ -88,6 +89,13 @@ export function OpenLogProvider({ children }: { readonly children: ReactNode }) 
   useEffect(() => {
     if (wantsDemo) enterDemo().catch(setFault)
   }, [wantsDemo])
+  const count = state.status === 'open' ? state.stored.length : undefined
+  // What was here the last time, looked up once: while the page is open the log may be wiped on purpose.
+  const [before, setBefore] = useState(entriesLastTime)
+  const isLost = world === 'own' && count === 0 && before > 0 && !hasSeenEntries()
+  useEffect(() => {
+    if (count !== undefined && !isLost) markEntries(count)
+  }, [count, isLost])
   if (fault instanceof Error) throw fault
   switch (state.status) {
     case 'shut':
@@ -103,6 +111,7 @@ export function OpenLogProvider({ children }: { readonly children: ReactNode }) 
         </p>
       )
     case 'open':
+      if (isLost) return <LogLost count={before} onGoOn={() => setBefore(0)} />
       return wantsDemo ? (
         <p role="status" className="p-9 text-steel">
           Opening the garage of Ostermere…

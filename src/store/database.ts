@@ -63,7 +63,8 @@ async function upgradeEntries(transaction: Transaction): Promise<void> {
  * number, and whenever the format of entries grows a new number upgrades those stored.
  */
 export function openDatabase(world: World): LogDatabase {
-  const database = new Dexie(NAMES[world]) as LogDatabase
+  // Every write is on the disk before it is called written: a record is worth the few milliseconds.
+  const database = new Dexie(NAMES[world], { chromeTransactionDurability: 'strict' }) as LogDatabase
   database.version(1).stores({ entries: '++seq, &id' })
   database.version(2).stores({ kept: '&key' })
   database.version(3).stores({ forecasts: '&group' })
