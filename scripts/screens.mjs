@@ -21,7 +21,6 @@ const SHOTS = [
   { name: 'shelf', path: '/shelf', bike: 'quarry', size: WIDE },
   { name: 'rates', path: '/rates', bike: 'heron', size: WIDE },
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },
-  { name: 'safe', path: '/safe', size: WIDE },
   { name: 'gauge-late-shop', path: '/gauge', bike: 'plover', size: WIDE, theme: 'late-shop' },
   { name: 'today-phone', path: '/', size: PHONE },
   { name: 'miles-phone', path: '/miles', bike: 'quarry', size: PHONE },
