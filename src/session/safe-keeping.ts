@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react'
 import type { AsideEntry } from '../core/log/aside.ts'
-import type { Entry } from '../core/log/entries.ts'
+import type { Entry, EntryId } from '../core/log/entries.ts'
 
 /** Whether the browser promised not to delete the log when it wants room. */
 export type StoragePromise = 'given' | 'refused' | 'unknown'
@@ -8,8 +8,8 @@ export type StoragePromise = 'given' | 'refused' | 'unknown'
 /** The last backup that was saved from this device. */
 export interface LastBackup {
   readonly at: string
-  /** How many entries it held. */
-  readonly count: number
+  /** The last entry it held, in the order of arrival; absent: it held none. */
+  readonly last?: EntryId
 }
 
 /** How it stands with the folder in which the backup is kept up to date. */
@@ -31,7 +31,7 @@ export interface SafeKeeping {
   /** What would be lost with this browser today: what was written since the last backup or into no folder. */
   readonly unsaved: readonly Entry[]
   readonly aside: readonly AsideEntry[]
-  readonly backupSaved: (count: number) => Promise<void>
+  readonly backupSaved: (stored: readonly Entry[]) => Promise<void>
   /** Undefined where the browser cannot write into folders. */
   readonly folder:
     | {
@@ -41,6 +41,15 @@ export interface SafeKeeping {
         readonly leave: () => Promise<void>
       }
     | undefined
+}
+
+/**
+ * What arrived after the last backup. Where the entry it ended with is no longer there (the log was wiped, or entries set
+ * aside) all counts as unsaved: better one backup too many.
+ */
+export function unsavedSince(stored: readonly Entry[], backup: LastBackup | undefined): readonly Entry[] {
+  const place = backup?.last === undefined ? -1 : stored.findLastIndex(({ id }) => id === backup.last)
+  return stored.slice(place + 1)
 }
 
 export const SafeKeepingContext = createContext<SafeKeeping | undefined>(undefined)

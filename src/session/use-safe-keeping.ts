@@ -4,7 +4,7 @@ import type { World } from '../store/database.ts'
 import { keep, readKept } from '../store/kept.ts'
 import type { Ledger } from '../store/ledger.ts'
 import { useAside } from '../store/use-aside.ts'
-import type { LastBackup, SafeKeeping, StoragePromise } from './safe-keeping.ts'
+import { unsavedSince, type LastBackup, type SafeKeeping, type StoragePromise } from './safe-keeping.ts'
 import { useSyncedFolder } from './use-synced-folder.ts'
 
 const BACKUP_KEY = 'last backup'
@@ -72,15 +72,16 @@ export function useSafeKeeper(
     }
   }, [ledger])
   const backupSaved = useCallback(
-    async (count: number) => {
-      const last = { at: new Date().toISOString(), count }
-      await keep(ledger.database, BACKUP_KEY, last)
-      setLastBackup(last)
+    async (saved: readonly Entry[]) => {
+      const last = saved.at(-1)?.id
+      const backup: LastBackup = { at: new Date().toISOString(), ...(last !== undefined && { last }) }
+      await keep(ledger.database, BACKUP_KEY, backup)
+      setLastBackup(backup)
     },
     [ledger],
   )
   const folder = useSyncedFolder(ledger, backupSaved)
-  const unsaved = useMemo(() => stored.slice(lastBackup?.count ?? 0), [stored, lastBackup])
+  const unsaved = useMemo(() => unsavedSince(stored, lastBackup), [stored, lastBackup])
   return useMemo(
     () => ({ promise, askForPromise, lastBackup, unsaved, aside, backupSaved, folder }),
     [promise, askForPromise, lastBackup, unsaved, aside, backupSaved, folder],

@@ -40,7 +40,7 @@ async function takeTurn(
   folder: Handle,
   seen: SeenFiles,
   before: readonly Entry[] | undefined,
-  onWritten: (count: number) => Promise<void>,
+  onWritten: (stored: readonly Entry[]) => Promise<void>,
 ): Promise<{ readonly state: FolderState; readonly written?: readonly Entry[] }> {
   try {
     const device = await deviceName(ledger)
@@ -50,7 +50,7 @@ async function takeTurn(
     const state: FolderState = { name: folder.name, status: 'kept', at, broughtIn }
     if (log.status !== 'open' || before === log.stored) return { state }
     await writeOwn(folder, device, log.stored, await allAside(ledger.database), at)
-    await onWritten(log.stored.length)
+    await onWritten(log.stored)
     return { state, written: log.stored }
   } catch (error) {
     const fault = error instanceof Error ? error.message : String(error)
@@ -82,7 +82,7 @@ function atEveryTurn(ledger: Ledger, run: () => void): () => void {
  */
 export function useSyncedFolder(
   ledger: Ledger,
-  onWritten: (count: number) => Promise<void>,
+  onWritten: (stored: readonly Entry[]) => Promise<void>,
 ): SafeKeeping['folder'] {
   const [state, setState] = useState<FolderState>()
   const handle = useRef<Handle>(undefined)

@@ -32,7 +32,7 @@ function useBackupOut() {
       saveText(backupName(world, now), text)
       if (difference !== undefined)
         return setSaid(`A file was written, but it is not a whole backup: ${difference}. Try again.`)
-      await backupSaved(state.stored.length)
+      await backupSaved(state.stored)
       setSaid(`Saved: all ${sayCount(state.stored.length, 'entry', 'entries')} can be read back from it.`)
     } catch {
       setSaid('The backup could not be written. Try again.')
