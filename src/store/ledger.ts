@@ -24,7 +24,7 @@ interface Keeping {
   readonly vanish: () => void
   /** Reads and writes in one transaction, and shows what came of it. */
   readonly change: <T>(work: (log: readonly Entry[]) => Promise<T>) => Promise<T>
-  readonly forget: () => void
+  readonly beginAgain: () => void
   readonly held: () => readonly Entry[]
 }
 
@@ -32,7 +32,7 @@ const isOver = ({ status }: LogState): boolean => status === 'vanished' || statu
 
 function keepLog(database: LogDatabase): Keeping {
   let state: LogState = { status: 'opening' }
-  const { read, held, forget } = logReader(database)
+  let reader = logReader(database)
   const listeners = new Set<() => void>()
   let watching: { unsubscribe: () => void } | undefined
   const tables = [database.entries, database.kept, database.aside] as const
@@ -42,24 +42,31 @@ function keepLog(database: LogDatabase): Keeping {
     for (const listener of listeners) listener()
   }
   const publish = (): void => {
-    const stored = held()
+    const stored = reader.held()
     if (isOver(state) || (state.status === 'open' && state.stored === stored)) return
     become({ status: 'open', stored, entries: withOneStamp(stored) })
+  }
+  /** Reads from now on what is there now; a read that is still on its way belongs to the log before, and is let go. */
+  const beginAgain = (): void => {
+    reader = logReader(database)
   }
   const vanish = (): void => {
     if (isOver(state)) return
     watching?.unsubscribe()
-    if (held().length > 0) return become({ status: 'vanished', stored: held() })
+    const stored = reader.held()
+    if (stored.length > 0) return become({ status: 'vanished', stored })
     // An empty log that was deleted is no loss: it is begun again.
-    forget()
-    watch()
+    beginAgain()
+    openPatiently(database).then(watch, () => become({ status: 'shut', fault: 'broken' }))
   }
   const refresh = async (): Promise<void> => {
     if (isOver(state)) return
+    const mine = reader
     try {
-      await database.transaction('r', tables, read)
-      publish()
+      await database.transaction('r', tables, mine.read)
+      if (mine === reader) publish()
     } catch (error) {
+      if (mine !== reader) return
       if (error instanceof LogVanishedError) vanish()
       else if (state.status === 'opening') become({ status: 'shut', fault: 'broken' })
     }
@@ -86,17 +93,18 @@ function keepLog(database: LogDatabase): Keeping {
     change: async (work) => {
       if (isOver(state))
         throw new LogVanishedError('This page must be loaded again before anything is written.')
+      const mine = reader
       try {
-        const result = await database.transaction('rw', tables, async () => work(await read()))
+        const result = await database.transaction('rw', tables, async () => work(await mine.read()))
         await refresh()
         return result
       } catch (error) {
-        if (error instanceof LogVanishedError) vanish()
+        if (error instanceof LogVanishedError && mine === reader) vanish()
         throw error
       }
     },
-    forget,
-    held,
+    beginAgain,
+    held: () => reader.held(),
   }
 }
 
@@ -168,7 +176,7 @@ export function openLedger(database: LogDatabase, clock: () => number = Date.now
     writeBack: async () => {
       const state = log.state()
       const lost = state.status === 'vanished' ? state.stored : []
-      log.forget()
+      log.beginAgain()
       await openPatiently(database)
       log.become({ status: 'opening' })
       await log.change((stored) => mergeIn(database, stored, lost, [], clock()))

@@ -18,26 +18,22 @@ export interface LogReader {
   readonly read: () => Promise<readonly Entry[]>
   /** What was last read. */
   readonly held: () => readonly Entry[]
-  /** Forgets what was read, so that whatever is there now is read as another log. */
-  readonly forget: () => void
 }
 
-/** A reader that has read nothing yet. */
+/** A reader that has read nothing yet. Whatever log is there at its first read is the one it goes on with. */
 export function logReader(database: LogDatabase): LogReader {
   let stored: readonly Entry[] = []
   let seq = 0
   let generation: Generation | undefined
-  let forgotten = 0
 
   const read = async (): Promise<readonly Entry[]> => {
     const before = stored
-    const turn = forgotten
     const mark = await readGeneration(database)
     if (generation && mark?.id !== generation.id) throw new LogVanishedError('The log was deleted.')
     const isSame = mark?.changes === generation?.changes
     const fresh = await entriesSince(database, isSame ? seq : 0)
     // Two reads may have gone side by side: what the other one added is not added twice.
-    if (stored !== before || forgotten !== turn) return read()
+    if (stored !== before) return read()
     // Entries are only taken away with a change that is counted: these were taken by nobody of ours.
     if (isSame && fresh.isEmpty && stored.length > 0) throw new LogVanishedError('The log was emptied.')
     generation = mark
@@ -47,14 +43,5 @@ export function logReader(database: LogDatabase): LogReader {
     return stored
   }
 
-  return {
-    read,
-    held: () => stored,
-    forget: () => {
-      forgotten++
-      stored = []
-      seq = 0
-      generation = undefined
-    },
-  }
+  return { read, held: () => stored }
 }

@@ -205,6 +205,31 @@ describe('a log that is deleted while it is open', () => {
     expect(storedIn(ledger)).toHaveLength(entries.length + 1)
   })
 
+  test('with nothing in it is begun again without a word', async () => {
+    await Dexie.delete('jolt-mile')
+    const [first] = await append(ledger, [ride(1, 2, 10)])
+    expect(await allEntries(ledger.database)).toEqual([first])
+    expect(storedIn(ledger)).toEqual([first])
+  })
+
+  test.each(Array.from({ length: 24 }, (_, i) => i))(
+    'a look at it under way %i turns into the deletion does not count for the log in its place',
+    async (turns) => {
+      await append(ledger, [ride(1, 2, 10)])
+      const gone = Dexie.delete('jolt-mile')
+      // A write that began before it was known: what it reads overlaps the deletion by a little more each time.
+      const late = append(ledger, [ride(1, 3, 10)]).catch(() => undefined)
+      for (let i = 0; i < turns; i++) await new Promise((resolve) => setImmediate(resolve))
+      await gone
+      await until(ledger, ({ status }) => status === 'vanished')
+      await ledger.writeBack()
+      await late
+      await until(ledger, ({ status }) => status === 'open')
+      expect(storedIn(ledger).length).toBeGreaterThan(0)
+      expect(await allEntries(ledger.database)).toEqual(storedIn(ledger))
+    },
+  )
+
   test('emptied by a strange hand counts as deleted', async () => {
     await append(ledger, [ride(1, 2, 10)])
     await ledger.database.entries.clear()
