@@ -195,15 +195,59 @@ test('a log that is deleted while it is open can be saved and put back', async (
   await expect(answerOf(page)).toContainText('Tern')
 })
 
-test('a browser that lost the log between two visits is not shown as an empty start', async ({ page }) => {
-  await addBike(page)
-  await page.goto('/icon.svg')
-  await page.evaluate(
+const deleteLog = (page: Page): Promise<unknown> =>
+  page.evaluate(
     () =>
       new Promise((resolve) => {
         indexedDB.deleteDatabase('jolt-mile').onsuccess = resolve
       }),
   )
+
+/** How many entries the second copy holds. */
+const copied = (page: Page): Promise<number> =>
+  page.evaluate(async () => {
+    const { storageBuckets } = navigator as unknown as {
+      storageBuckets: { open(name: string): Promise<{ indexedDB: IDBFactory }> }
+    }
+    const bucket = await storageBuckets.open('second-copy')
+    return new Promise<number>((resolve) => {
+      const open = bucket.indexedDB.open('jolt-mile second copy')
+      open.onsuccess = () => {
+        const count = open.result.transaction('entries').objectStore('entries').count()
+        count.onsuccess = () => {
+          open.result.close()
+          resolve(count.result)
+        }
+      }
+    })
+  })
+
+test('a log that the browser lost between two visits comes back from the second copy', async ({ page }) => {
+  await addBike(page)
+  await goToFiles(page)
+  const { entries } = parsed(await saveBackup(page))
+  await expect.poll(() => copied(page)).toBe(entries.length)
+  await page.goto('/icon.svg')
+  await deleteLog(page)
+  await page.goto('/')
+  await expect(page.getByText(/^The browser had lost your log\./)).toBeVisible()
+  await expect(answerOf(page)).toContainText('Tern')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Hide this' }).click()
+  await expect(page.getByText(/^The browser had lost your log\./)).toBeHidden()
+  await goToFiles(page)
+  expect(parsed(await saveBackup(page)).entries).toEqual(entries)
+})
+
+test('where there is no second copy, a browser that lost the log is not shown as an empty start', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(navigator, 'storageBuckets', { value: undefined })
+  })
+  await addBike(page)
+  await page.goto('/icon.svg')
+  await deleteLog(page)
   await page.goto('/')
   await expect(answerOf(page)).toHaveText('The browser has lost your log.')
   await page.getByRole('link', { name: 'Bring in a backup' }).click()

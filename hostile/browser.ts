@@ -10,12 +10,12 @@ import { pullThePlug } from '../test/pull-the-plug.ts'
 
 const RIDES = 400
 
-/** A batch of rides as a table file, different each time. */
+/** A batch of rides as a table file, different each time; the 99th would end after the year 2100. */
 const table = (n: number): string =>
   [
     'date,distance km',
     ...Array.from({ length: RIDES }, (_, i) => {
-      const day = new Date(Date.UTC(2020, 0, 1) + (n * RIDES + i) * 86_400_000)
+      const day = new Date(Date.UTC(1991, 0, 1) + (n * RIDES + i) * 86_400_000)
       return `${day.toISOString().slice(0, 10)},${10 + (i % 40)}`
     }),
   ].join('\n')
@@ -80,6 +80,8 @@ export interface BrowserFigures {
   readonly wholeOrNothing: number
   readonly came: number
   readonly reopened: number
+  /** The browser had begun the damaged database anew, and the second copy put the log back. */
+  readonly cameBack: number
   readonly tabs: number
   readonly once: number
 }
@@ -90,7 +92,7 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
   const server = await buildServer(resolve('dist'))
   const url = await server.listen({ host: '127.0.0.1', port: 0 })
   const folder = mkdtempSync(join(tmpdir(), 'jolt-mile-hostile-'))
-  let [wholeOrNothing, came, reopened, once_] = [0, 0, 0, 0]
+  let [wholeOrNothing, came, reopened, cameBack, once_] = [0, 0, 0, 0, 0]
   try {
     let context = await start(folder)
     let page = context.pages()[0] ?? (await context.newPage())
@@ -107,6 +109,7 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
       await page.goto(`${url}/miles`)
       await page.locator('h1').waitFor()
       if (/Heron/.test((await page.locator('h1').textContent()) ?? '')) reopened++
+      if (await page.getByText('The browser had lost your log.').isVisible()) cameBack++
       const now = await ridesIn(page)
       if (now === before || now === before + RIDES) wholeOrNothing++
       if (now > before) came++
@@ -115,7 +118,7 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
     }
     for (let n = 0; n < tabs; n++) {
       const other = await context.newPage()
-      await Promise.all([review(page, url, 1000 + n), review(other, url, 1000 + n)])
+      await Promise.all([review(page, url, kills + n), review(other, url, kills + n)])
       const add = (one: Page) => one.getByRole('button', { name: /^Add \d/ }).dispatchEvent('click')
       await Promise.all([add(page), add(other)])
       await Promise.all(
@@ -137,5 +140,5 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
     await server.close()
     rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 300 })
   }
-  return { kills, wholeOrNothing, came, reopened, tabs, once: once_ }
+  return { kills, wholeOrNothing, came, reopened, cameBack, tabs, once: once_ }
 }

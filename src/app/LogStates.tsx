@@ -116,7 +116,7 @@ export function LogVanished({
             Put the {count} back
           </Button>
           <Button look="link" onClick={() => location.reload()}>
-            Start with an empty log
+            Reload
           </Button>
         </>
       }

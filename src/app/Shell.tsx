@@ -6,6 +6,7 @@ import { useNotice } from '../ui/parts/notices.tsx'
 import { Sheet } from '../ui/parts/Sheet.tsx'
 import { keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
+import { CameBackNote } from './CameBackNote.tsx'
 import { VersionNote } from './VersionNote.tsx'
 import { WorkingLine } from './WorkingLine.tsx'
 import { STATIONS } from './stations.ts'
@@ -193,6 +194,7 @@ export function Shell() {
       </a>
       <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
       <VersionNote />
+      <CameBackNote />
       <WorkingLine />
       <main
         id="main"

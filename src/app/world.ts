@@ -1,5 +1,6 @@
 import { openDatabase, type World } from '../store/database.ts'
 import { openLedger } from '../store/ledger.ts'
+import { placeBeside } from '../store/second-copy.ts'
 
 /** The demo lives under this path, in a database of its own. */
 export const DEMO_PATH = '/demo'
@@ -12,4 +13,4 @@ export const world: World =
 export const basename = world === 'demo' ? DEMO_PATH : '/'
 
 /** The one log this page works on. */
-export const ledger = openLedger(openDatabase(world))
+export const ledger = openLedger(openDatabase(world), Date.now, world === 'own' ? placeBeside : undefined)

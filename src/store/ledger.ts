@@ -3,10 +3,11 @@ import type { Entry } from '../core/log/entries.ts'
 import { mergeLogs } from '../core/log/merge.ts'
 import { withOneStamp } from '../core/log/one-stamp.ts'
 import { LogOpenError, openPatiently, type LogDatabase } from './database.ts'
-import { readGeneration } from './generation.ts'
+import { readGeneration, type Generation } from './generation.ts'
 import { logReader, LogVanishedError } from './log-reader.ts'
 import type { Ledger, LogState } from './log-state.ts'
-import { forgetAside, mergeIn, moveAside, takeFromAside } from './merge-in.ts'
+import { allAside, forgetAside, mergeIn, moveAside, takeFromAside } from './merge-in.ts'
+import { secondCopy, type CopyPlace, type SecondCopy } from './second-copy.ts'
 import { addEntries, wipe } from './write.ts'
 
 export type { Ledger, LogState } from './log-state.ts'
@@ -30,7 +31,8 @@ interface Keeping {
 
 const isOver = ({ status }: LogState): boolean => status === 'vanished' || status === 'outdated'
 
-function keepLog(database: LogDatabase): Keeping {
+/** @param onRead told of every state of the log that is shown */
+function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
   let state: LogState = { status: 'opening' }
   let reader = logReader(database)
   const listeners = new Set<() => void>()
@@ -45,6 +47,8 @@ function keepLog(database: LogDatabase): Keeping {
     const stored = reader.held()
     if (isOver(state) || (state.status === 'open' && state.stored === stored)) return
     become({ status: 'open', stored, entries: withOneStamp(stored) })
+    const generation = reader.generation()
+    if (generation) onRead(stored, generation)
   }
   /** Reads from now on what is there now; a read that is still on its way belongs to the log before, and is let go. */
   const beginAgain = (): void => {
@@ -122,12 +126,43 @@ function hear(database: LogDatabase, log: Keeping): void {
   })
 }
 
+/** The copy of a log in another store, where the browser has one. */
+function copyOf(database: LogDatabase, findPlace: (() => Promise<CopyPlace | undefined>) | undefined) {
+  let copy: SecondCopy | undefined
+  let cameBack = 0
+  return {
+    follow: (stored: readonly Entry[], generation: Generation): void => copy?.follow(stored, generation),
+    cameBack: () => cameBack,
+    /** What the browser lost comes back, before anything is shown or written. */
+    putBack: async (log: Keeping, nowMs: number): Promise<void> => {
+      const place = await findPlace?.()
+      if (!place) return
+      copy ??= secondCopy(place, () => allAside(database))
+      const generation = await readGeneration(database)
+      const lost = generation && (await copy.lost(generation))
+      if (!lost) return
+      await log.change(async (stored) => {
+        const merge = await mergeIn(database, stored, lost.entries, lost.aside, nowMs)
+        cameBack += merge.added.length
+      })
+      copy.letGo()
+    },
+    stop: (): void => copy?.stop(),
+  }
+}
+
 /**
  * The log of one database, read once and kept up to date: entries are only ever added, so what was read stays true, and
  * a write needs to read no more than what has arrived since.
+ * @param placeOfCopy finds another store of the browser's, in which a second copy is kept
  */
-export function openLedger(database: LogDatabase, clock: () => number = Date.now): Ledger {
-  const log = keepLog(database)
+export function openLedger(
+  database: LogDatabase,
+  clock: () => number = Date.now,
+  placeOfCopy?: () => Promise<CopyPlace | undefined>,
+): Ledger {
+  const copy = copyOf(database, placeOfCopy)
+  const log = keepLog(database, copy.follow)
   let isOpening = false
   hear(database, log)
   const retryAside = async (): Promise<void> => {
@@ -138,6 +173,7 @@ export function openLedger(database: LogDatabase, clock: () => number = Date.now
     database,
     state: log.state,
     subscribe: log.subscribe,
+    cameBack: copy.cameBack,
     open: () => {
       if (isOpening) return
       isOpening = true
@@ -145,9 +181,11 @@ export function openLedger(database: LogDatabase, clock: () => number = Date.now
       openPatiently(database)
         .finally(() => (isOpening = false))
         .then(
-          () => {
+          async () => {
+            // Either may fail for want of room: what is not taken in stays where it is, and the log opens.
+            await copy.putBack(log, clock()).catch(() => undefined)
             log.watch()
-            return retryAside()
+            await retryAside().catch(() => undefined)
           },
           (error: unknown) =>
             log.become({ status: 'shut', fault: error instanceof LogOpenError ? error.fault : 'broken' }),
@@ -183,6 +221,7 @@ export function openLedger(database: LogDatabase, clock: () => number = Date.now
       log.watch()
     },
     stop: () => {
+      copy.stop()
       log.become({ status: 'opening' })
       log.unwatch()
       database.close({ disableAutoOpen: true })

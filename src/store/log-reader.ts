@@ -18,6 +18,8 @@ export interface LogReader {
   readonly read: () => Promise<readonly Entry[]>
   /** What was last read. */
   readonly held: () => readonly Entry[]
+  /** Which log that was; undefined before the first read. */
+  readonly generation: () => Generation | undefined
 }
 
 /** A reader that has read nothing yet. Whatever log is there at its first read is the one it goes on with. */
@@ -43,5 +45,5 @@ export function logReader(database: LogDatabase): LogReader {
     return stored
   }
 
-  return { read, held: () => stored }
+  return { read, held: () => stored, generation: () => generation }
 }

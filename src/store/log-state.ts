@@ -27,6 +27,8 @@ export interface Ledger {
   readonly subscribe: (onChange: () => void) => () => void
   /** Opens the log, or tries again where it could not be opened. */
   readonly open: () => void
+  /** How many entries the browser had lost and were put back from the second copy when the log was opened. */
+  readonly cameBack: () => number
   /**
    * Writes, all or none, what is decided on the log as it is at that moment, whichever tab wrote last.
    * @throws DraftError, LogVanishedError, or what the database throws

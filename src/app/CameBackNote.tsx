@@ -1,0 +1,26 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { Button } from '../ui/parts/Button.tsx'
+import { sayCount } from '../ui/words/numbers.ts'
+import { ledger } from './world.ts'
+
+/** That the browser had lost the log, and where it came from again. It stays until it is read. */
+export function CameBackNote() {
+  const [isRead, setRead] = useState(false)
+  const count = ledger.cameBack()
+  if (count === 0 || isRead) return null
+  return (
+    <div role="status" className="no-print border-b border-hairline bg-raised px-9 py-2 text-sm max-md:px-4">
+      <p className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-4">
+        The browser had lost your log. {sayCount(count, 'entry', 'entries')} came back from the second copy
+        kept here. What was written in the last moments before may be missing.
+        <Link to="/files" className="underline underline-offset-4">
+          Save a backup
+        </Link>
+        <Button look="link" onClick={() => setRead(true)}>
+          Hide this
+        </Button>
+      </p>
+    </div>
+  )
+}
