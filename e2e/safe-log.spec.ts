@@ -108,19 +108,12 @@ test('an entry that broke the app is found and set aside on the safe page', asyn
     .click()
   await expect(page.getByText('Set aside: out of the log, and kept in every backup.')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Kept aside: 1' })).toBeVisible()
-  expect(parsed(await (await savedHere(page)).text).aside).toMatchObject([{ why: 'removed' }])
+  expect(parsed(await saveBackup(page)).aside).toMatchObject([{ why: 'removed' }])
   await page.getByRole('button', { name: 'put back' }).click()
   await expect(page.getByRole('heading', { name: /Kept aside/ })).toHaveCount(0)
   await page.getByRole('link', { name: 'Open the app again' }).click()
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
 })
-
-async function savedHere(page: Page): Promise<{ readonly text: Promise<string> }> {
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Save a backup' }).click()
-  const path = await (await download).path()
-  return { text: Promise.resolve(readFileSync(path, 'utf8')) }
-}
 
 test('an app that never finishes opening goes to the safe page by itself', async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem('jolt-mile openings own', '2'))

@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router'
-import { backupName, makeBackup } from '../session/backup.ts'
+import { saveBackup } from '../session/backup.ts'
 import { allAside } from '../store/merge-in.ts'
 import { allEntries } from '../store/write.ts'
 import { Button, buttonLook } from '../ui/parts/Button.tsx'
 import { isChunkError } from '../ui/parts/chunk-error.ts'
 import { FullNotice } from '../ui/parts/FullNotice.tsx'
 import { saveText } from '../ui/save-file.ts'
+import { sayBackup } from '../ui/words/backup.ts'
 import { useOnce } from '../ui/use-once.ts'
 import { SafePage } from './SafePage.tsx'
 import { STATIONS } from './stations.ts'
@@ -58,17 +59,17 @@ function NotLoaded() {
 export function Broken() {
   const error = useRouteError()
   const [said, setSaid] = useState('')
-  const [save, saving] = useOnce(async () => {
-    try {
-      const now = new Date().toISOString()
-      const [stored, aside] = [await allEntries(ledger.database), await allAside(ledger.database)]
-      const { text, difference } = await makeBackup(stored, aside, now)
-      saveText(backupName(world, now), text)
-      setSaid(difference === undefined ? 'The backup is saved.' : `The file was written, but ${difference}.`)
-    } catch {
-      setSaid('The log could not be read just now. Reload the page and try again.')
-    }
-  })
+  const [save, saving] = useOnce(() =>
+    saveBackup(
+      world,
+      async () => ({
+        stored: await allEntries(ledger.database),
+        aside: await allAside(ledger.database),
+      }),
+      saveText,
+      (outcome) => setSaid(sayBackup(outcome)),
+    ),
+  )
   if (isRouteErrorResponse(error) && error.status === 404) return <NotFound />
   if (isChunkError(error)) return <NotLoaded />
   return (

@@ -1,11 +1,12 @@
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { Entry } from '../core/log/entries.ts'
-import { backupName, makeBackup } from '../session/backup.ts'
+import { saveBackup } from '../session/backup.ts'
 import type { OpenFault } from '../store/database.ts'
-import type { Ledger } from '../store/ledger.ts'
+import type { Ledger, LogState } from '../store/ledger.ts'
 import { Button, buttonLook } from '../ui/parts/Button.tsx'
 import { FullNotice } from '../ui/parts/FullNotice.tsx'
 import { saveText } from '../ui/save-file.ts'
+import { sayBackup } from '../ui/words/backup.ts'
 import { sayCount } from '../ui/words/numbers.ts'
 import { useOnce } from '../ui/use-once.ts'
 import { DEMO_PATH, world } from './world.ts'
@@ -44,7 +45,7 @@ const SHUT: Readonly<Record<OpenFault, readonly [title: string, what: string, to
 }
 
 /** The log cannot be opened: why, and what to do. */
-export function LogShut({ fault, onTry }: { readonly fault: OpenFault; readonly onTry: () => void }) {
+function LogShut({ fault, onTry }: { readonly fault: OpenFault; readonly onTry: () => void }) {
   const [title, what, toDo] = SHUT[fault]
   return (
     <FullNotice
@@ -77,27 +78,19 @@ export function LogShut({ fault, onTry }: { readonly fault: OpenFault; readonly 
 /** Saves what this page still knows of the log. */
 function useMemoryBackup(stored: readonly Entry[]) {
   const [said, setSaid] = useState('')
-  const [save, busy] = useOnce(async () => {
-    const now = new Date().toISOString()
-    const { text, difference } = await makeBackup(stored, [], now)
-    saveText(backupName(world, now), text)
-    setSaid(
-      difference === undefined
-        ? `The backup is saved: ${sayCount(stored.length, 'entry', 'entries')}.`
-        : `The file was written, but ${difference}. Keep this page open and try again.`,
-    )
-  })
+  const [save, busy] = useOnce(() =>
+    saveBackup(
+      world,
+      () => ({ stored, aside: [] }),
+      saveText,
+      (outcome) => setSaid(sayBackup(outcome)),
+    ),
+  )
   return { said, setSaid, save, busy }
 }
 
 /** The log was deleted while the page was open. */
-export function LogVanished({
-  stored,
-  ledger,
-}: {
-  readonly stored: readonly Entry[]
-  readonly ledger: Ledger
-}) {
+function LogVanished({ stored, ledger }: { readonly stored: readonly Entry[]; readonly ledger: Ledger }) {
   const { said, setSaid, save, busy } = useMemoryBackup(stored)
   const [writeBack, writing] = useOnce(() =>
     ledger.writeBack().catch(() => setSaid('That did not work. Save the backup first, then reload.')),
@@ -155,7 +148,7 @@ export function LogLost({ count, onGoOn }: { readonly count: number; readonly on
 }
 
 /** A newer version of the app has taken over the log in another tab. */
-export function LogOutdated({ stored }: { readonly stored: readonly Entry[] }) {
+function LogOutdated({ stored }: { readonly stored: readonly Entry[] }) {
   const { said, save, busy } = useMemoryBackup(stored)
   return (
     <FullNotice
@@ -177,4 +170,19 @@ export function LogOutdated({ stored }: { readonly stored: readonly Entry[] }) {
       </p>
     </FullNotice>
   )
+}
+
+/** A log that is not open and will not be by itself; undefined for one that is, or is being opened. */
+export function notOpen(state: LogState, ledger: Ledger): ReactNode {
+  switch (state.status) {
+    case 'shut':
+      return <LogShut fault={state.fault} onTry={ledger.open} />
+    case 'vanished':
+      return <LogVanished stored={state.stored} ledger={ledger} />
+    case 'outdated':
+      return <LogOutdated stored={state.stored} />
+    case 'opening':
+    case 'open':
+      return undefined
+  }
 }

@@ -9,7 +9,7 @@ import { keep, readKept } from '../store/kept.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
 import { makeDemoWorld } from '../workers/demo-world.ts'
 import { entriesLastTime, hasSeenEntries, markEntries } from './log-mark.ts'
-import { LogLost, LogOutdated, LogShut, LogVanished } from './LogStates.tsx'
+import { LogLost, notOpen } from './LogStates.tsx'
 import { useTelling } from './use-telling.ts'
 import { ledger, world } from './world.ts'
 
@@ -97,29 +97,22 @@ export function OpenLogProvider({ children }: { readonly children: ReactNode }) 
     if (count !== undefined && !isLost) markEntries(count)
   }, [count, isLost])
   if (fault instanceof Error) throw fault
-  switch (state.status) {
-    case 'shut':
-      return <LogShut fault={state.fault} onTry={ledger.open} />
-    case 'vanished':
-      return <LogVanished stored={state.stored} ledger={ledger} />
-    case 'outdated':
-      return <LogOutdated stored={state.stored} />
-    case 'opening':
-      return (
-        <p role="status" className="p-9 text-steel">
-          Opening the log…
-        </p>
-      )
-    case 'open':
-      if (isLost) return <LogLost count={before} onGoOn={() => setBefore(0)} />
-      return wantsDemo ? (
-        <p role="status" className="p-9 text-steel">
-          Opening the garage of Ostermere…
-        </p>
-      ) : (
-        <Open stored={state.stored} entries={state.entries}>
-          {children}
-        </Open>
-      )
-  }
+  const shut = notOpen(state, ledger)
+  if (shut !== undefined) return shut
+  if (state.status !== 'open')
+    return (
+      <p role="status" className="p-9 text-steel">
+        Opening the log…
+      </p>
+    )
+  if (isLost) return <LogLost count={before} onGoOn={() => setBefore(0)} />
+  return wantsDemo ? (
+    <p role="status" className="p-9 text-steel">
+      Opening the garage of Ostermere…
+    </p>
+  ) : (
+    <Open stored={state.stored} entries={state.entries}>
+      {children}
+    </Open>
+  )
 }

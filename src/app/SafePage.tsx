@@ -3,16 +3,17 @@ import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { entryIdTime } from '../core/log/entry-id.ts'
 import { withdrawnIds } from '../core/log/supersede.ts'
-import { backupName, makeBackup } from '../session/backup.ts'
+import { saveBackup } from '../session/backup.ts'
 import { withdrawIn } from '../session/steps.ts'
 import { useAside } from '../store/use-aside.ts'
 import { Button, buttonLook } from '../ui/parts/Button.tsx'
 import { TextField } from '../ui/parts/fields.tsx'
 import { saveText } from '../ui/save-file.ts'
 import { useOnce } from '../ui/use-once.ts'
+import { sayBackup } from '../ui/words/backup.ts'
 import { KIND_NAMES } from '../ui/words/entries.ts'
 import { sayCount } from '../ui/words/numbers.ts'
-import { LogOutdated, LogShut, LogVanished } from './LogStates.tsx'
+import { notOpen } from './LogStates.tsx'
 import { trustAgain } from './opening-guard.ts'
 import { basename, ledger, world } from './world.ts'
 
@@ -101,12 +102,14 @@ function OpenedSafely({ stored }: { readonly stored: readonly Entry[] }) {
       })
       .sort((a, b) => (a.id < b.id ? 1 : -1))
   }, [stored, text])
-  const [save, saving] = useOnce(async () => {
-    const now = new Date().toISOString()
-    const { text: backup, difference } = await makeBackup(stored, aside, now)
-    saveText(backupName(world, now), backup)
-    setSaid(difference === undefined ? 'The backup is saved.' : `The file was written, but ${difference}.`)
-  })
+  const [save, saving] = useOnce(() =>
+    saveBackup(
+      world,
+      () => ({ stored, aside }),
+      saveText,
+      (outcome) => setSaid(sayBackup(outcome)),
+    ),
+  )
   const attempt = (work: Promise<unknown>, done: string) =>
     void work.then(
       () => setSaid(done),
@@ -173,30 +176,22 @@ export function SafePage({ why }: { readonly why?: string }) {
     if (ledger.state().status === 'opening') ledger.open()
     document.title = 'Safe page · Jolt Mile'
   }, [])
-  switch (state.status) {
-    case 'shut':
-      return <LogShut fault={state.fault} onTry={ledger.open} />
-    case 'vanished':
-      return <LogVanished stored={state.stored} ledger={ledger} />
-    case 'outdated':
-      return <LogOutdated stored={state.stored} />
-    case 'opening':
-    case 'open':
-      return (
-        <main className="mx-auto max-w-[60rem] p-9 max-md:p-4">
-          <h1 className="text-3xl font-medium">Your log, with nothing worked out from it.</h1>
-          <p className="mt-3 max-w-[44rem] text-steel">
-            {why ?? 'Use this page when the app does not open.'} Save a backup first. If an entry was added
-            just before the trouble began, take it out, or set it aside. Then open the app again.
-          </p>
-          {state.status === 'open' ? (
-            <OpenedSafely stored={state.stored} />
-          ) : (
-            <p role="status" className="mt-6">
-              Opening the log…
-            </p>
-          )}
-        </main>
-      )
-  }
+  const shut = notOpen(state, ledger)
+  if (shut !== undefined) return shut
+  return (
+    <main className="mx-auto max-w-[60rem] p-9 max-md:p-4">
+      <h1 className="text-3xl font-medium">Your log, with nothing worked out from it.</h1>
+      <p className="mt-3 max-w-[44rem] text-steel">
+        {why ?? 'Use this page when the app does not open.'} Save a backup first. If an entry was added just
+        before the trouble began, take it out, or set it aside. Then open the app again.
+      </p>
+      {state.status === 'open' ? (
+        <OpenedSafely stored={state.stored} />
+      ) : (
+        <p role="status" className="mt-6">
+          Opening the log…
+        </p>
+      )}
+    </main>
+  )
 }

@@ -6,12 +6,14 @@ import { writeBackup } from '../formats/write-backup.ts'
 import { readBackupFile } from '../workers/read-backup.ts'
 import { WorkerError } from '../workers/start-worker.ts'
 
-/** A backup that was read again after it was written, and holds everything. */
-export interface CheckedBackup {
-  readonly text: string
-  /** What does not come back from it, in a few words; absent where all does. */
-  readonly difference?: string
-}
+/** How saving a backup stands. */
+export type BackupOutcome =
+  | { readonly status: 'checking'; readonly share: number }
+  /** Everything can be read back from the file. */
+  | { readonly status: 'saved'; readonly count: number }
+  /** The file was written, but not all comes back from it. */
+  | { readonly status: 'partial'; readonly difference: string }
+  | { readonly status: 'failed' }
 
 /**
  * Reads a backup in the worker, or here where there is no worker to be had: a backup matters more than a smooth page.
@@ -30,19 +32,45 @@ export async function readAnyhow(
   }
 }
 
-/** Writes a backup and reads it again, entry for entry, before anyone calls it saved. */
-export async function makeBackup(
-  stored: readonly Entry[],
-  aside: readonly AsideEntry[],
-  now: string,
-  onProgress: (share: number) => void = () => undefined,
-): Promise<CheckedBackup> {
-  const text = writeBackup(stored, now, aside)
-  const contents = await readAnyhow(new Blob([text]), () => text, onProgress)
-  const difference = contents === 'cancelled' ? undefined : differenceOf(contents, stored, aside)
-  return { text, ...(difference !== undefined && { difference }) }
+/** What a backup file is called. */
+const backupName = (world: 'own' | 'demo', now: string): string =>
+  `jolt-mile-${world === 'demo' ? 'demo-' : ''}${now.slice(0, 10)}.json`
+
+/** What goes into a backup: the log as it is stored, and what is kept beside it. */
+export interface BackupOf {
+  readonly stored: readonly Entry[]
+  readonly aside: readonly AsideEntry[]
 }
 
-/** What a backup file is called. */
-export const backupName = (world: 'own' | 'demo', now: string): string =>
-  `jolt-mile-${world === 'demo' ? 'demo-' : ''}${now.slice(0, 10)}.json`
+/**
+ * Writes a backup, reads it again, entry for entry, before anyone calls it saved, and hands it over.
+ * @param find what goes into it; may throw, which makes the backup a failed one
+ * @param hand gives the file to the browser
+ * @param tell hears how it stands, the last time how it ended
+ */
+export async function saveBackup(
+  world: 'own' | 'demo',
+  find: () => BackupOf | Promise<BackupOf>,
+  hand: (name: string, text: string) => void,
+  tell: (outcome: BackupOutcome) => void,
+): Promise<BackupOutcome> {
+  const attempt = async (): Promise<BackupOutcome> => {
+    const { stored, aside } = await find()
+    const now = new Date().toISOString()
+    const text = writeBackup(stored, now, aside)
+    const contents = await readAnyhow(
+      new Blob([text]),
+      () => text,
+      (share) => tell({ status: 'checking', share }),
+    )
+    const difference = contents === 'cancelled' ? undefined : differenceOf(contents, stored, aside)
+    hand(backupName(world, now), text)
+    return difference === undefined
+      ? { status: 'saved', count: stored.length }
+      : { status: 'partial', difference }
+  }
+  tell({ status: 'checking', share: 0 })
+  const outcome = await attempt().catch((): BackupOutcome => ({ status: 'failed' }))
+  tell(outcome)
+  return outcome
+}

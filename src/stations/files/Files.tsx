@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { backupName, makeBackup } from '../../session/backup.ts'
+import { saveBackup } from '../../session/backup.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { useSafeKeeping } from '../../session/safe-keeping.ts'
 import { saveText } from '../../ui/save-file.ts'
@@ -8,6 +8,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
+import { sayBackup } from '../../ui/words/backup.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { sayUnsaved } from '../../ui/words/unsaved.ts'
 import { useOnce } from '../../ui/use-once.ts'
@@ -18,25 +19,20 @@ import { KeptSafe } from './KeptSafe.tsx'
 
 /** Saves a backup, but says so only after it was read again and everything was in it. */
 function useBackupOut() {
-  const { ledger, now, world } = useOpenLog()
+  const { ledger, world } = useOpenLog()
   const { aside, backupSaved } = useSafeKeeping()
   const [said, setSaid] = useState('')
   const [save, busy] = useOnce(async () => {
     const state = ledger.state()
     if (state.status !== 'open') return
-    setSaid('Writing the backup and reading it again…')
-    try {
-      const { text, difference } = await makeBackup(state.stored, aside, new Date().toISOString(), (share) =>
-        setSaid(`Reading the backup again: ${Math.round(100 * share)} %`),
-      )
-      saveText(backupName(world, now), text)
-      if (difference !== undefined)
-        return setSaid(`A file was written, but it is not a whole backup: ${difference}. Try again.`)
-      await backupSaved(state.stored)
-      setSaid(`Saved: all ${sayCount(state.stored.length, 'entry', 'entries')} can be read back from it.`)
-    } catch {
-      setSaid('The backup could not be written. Try again.')
-    }
+    const { stored } = state
+    const { status } = await saveBackup(
+      world,
+      () => ({ stored, aside }),
+      saveText,
+      (outcome) => setSaid(sayBackup(outcome)),
+    )
+    if (status === 'saved') await backupSaved(stored)
   })
   return { said, save, busy }
 }
