@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie'
 import type { Entry } from '../core/log/entries.ts'
 import { mergeLogs } from '../core/log/merge.ts'
-import { withOneStamp } from '../core/log/one-stamp.ts'
+import { followStamps } from '../core/log/one-stamp.ts'
 import { LogOpenError, openPatiently, type LogDatabase } from './database.ts'
 import { readGeneration, type Generation } from './generation.ts'
 import { logReader, LogVanishedError } from './log-reader.ts'
@@ -27,6 +27,8 @@ interface Keeping {
   readonly change: <T>(work: (log: readonly Entry[]) => Promise<T>) => Promise<T>
   readonly beginAgain: () => void
   readonly held: () => readonly Entry[]
+  /** The log with each entry under one id. */
+  readonly oneStamp: (stored: readonly Entry[]) => readonly Entry[]
 }
 
 const isOver = ({ status }: LogState): boolean => status === 'vanished' || status === 'outdated'
@@ -35,6 +37,7 @@ const isOver = ({ status }: LogState): boolean => status === 'vanished' || statu
 function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
   let state: LogState = { status: 'opening' }
   let reader = logReader(database)
+  const oneStamp = followStamps()
   const listeners = new Set<() => void>()
   let watching: { unsubscribe: () => void } | undefined
   const tables = [database.entries, database.kept, database.aside] as const
@@ -46,7 +49,7 @@ function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
   const publish = (): void => {
     const stored = reader.held()
     if (isOver(state) || (state.status === 'open' && state.stored === stored)) return
-    become({ status: 'open', stored, entries: withOneStamp(stored) })
+    become({ status: 'open', stored, entries: oneStamp(stored) })
     const generation = reader.generation()
     if (generation) onRead(stored, generation)
   }
@@ -109,6 +112,7 @@ function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
     },
     beginAgain,
     held: () => reader.held(),
+    oneStamp,
   }
 }
 
@@ -193,9 +197,9 @@ export function openLedger(
     },
     write: async (decide) => {
       const written = await log.change((stored) =>
-        addEntries(database, decide(withOneStamp(stored)), clock()),
+        addEntries(database, decide(log.oneStamp(stored)), clock()),
       )
-      return { written, entries: withOneStamp(log.held()) }
+      return { written, entries: log.oneStamp(log.held()) }
     },
     merge: async (theirs, aside) => {
       // What both hold is compared before, while nobody waits for the database.

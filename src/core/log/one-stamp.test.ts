@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
 import { commuter, noon, ride, written } from '../../../test/log.ts'
 import { isEntryId, isIsoDay, isIsoTime, isStampedAhead, isThingId } from './bounds.ts'
 import { ENTRY_FORMAT, type Entry } from './entries.ts'
 import { makeEntryId } from './entry-id.ts'
 import { mergeLogs } from './merge.ts'
-import { withOneStamp } from './one-stamp.ts'
+import { followStamps, withOneStamp } from './one-stamp.ts'
 import { replay } from './replay.ts'
 import { liveEntries } from './supersede.ts'
 
@@ -122,4 +123,21 @@ describe('bounds', () => {
   ])('%j names a thing: %p', (text, isId) => {
     expect(isThingId(text)).toBe(isId)
   })
+})
+
+test('followed, a growing log is what it is when looked at whole, whatever was stamped again and when', () => {
+  fc.assert(
+    fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 12 }), (stamped) => {
+      const follow = followStamps()
+      const log = written(stamped.map((_, i) => ride(1, 2 + i, 10)))
+      let grown: Entry[] = []
+      log.forEach((entry, i) => {
+        grown = [...grown, stamped[i] ? { ...entry, firstId: log[i ? i - 1 : 0]?.id ?? '' } : entry]
+        expect(follow(grown)).toEqual(withOneStamp(grown))
+      })
+      // A log begun anew.
+      expect(follow(log)).toEqual(log)
+      expect(follow(log.slice(1))).toEqual(log.slice(1))
+    }),
+  )
 })

@@ -23,6 +23,22 @@ export function withOneStamp(entries: readonly Entry[]): readonly Entry[] {
   return entries.flatMap((entry) => (current(entry.id) === entry.id ? [withIds(entry, current)] : []))
 }
 
+/**
+ * {@link withOneStamp} of a growing log: where nothing in it was ever stamped again, only what has arrived since is looked
+ * at.
+ */
+export function followStamps(): (entries: readonly Entry[]) => readonly Entry[] {
+  let plain: readonly Entry[] = []
+  return (entries) => {
+    const isGrown = entries.length >= plain.length && entries[plain.length - 1] === plain.at(-1)
+    const from = isGrown ? plain.length : 0
+    for (let i = from; i < entries.length; i++)
+      if (entries[i]?.firstId !== undefined) return withOneStamp(entries)
+    plain = entries
+    return entries
+  }
+}
+
 /** An entry whose references have been given other ids. */
 function withIds(entry: Entry, current: (id: EntryId) => EntryId): Entry {
   const { action, supersedes } = entry
