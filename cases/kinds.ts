@@ -20,7 +20,12 @@ import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
 import { bySprocket, useOfGears } from '../src/core/exposure/gears-in-use.ts'
 import { readRideFile } from '../src/formats/rides/read-ride-file.ts'
 import type { RideTable } from '../src/formats/rides/ride-table.ts'
-import { guessMapping, isWhole, ridesOfTable, type TableMapping } from '../src/formats/rides/table-rides.ts'
+import { guessMapping, isWhole, ridesOfTable } from '../src/formats/rides/table-rides.ts'
+import { readCsvTrack } from '../src/formats/rides/csv-track.ts'
+import { doubtfulDay, type DoubtfulDay } from '../src/formats/rides/doubtful-day.ts'
+import type { RecordedRide } from '../src/formats/rides/recorded-ride.ts'
+import { isRide } from '../src/formats/rides/sports.ts'
+import { rideGears } from '../src/core/exposure/ride-gears.ts'
 
 type Output = Readonly<Record<string, unknown>>
 type Runner = (input: unknown, folder: string) => Output | Promise<Output>
@@ -64,20 +69,71 @@ function bytesOf(path: string): Uint8Array {
 
 const isInstrument = (name: unknown): boolean => typeof name === 'string' && Object.hasOwn(INSTRUMENTS, name)
 
-/** A table of rides, summed up: its rows are the points. */
+/** A table of rides, summed up: its rows are the points. What it leaves open is taken as most would write it. */
 function tableOutput(table: RideTable): Output {
-  const mapping = guessMapping(table)
-  if (!isWhole({ unit: 'km', dates: 'day-first', ...mapping }))
+  const { mapping } = guessMapping(table)
+  const whole = { unit: 'km', dates: 'day-first', durations: 'h:m', ...mapping } as const
+  if (!isWhole(whole))
     throw new RangeError('The table has no columns of dates and distances that can be told apart.')
-  const { rides } = ridesOfTable(table, { unit: 'km', dates: 'day-first', ...mapping } as TableMapping)
-  if (rides.length === 0) throw new RangeError('There is no ride in the table that can be read.')
+  const { rides, faults } = ridesOfTable(table, whole, Date.now())
+  const ridden = rides.filter(({ otherSport }) => otherSport === undefined)
+  if (ridden.length === 0)
+    throw new RangeError(faults[0]?.fault ?? 'There is no ride in the table that can be read.')
   return {
-    km: rides.reduce((sum, ride) => sum + ride.km, 0),
-    movingSeconds: rides.reduce((sum, ride) => sum + (ride.movingSeconds ?? 0), 0),
-    points: rides.length,
-    startedAt: rides.map(({ at }) => at).sort()[0],
+    km: ridden.reduce((sum, ride) => sum + ride.km, 0),
+    movingSeconds: ridden.reduce((sum, ride) => sum + (ride.movingSeconds ?? 0), 0),
+    points: ridden.length,
+    startedAt: ridden.map(({ at }) => at).sort()[0],
     hasCadence: false,
     hasPower: false,
+  }
+}
+
+const DOUBTFUL: Readonly<Record<DoubtfulDay['why'], string>> = {
+  future: 'is still to come',
+  'lost-count':
+    'is 1024 weeks before one of these days, as a receiver shows that has lost count of the weeks',
+  'clock-not-set': 'is none on which rides were recorded',
+}
+
+interface CaseBike {
+  readonly massKg: number
+  readonly circumferenceMm: number
+  readonly rings: readonly number[]
+  readonly cogs: readonly number[]
+}
+
+/** The rides of a recording, summed up: those on a bike, on days that can be. */
+function ridesOutput(all: readonly RecordedRide[], bike: CaseBike | undefined): Output {
+  const rides = all.filter(({ sport }) => isRide(sport))
+  const [first] = rides
+  if (!first) throw new RangeError(`It was recorded as ${all[0]?.sport ?? 'something else'}, not as a ride.`)
+  for (const { startedAt } of rides) {
+    const doubt = doubtfulDay(startedAt, Date.now())
+    if (doubt) throw new RangeError(`Its day, ${startedAt.slice(0, 10)}, ${DOUBTFUL[doubt.why]}.`)
+  }
+  const sum = (of: (ride: RecordedRide) => number): number => rides.reduce((all, ride) => all + of(ride), 0)
+  const hasDevice = rides.every(({ deviceKm }) => deviceKm !== undefined)
+  const told = bike ? rides.map(({ samples }) => rideGears(samples, { motor: 'none', ...bike })) : []
+  const km = (i: number): number => rides[i]?.deviceKm ?? rides[i]?.km ?? 0
+  const known = told.reduce((all, { energyKjPerKm }, i) => all + (energyKjPerKm === undefined ? 0 : km(i)), 0)
+  const energy = told.reduce((all, { energyKjPerKm = 0 }, i) => all + energyKjPerKm * km(i), 0)
+  const cogs = new Map<number, number>()
+  for (const { gears } of told)
+    for (const [cog, kj] of bySprocket(gears ?? {}).cogs) cogs.set(cog, (cogs.get(cog) ?? 0) + kj)
+  const total = [...cogs.values()].reduce((a, b) => a + b, 0)
+  return {
+    km: sum(({ km: one }) => one),
+    ...(hasDevice && { deviceKm: sum(({ deviceKm = 0 }) => deviceKm) }),
+    movingSeconds: sum(({ movingSeconds }) => movingSeconds),
+    points: sum(({ points }) => points),
+    startedAt: first.startedAt,
+    hasCadence: rides.some(({ hasCadence }) => hasCadence),
+    hasPower: rides.some(({ hasPower }) => hasPower),
+    ...(known > 0 && { energyKjPerKm: energy / known }),
+    ...(total > 0 && {
+      cogShare: Object.fromEntries([...cogs].map(([cog, kj]) => [String(cog), kj / total])),
+    }),
   }
 }
 
@@ -232,20 +288,23 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
       return { cogShare: shares(cogs), ringShare: shares(rings) }
     },
   ),
-  'rides.read': kind(object({ path: string().required() }), async ({ path }, folder) => {
-    const held = await readRideFile(basename(path), bytesOf(resolve(folder, path)))
-    if (held.form === 'table') return tableOutput(held.table)
-    const { km, deviceKm, movingSeconds, points, startedAt, hasCadence, hasPower } = held.ride
-    return {
-      km,
-      ...(deviceKm !== undefined && { deviceKm }),
-      movingSeconds,
-      points,
-      startedAt,
-      hasCadence,
-      hasPower,
-    }
-  }),
+  'rides.read': kind(
+    object({
+      path: string().required(),
+      bike: object({
+        massKg: figure().positive(),
+        circumferenceMm: figure().positive(),
+        rings: array(figure().integer().positive()).required(),
+        cogs: array(figure().integer().positive()).required(),
+      }).default(undefined),
+    }),
+    async ({ path, bike }, folder) => {
+      const held = await readRideFile(basename(path), bytesOf(resolve(folder, path)))
+      if (held.form === 'rides') return ridesOutput(held.rides, bike)
+      if (held.isTrack) return ridesOutput(readCsvTrack(held.table, 'day-first'), bike)
+      return tableOutput(held.table)
+    },
+  ),
 }
 
 /** Every kind of case that can be run. */

@@ -99,6 +99,20 @@ const isGear = (key: string): boolean => {
   const [ring = '', cog = '', ...more] = key.split('x')
   return more.length === 0 && isTeeth(ring) && isTeeth(cog)
 }
+const count = () => whole(0, BOUNDS.points).optional()
+const rideReceipt = () =>
+  object({
+    distance: oneOf(['device', 'track', 'table']),
+    deviceFault: maybeOneOf(['impossible', 'unlike-track']),
+    energy: maybeOneOf(['power', 'speed']),
+    points: count(),
+    stray: count(),
+    bad: count(),
+    twice: count(),
+    wild: count(),
+    sport: line(BOUNDS.nameLetters).optional(),
+    writtenAt: time().optional(),
+  }).noUnknown()
 const rideSource = () => object({ file: line(BOUNDS.fileNameLetters), fingerprint: line(200) }).noUnknown()
 const material = () => oneOf(['steel', 'aluminium', 'titanium'])
 
@@ -198,6 +212,7 @@ const schemas: Readonly<Record<EntryKind, AnyObjectSchema>> = {
       }),
     ),
     route: line(80).optional(),
+    receipt: maybe(rideReceipt()),
     source: maybe(rideSource()),
     otherSources: array(rideSource()).strict().max(100).optional(),
   }),

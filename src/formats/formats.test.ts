@@ -2,10 +2,14 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { readGpx as readGpxBytes } from './rides/gpx.ts'
-import { ridePrint } from './rides/recorded-ride.ts'
+import { ridePrint, type RecordedRide } from './rides/recorded-ride.ts'
 import { RideFileError } from './rides/ride-file-error.ts'
 
-const readGpx = (text: string) => readGpxBytes(new TextEncoder().encode(text))
+const readGpx = (text: string): RecordedRide => {
+  const [ride, ...more] = readGpxBytes(new TextEncoder().encode(text))
+  if (!ride || more.length > 0) throw new Error('not one ride')
+  return ride
+}
 const gpx = (points: string, extra = ''): string =>
   `<?xml version="1.0"?>\n<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1">${extra}<trk><name>Quay &amp; back</name><trkseg>${points}</trkseg></trk></gpx>`
 const point = (lat: number, second: number, inside = ''): string =>
@@ -65,7 +69,7 @@ describe('a GPX file', () => {
     [gpx(''), /no points/],
     ['<gpx version="1.1"><rte><rtept lat="1" lon="2"/></rte></gpx>', /planned route/],
     [gpx('<trkpt lat="50" lon="10"/><trkpt lat="50.1" lon="10"/>'), /no times/],
-    [gpx('<trkpt lat="950" lon="10"><time>2026-03-09T07:30:00Z</time></trkpt>'), /line 2 .*latitude/],
+    [gpx('<trkpt lat="950" lon="10"><time>2026-03-09T07:30:00Z</time></trkpt>'), /latitude.*line 2/],
     [gpx(point(50, 0)).replace('</trkseg>', '</trkpt>'), /damaged on line 2/],
   ])('that cannot be read says what is wrong: %.40p', (text, said) => {
     expect(faultOf(text)).toMatch(said)

@@ -88,7 +88,7 @@ export function readRides(
     const tell = teller(onProgress)
     let done = 0
     let of = files.length
-    const tasks: { readonly place: number; readonly run: Task }[] = []
+    const tasks: { readonly place: number; readonly files: number; readonly run: Task }[] = []
     const found = new Map<number, RideFile[]>()
     const keep = (place: number, results: readonly RideFile[]): void => {
       found.set(place, [...(found.get(place) ?? []), ...results])
@@ -105,12 +105,13 @@ export function readRides(
       of += listed.files.length - 1
       for (let from = 0; from < listed.files.length; from += PART) {
         const part: readonly PackedFile[] = listed.files.slice(from, from + PART)
-        tasks.push({ place, run: (worker) => worker.packed(file, part, setup) })
+        tasks.push({ place, files: part.length, run: (worker) => worker.packed(file, part, setup) })
       }
     }
     for (const part of inParts(files, pool.length))
       tasks.push({
         place: part[0]?.place ?? 0,
+        files: part.length,
         run: (worker) =>
           worker.some(
             part.map(({ file }) => file),
@@ -123,7 +124,8 @@ export function readRides(
         for (let task = tasks[next++]; task; task = tasks[next++]) {
           const results = await task.run(worker)
           keep(task.place, results)
-          done += results.length
+          // One file may hold several rides.
+          done += task.files
           tell({ done, of })
         }
       }),

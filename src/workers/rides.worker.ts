@@ -1,7 +1,9 @@
+import { readRide } from './read-ride.ts'
 import { expose } from 'comlink'
-import { rideGears, type RideGears, type RideSetup } from '../core/exposure/ride-gears.ts'
+import type { RideGears, RideSetup } from '../core/exposure/ride-gears.ts'
 import { readRideFile } from '../formats/rides/read-ride-file.ts'
-import { ridePrint, type RecordedRide } from '../formats/rides/recorded-ride.ts'
+import type { DoubtfulDay } from '../formats/rides/doubtful-day.ts'
+import type { RecordedRide } from '../formats/rides/recorded-ride.ts'
 import { RideFileError } from '../formats/rides/ride-file-error.ts'
 import type { RideTable } from '../formats/rides/ride-table.ts'
 import { listZip, MOST_BYTES, unpackZip, type PackedFile } from '../formats/rides/zip.ts'
@@ -9,10 +11,23 @@ import { listZip, MOST_BYTES, unpackZip, type PackedFile } from '../formats/ride
 /** A recorded ride without its samples: what the log keeps of it. */
 export type ReadRide = Omit<RecordedRide, 'samples'> & { readonly told?: RideGears }
 
-/** A ride file as read, or in plain words why it could not be. */
+/** A ride out of a ride file, a table in one, or in plain words why it could not be read. */
 export type RideFile =
-  | { readonly file: string; readonly form: 'ride'; readonly ride: ReadRide; readonly print: string }
-  | { readonly file: string; readonly form: 'table'; readonly table: RideTable }
+  | {
+      readonly file: string
+      readonly form: 'ride'
+      readonly ride: ReadRide
+      readonly print: string
+      /** Why the day it bears cannot be believed. */
+      readonly doubt?: DoubtfulDay
+    }
+  | {
+      readonly file: string
+      readonly form: 'table'
+      readonly table: RideTable
+      /** It holds the points of a ride, not rides. */
+      readonly isTrack: boolean
+    }
   | { readonly file: string; readonly form: 'fault'; readonly fault: string }
 
 const faultOf = (error: unknown): string =>
@@ -22,21 +37,13 @@ const faultOf = (error: unknown): string =>
       ? 'The part of the app that reads this kind of file could not be loaded. Reload the page.'
       : 'The file could not be opened. Choose it again, or another copy.'
 
-const OTHER_SPORT = /run|walk|hik|swim|ski|row/i
-
-async function read(file: string, bytes: () => Promise<Uint8Array>, setup: RideSetup): Promise<RideFile> {
+async function read(file: string, bytes: () => Promise<Uint8Array>, setup: RideSetup): Promise<RideFile[]> {
   try {
     const held = await readRideFile(file, await bytes())
-    if (held.form === 'table') return { file, ...held }
-    const { samples, ...ride } = held.ride
-    if (ride.sport !== undefined && OTHER_SPORT.test(ride.sport))
-      throw new RideFileError(
-        `The device recorded this as ${ride.sport}, so it did not go over the chain. If it was a ride, add it by hand.`,
-      )
-    const told = rideGears(samples, setup)
-    return { file, form: 'ride', ride: { ...ride, ...(told && { told }) }, print: ridePrint(ride) }
+    if (held.form === 'table') return [{ file, ...held }]
+    return held.rides.map((ride) => readRide(file, ride, setup))
   } catch (error) {
-    return { file, form: 'fault', fault: faultOf(error) }
+    return [{ file, form: 'fault', fault: faultOf(error) }]
   }
 }
 
@@ -98,7 +105,7 @@ const rides = {
       const opened = await bytesTogether(openable)
       for (const file of group) {
         const bytes = opened[openable.indexOf(file)] ?? (() => Promise.reject(tooLarge(file)))
-        results.push(await read(file.name, bytes, setup))
+        results.push(...(await read(file.name, bytes, setup)))
       }
     }
     return results
@@ -119,19 +126,17 @@ const rides = {
     const results: RideFile[] = part.flatMap(({ name, fault }) =>
       fault === undefined ? [] : [{ file: name, form: 'fault' as const, fault }],
     )
-    const names = new Map(sound.map(({ path, name }) => [path, name]))
-    for (const { path, bytes } of unpackZip(await bytesOf(file), [...names.keys()]))
+    const names = new Map(sound.map(({ place, name }) => [place, name]))
+    for (const { place, unpacked } of unpackZip(await bytesOf(file), [...names.keys()]))
       results.push(
-        await read(
-          names.get(path) ?? path,
+        ...(await read(
+          names.get(place) ?? '',
           () =>
-            bytes
-              ? Promise.resolve(bytes)
-              : Promise.reject(
-                  new RideFileError('It is damaged within the archive. Download the archive again.'),
-                ),
+            'bytes' in unpacked
+              ? Promise.resolve(unpacked.bytes)
+              : Promise.reject(new RideFileError(unpacked.fault)),
           setup,
-        ),
+        )),
       )
     return results
   },

@@ -4,7 +4,8 @@ import { afterRide, afterWash, type LubeState } from '../lube/state.ts'
 import { CONDITION_MULTIPLIER } from './conditions.ts'
 import { firstAtOrAfter, ridesDuring } from './distance.ts'
 import { gathered, type RoadPiece } from './roads.ts'
-import { agedLubeMultiplier, lubeMultiplier, REFERENCE_KJ_PER_KM } from './wear-km.ts'
+import { bikeEnergy, tellsEnergy } from './ride-energy.ts'
+import { agedLubeMultiplier, lubeMultiplier } from './wear-km.ts'
 
 /** One ride as the chain felt it. */
 export interface ChainRide {
@@ -37,9 +38,12 @@ export interface ChainStory extends Gathered {
  * km times surface and wetness, times what was on the chain by then, times the ride's energy.
  */
 export function chainStory(garage: Garage, chain: PartId): ChainStory {
-  const ridden = (garage.parts.get(chain)?.fittings ?? []).flatMap(({ bike, from, to }) =>
-    ridesDuring(garage.bikes.get(bike)?.rides ?? [], from, to),
-  )
+  const ridden = (garage.parts.get(chain)?.fittings ?? []).flatMap(({ bike, from, to }) => {
+    const state = garage.bikes.get(bike)
+    if (!state) return []
+    const energy = bikeEnergy(state)
+    return ridesDuring(state.rides, from, to).map((ride) => ({ ride, energy }))
+  })
   const washes = garage.washes.get(chain) ?? []
   const rides: ChainRide[] = []
   const sumKm = [0]
@@ -47,22 +51,22 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
   const sumUnsure = [0]
   let lube: LubeState = { used: 0 }
   let nextWash = 0
-  for (const ride of ridden) {
+  for (const { ride, energy } of ridden) {
     for (; (washes[nextWash]?.at ?? '~') <= ride.at; nextWash++) {
       const wash = washes[nextWash]
       if (wash) lube = afterWash(lube, wash)
     }
-    const energy = ride.energyKjPerKm === undefined ? 1 : ride.energyKjPerKm / REFERENCE_KJ_PER_KM
     const wear =
       ride.km *
       CONDITION_MULTIPLIER[ride.condition] *
       agedLubeMultiplier(lube.lube, ride.condition, lube.used) *
-      energy
+      energy.factorOf(ride)
     const piece: RoadPiece = {
       km: wear / (CONDITION_MULTIPLIER[ride.condition] * lubeMultiplier(lube.lube, ride.condition)),
       condition: ride.condition,
       ...(lube.lube !== undefined && { lube: lube.lube }),
       ...(ride.unsure && { unsaid: true }),
+      ...(energy.isMixed && !tellsEnergy(ride) && { untold: true }),
     }
     rides.push({ at: ride.at, ride, wearKm: wear, piece })
     sumKm.push((sumKm.at(-1) ?? 0) + ride.km)

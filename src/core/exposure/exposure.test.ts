@@ -6,6 +6,7 @@ import { chainStory } from './chain-story.ts'
 import { CONDITIONS, isWet } from './conditions.ts'
 import { firstAtOrAfter, partDistances, ridesDuring } from './distance.ts'
 import { ridingPlan } from './riding-plan.ts'
+import { checkedDistance, runningDistance } from './device-distance.ts'
 import { EARTH_RADIUS_M, greatCircleM, summariseTrack, type TrackPoint } from './track.ts'
 import { agedLubeMultiplier, lubeMultiplier, wearKm } from './wear-km.ts'
 import { wearWork } from './wear-work.ts'
@@ -71,9 +72,9 @@ describe('wear-kilometres', () => {
     expect(wearKm({ km: 100, condition: 'dry-road' })).toBe(100)
   })
 
-  test('mud on immersion wax under a motor: 161 x 4 x 0.6 x 96/60', () => {
+  test('mud on immersion wax under a motor: 161 x 4 x 0.6 x 96/25', () => {
     expect(wearKm({ km: 161, condition: 'mud', lube: 'immersion-wax', energyKjPerKm: 96 })).toBeCloseTo(
-      618.24,
+      1483.776,
       9,
     )
   })
@@ -177,9 +178,29 @@ describe('a recorded track', () => {
     expect(gap?.movingSeconds).toBe(0)
   })
 
-  test('keeps the device’s own distance beside the track’s', () => {
-    const summary = summariseTrack([straight(3).map((p, i) => ({ ...p, distanceM: i * 5.2 }))])
-    expect(summary?.deviceKm).toBeCloseTo(0.0104, 9)
+  test('the device’s own distance is summed where it grows, and doubted where it jumps', () => {
+    const told = (distances: readonly (number | undefined)[]) =>
+      runningDistance([straight(distances.length).map((p, i) => ({ ...p, distanceM: distances[i] }))])
+    expect(told([0, 5.2, 10.4])).toEqual({ km: 0.0104 })
+    expect(told([0, 5, undefined, 15])).toEqual({ km: 0.015 })
+    expect(told([7])).toBeUndefined()
+    // A spike, a step that no number holds, and a zero in between.
+    expect(told([100, 105, 9000, 115])?.fault).toBe('impossible')
+    expect(told([0, 1e305, 10, 15])?.fault).toBe('impossible')
+    expect(told([100, 105, 0, 15])?.fault).toBe('impossible')
+    // A new segment may begin at nothing again.
+    const laps = [straight(3), straight(3)].map((lap) => lap.map((p, i) => ({ ...p, distanceM: 5 * i })))
+    expect(runningDistance(laps)).toEqual({ km: 0.02 })
+  })
+
+  test('and doubted where the track says otherwise, if the track can be believed', () => {
+    expect(checkedDistance({ km: 20 }, 20.4, 1, 3600)).toEqual({ km: 20 })
+    expect(checkedDistance({ km: 12.5 }, 20.1, 1, 3600)).toEqual({ km: 12.5, fault: 'unlike-track' })
+    expect(checkedDistance({ km: 0 }, 3, 1, 600)).toMatchObject({ fault: 'unlike-track' })
+    // In a tunnel, or indoors, the wheel knows better.
+    expect(checkedDistance({ km: 20 }, 9, 0.5, 3600)).toEqual({ km: 20 })
+    expect(checkedDistance({ km: 1e302 }, 9, 1, 3600)).toMatchObject({ fault: 'impossible' })
+    expect(checkedDistance({ km: 200 }, 9, 0.2, 3600)).toMatchObject({ fault: 'impossible' })
   })
 
   test('without times is no ride', () => {
@@ -220,7 +241,7 @@ describe('the story of a chain', () => {
   })
 
   test('a mid-drive’s energy counts', () => {
-    expect(story(ride(1, 2, 50, { energyKjPerKm: 90 })).wearKm).toBeCloseTo(75, 9)
+    expect(story(ride(1, 2, 50, { energyKjPerKm: 37.5 })).wearKm).toBeCloseTo(75, 9)
   })
 
   test('of a part that is not there is empty', () => {

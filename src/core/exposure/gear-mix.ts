@@ -2,7 +2,7 @@ import type { Garage, Ride } from '../log/garage.ts'
 import { fittedParts } from '../log/garage.ts'
 import type { BikeEntry } from '../log/entries.ts'
 import { bySprocket } from './gears-in-use.ts'
-import { REFERENCE_KJ_PER_KM } from './wear-km.ts'
+import { energyFactor, REFERENCE_KJ_PER_KM } from './wear-km.ts'
 import { wearWork } from './wear-work.ts'
 
 /** Where the energy of a stretch of rides went. */
@@ -55,7 +55,7 @@ function ringFor(cog: number, rings: readonly number[], cogs: readonly number[])
 
 /**
  * Energy through each gear over some rides (methods 3): as cadence told it, and by the bike's usual mix where it did
- * not. A ride of unknown energy counts 60 kJ a km.
+ * not. A ride of unknown energy counts as much as the reference a km.
  */
 export function gearMix(
   rides: readonly Ride[],
@@ -68,7 +68,7 @@ export function gearMix(
   let told = 0
   let untold = 0
   for (const ride of rides) {
-    const energy = ride.km * (ride.energyKjPerKm ?? REFERENCE_KJ_PER_KM)
+    const energy = ride.km * energyFactor(ride.energyKjPerKm) * REFERENCE_KJ_PER_KM
     if (ride.gears) {
       told += energy
       const { total } = bySprocket(ride.gears)

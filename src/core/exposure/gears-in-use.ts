@@ -1,3 +1,6 @@
+import { LEAST_CADENCE_RPM } from './sensors.ts'
+import { secondsEach } from './stretches.ts'
+
 /** One second or so of a ride, as far as the drivetrain goes. */
 export interface GearSample {
   /** s, rising */
@@ -22,13 +25,11 @@ const RATIO_NOISE = 0.03
 const SHIFT_COST = 4.6
 /** A reading this far off every gear says nothing: cost is capped, so that one stray second shifts nothing. */
 const MOST_COST = 18
-/** Slower turning than this is no pedalling, rpm. */
-const LEAST_CADENCE = 20
 const LEAST_SPEED_MS = 0.8
 
 /** Wheel turns per crank turn of a sample; undefined while coasting or standing. */
 function ratioOf({ speedMs, cadenceRpm, powerW }: GearSample, wheelMm: number): number | undefined {
-  if (cadenceRpm === undefined || !(cadenceRpm >= LEAST_CADENCE) || !(speedMs >= LEAST_SPEED_MS))
+  if (cadenceRpm === undefined || !(cadenceRpm >= LEAST_CADENCE_RPM) || !(speedMs >= LEAST_SPEED_MS))
     return undefined
   if (powerW !== undefined && powerW <= 0) return undefined
   return (speedMs * 60_000) / (wheelMm * cadenceRpm)
@@ -78,9 +79,6 @@ export function gearSequence(samples: readonly GearSample[], setup: GearSetup): 
   return gears
 }
 
-/** Longer than this between two samples the sensor was away, s. */
-const MOST_STEP_S = 5
-
 /**
  * What went through each gear: energy, kJ, where there is power, else seconds; by ring and cog, as "40x15".
  * Coasting is left out.
@@ -92,12 +90,12 @@ export function useOfGears(
   powerOf?: (index: number) => number | undefined,
 ): Record<string, number> {
   const gears = gearSequence(samples, setup)
+  const seconds = secondsEach(samples)
   const use = new Float64Array(setup.rings.length * setup.cogs.length)
   gears.forEach((gear, i) => {
     if (gear < 0) return
-    const step = (samples[i + 1]?.t ?? NaN) - (samples[i]?.t ?? NaN)
-    const seconds = step > 0 ? Math.min(MOST_STEP_S, step) : 1
-    use[gear] = (use[gear] ?? 0) + (powerOf ? ((powerOf(i) ?? 0) * seconds) / 1000 : seconds)
+    const each = seconds[i] ?? 0
+    use[gear] = (use[gear] ?? 0) + (powerOf ? ((powerOf(i) ?? 0) * each) / 1000 : each)
   })
   const named: Record<string, number> = {}
   setup.rings.forEach((ring, r) =>

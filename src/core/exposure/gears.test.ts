@@ -3,11 +3,20 @@ import fc from 'fast-check'
 import { commuter, ride, written } from '../../../test/log.ts'
 import { seededRandom } from '../random.ts'
 import { replay } from '../log/replay.ts'
-import { chainPower, energyKj, throughChain, type EffortSample } from './chain-energy.ts'
+import {
+  chainPower,
+  energyPerKm,
+  throughChain,
+  USUAL_MASS_KG,
+  type ChainPower,
+  type EffortSample,
+} from './chain-energy.ts'
 import { cogMixOf, gearCost, gearMix, guessedCogMix, hardestCogs, sprocketTeeth } from './gear-mix.ts'
 import { bySprocket, gearSequence, useOfGears, type GearSample } from './gears-in-use.ts'
 import { rideGears, roughPlace, routeKey } from './ride-gears.ts'
+import { sensed } from './sensors.ts'
 import { gearSamples } from './track-samples.ts'
+import { REFERENCE_KJ_PER_KM } from './wear-km.ts'
 
 const setup = { wheelMm: 2100, rings: [34, 50], cogs: [11, 13, 15, 17, 19, 21, 24, 28] }
 /** A stretch in one gear at a cadence, with the given scatter of the measured ratio. */
@@ -66,9 +75,11 @@ describe('the gear in use', () => {
     ])
   })
 
-  test('a gap in the recording counts for five seconds, not for the tea break', () => {
+  test('a gap in the recording is not the tea break; one written every ten seconds counts in full', () => {
     const samples = [...inGear(50, 15, 10), ...inGear(50, 15, 10, 2000)]
-    expect(useOfGears(samples, setup)['50x15']).toBeCloseTo(9 + 5 + 10, 6)
+    expect(useOfGears(samples, setup)['50x15']).toBeCloseTo(20, 6)
+    const sparse = inGear(50, 15, 101).filter(({ t }) => t % 10 === 0)
+    expect(useOfGears(sparse, setup)['50x15']).toBeCloseTo(110, 6)
   })
 
   test('whatever is ridden, what is told sums to what was pedalled', () => {
@@ -97,11 +108,12 @@ describe('energy through the chain', () => {
   const body = { massKg: 85, motor: 'none' as const, motorShare: 0 }
   const steady = (speedMs: number, slope: number, cadenceRpm = 80): EffortSample[] =>
     Array.from({ length: 61 }, (_, t) => ({ t, speedMs, heightM: slope * speedMs * t, cadenceRpm }))
-  const mean = (values: Float64Array) => values.slice(10, 50).reduce((a, b) => a + b, 0) / 40
+  const mean = (power: ChainPower | undefined) =>
+    (power?.powers ?? new Float64Array()).slice(10, 50).reduce((a, b) => a + b, 0) / 40
 
   test('on the flat is what rolling and air take, by hand', () => {
-    // 8 m/s: rolling 85 x 9.81 x 0.007 = 5.84 N, air 0.5 x 1.2 x 0.45 x 64 = 17.28 N; 23.12 N x 8 m/s / 0.96 = 192.6 W
-    expect(mean(chainPower(steady(8, 0), body))).toBeCloseTo(192.6, 0)
+    // 8 m/s: rolling 85 x 9.81 x 0.006 = 5.00 N, air 0.5 x 1.2 x 0.385 x 64 = 14.78 N; 19.79 N x 8 m/s / 0.96 = 164.9 W
+    expect(mean(chainPower(steady(8, 0), body))).toBeCloseTo(164.9, 0)
   })
 
   test('uphill is mostly lifting; downhill and coasting is nothing', () => {
@@ -109,7 +121,7 @@ describe('energy through the chain', () => {
     expect(up).toBeGreaterThan(200)
     expect(up).toBeLessThan(270)
     expect(mean(chainPower(steady(10, -0.08), body))).toBe(0)
-    expect(mean(chainPower(steady(8, 0, 0), body))).toBe(0)
+    expect(chainPower(steady(8, 0, 0), body)?.powers.every((power) => power === 0)).toBe(true)
   })
 
   test('is the rider’s own where it was measured, a mid-drive’s on top, a hub motor’s not', () => {
@@ -121,8 +133,60 @@ describe('energy through the chain', () => {
     expect(hub).toBeCloseTo(mean(chainPower(steady(8, 0), body)) / 2, 6)
   })
 
-  test('sums over time, gaps cut at five seconds', () => {
-    expect(energyKj([{ t: 0 }, { t: 1 }, { t: 100 }], [100, 100, 100])).toBeCloseTo(0.6, 9)
+  test('of the reference rider on rolling road is about the reference', () => {
+    // 84 kg at 27 km/h, 13 N of air and 5 of tyres, over waves of 5 m and 600 m: 45 N up and down at the steepest, of which
+    // the mean above nothing is (18 (pi / 2 + asin 0.4) + 45 cos(asin 0.4)) / pi = 24.5 N; over 0.96 25.5 kJ a km.
+    const rolling = Array.from({ length: 1600 }, (_, t): EffortSample => ({
+      t,
+      speedMs: 7.5,
+      heightM: 5.2 * Math.cos((2 * Math.PI * 7.5 * t) / 600),
+      cadenceRpm: 80,
+    }))
+    const power = chainPower(rolling, { massKg: USUAL_MASS_KG, motor: 'none', motorShare: 0 })
+    const kj = power && energyPerKm(rolling, power)
+    expect(Math.abs((kj ?? 0) / 25.5 - 1)).toBeLessThan(0.03)
+    expect(Math.abs((kj ?? 0) / REFERENCE_KJ_PER_KM - 1)).toBeLessThan(0.05)
+  })
+
+  test('per km is over what is known, and not there where nothing tells it', () => {
+    const samples = steady(5, 0).map((one) => ({ ...one, powerW: 100 }))
+    const told = chainPower(samples, body)
+    // 100 W at 5 m/s is 20 J a metre.
+    expect(told && energyPerKm(samples, told)).toBeCloseTo(20, 9)
+    const away = samples.map((one, i) => (i < 25 ? { ...one, powerW: undefined } : one))
+    const half = chainPower(away, body)
+    expect(half && energyPerKm(away, half)).toBeCloseTo(20, 9)
+    expect(
+      chainPower(
+        samples.map(({ t, speedMs }) => ({ t, speedMs })),
+        body,
+      ),
+    ).toBeUndefined()
+    const wild = samples.map((one) => ({ ...one, powerW: 2400 }))
+    const power = chainPower(wild, body)
+    expect(power && energyPerKm(wild, power)).toBeUndefined()
+  })
+})
+
+describe('sensors that were not there', () => {
+  const pedalling = Array.from({ length: 200 }, (_, t) => ({ t, speedMs: 6, cadenceRpm: 80, powerW: 150 }))
+
+  test('are told from a rider who coasts', () => {
+    expect(sensed(pedalling)).toBe(pedalling)
+    const coasting = pedalling.map((one) => (one.t % 40 < 15 ? { ...one, cadenceRpm: 0, powerW: 0 } : one))
+    expect(sensed(coasting)).toBe(coasting)
+    const silent = pedalling.map((one) => ({ ...one, cadenceRpm: 0, powerW: 0 }))
+    expect(sensed(silent).every((one) => one.cadenceRpm === undefined && one.powerW === undefined)).toBe(true)
+    const lost = pedalling.map((one) => (one.t < 90 ? { ...one, powerW: 0 } : one))
+    expect(sensed(lost).filter(({ powerW }) => powerW === undefined)).toHaveLength(90)
+    const still = pedalling.map((one) => (one.t >= 100 && one.t < 190 ? { ...one, cadenceRpm: 0 } : one))
+    expect(sensed(still).filter(({ cadenceRpm }) => cadenceRpm === undefined)).toHaveLength(90)
+  })
+
+  test('say what no rider does: it is left out', () => {
+    const wild = pedalling.map((one) => (one.t === 50 ? { ...one, powerW: 65_535, cadenceRpm: 254 } : one))
+    expect(sensed(wild)[50]).toMatchObject({ powerW: undefined, cadenceRpm: undefined })
+    expect(sensed(wild)[51]).toEqual(pedalling[51])
   })
 })
 
@@ -145,13 +209,17 @@ describe('a recorded ride', () => {
     const bike = { motor: 'none' as const, rings: [44], cogs: [11, 13, 15, 17, 19] }
     // 7.78 m/s at 80 rpm on 2155 mm: 2.71 turns; 44/15 = 2.93, 44/17 = 2.59.
     const told = rideGears(gearSamples([points]), bike)
-    expect(Object.keys(told?.gears ?? {})).toEqual(['44x17'])
-    expect(told?.energyKj).toBeGreaterThan(60)
+    expect(Object.keys(told.gears ?? {})).toEqual(['44x17'])
+    // 7.78 m/s on the flat: 4.94 N and 13.98 N, over 0.96.
+    expect(told.energyKjPerKm).toBeCloseTo(19.7, 1)
+    expect(told.from).toBe('speed')
     const silent = points.map(({ cadenceRpm: _cadence, ...point }) => ({ ...point, powerW: 100 }))
     const powered = rideGears(gearSamples([silent]), bike)
     expect(powered).not.toHaveProperty('gears')
-    expect(powered?.energyKj).toBeCloseTo(59.9, 6)
-    expect(rideGears([], bike)).toBeUndefined()
+    // 100 W at 7.78 m/s.
+    expect(powered.energyKjPerKm).toBeCloseTo(100 / 7.784, 1)
+    expect(powered.from).toBe('power')
+    expect(rideGears([], bike)).toEqual({})
   })
 
   test('keeps its place roughly, and knows the same way again', () => {
@@ -175,7 +243,7 @@ describe('what the gears did', () => {
   test('is told by cadence where it can be, energy in proportion to the ride’s', () => {
     const { mix } = mixOf(told)
     expect(mix.toldShare).toBe(1)
-    expect(mix.totalKj).toBeCloseTo(600, 6)
+    expect(mix.totalKj).toBeCloseTo(250, 6)
     expect(hardestCogs(mix).map(({ teeth, share }) => [teeth, share])).toEqual([
       [13, 0.75],
       [15, 0.25],
@@ -185,7 +253,7 @@ describe('what the gears did', () => {
   test('is laid out by the usual mix where nothing tells', () => {
     const { mix, entry, teeth } = mixOf(told, ride(1, 3, 30))
     expect(mix.toldShare).toBeCloseTo(0.25, 9)
-    expect(mix.totalKj).toBeCloseTo(2400, 6)
+    expect(mix.totalKj).toBeCloseTo(1000, 6)
     expect([...mix.rings.keys()]).toEqual([40])
     const guess = [...guessedCogMix(teeth.cogs).values()]
     expect(guess.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12)

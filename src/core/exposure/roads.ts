@@ -1,10 +1,12 @@
 import { CONDITION_MULTIPLIER, UNSURE_LOG_SD, type Condition } from './conditions.ts'
-import { lubeMultiplier, REFERENCE_KJ_PER_KM, type WearKmInput } from './wear-km.ts'
+import { energyFactor, lubeMultiplier, type WearKmInput } from './wear-km.ts'
 import type { Lube } from '../lube/lubes.ts'
 
 /** Spread of what is learned of a multiplier, as the logarithm of a factor on its default (methods 4). */
 const CONDITION_LOG_SD = 0.35
 const LUBE_LOG_SD = 0.2
+/** Spread of what rides of unknown energy put through the chain about the known ones (methods 3). */
+const UNTOLD_LOG_SD = 0.2
 
 /** Some distance of one kind: how far, in what, on what lubricant. */
 export interface RoadPiece {
@@ -14,32 +16,36 @@ export interface RoadPiece {
   readonly lube?: Lube | undefined
   /** Nobody has said what it was ridden in: the condition is only taken to be so. */
   readonly unsaid?: true | undefined
+  /** Nobody has told its energy, while other rides of the bike tell theirs: it is taken to be like them. */
+  readonly untold?: true | undefined
 }
 
 /** A stretch of riding as a piece of road: its energy over the reference counts as distance (methods 3). */
 export const roadPiece = ({ km, condition, lube, energyKjPerKm }: WearKmInput): RoadPiece => ({
-  km: km * (energyKjPerKm === undefined ? 1 : energyKjPerKm / REFERENCE_KJ_PER_KM),
+  km: km * energyFactor(energyKjPerKm),
   condition,
   lube,
 })
 
 /** What a multiplier is of. Dry road and drip lube are the units. */
-export type Factor = Exclude<Condition, 'dry-road'> | Exclude<Lube, 'dry-lube'> | 'unsaid'
+export type Factor = Exclude<Condition, 'dry-road'> | Exclude<Lube, 'dry-lube'> | 'unsaid' | 'untold'
 
 /** How far from its default a multiplier may be, as a spread of the logarithm. */
 export function factorLogSd(of: Factor): number {
   if (of === 'unsaid') return UNSURE_LOG_SD
+  if (of === 'untold') return UNTOLD_LOG_SD
   return of in CONDITION_MULTIPLIER ? CONDITION_LOG_SD : LUBE_LOG_SD
 }
 
 /** The multipliers that a piece of road bears. */
-export function factorsOf({ condition, lube, unsaid }: RoadPiece): Factor[] {
+export function factorsOf({ condition, lube, unsaid, untold }: RoadPiece): Factor[] {
   const factors: Factor[] = []
   if (condition !== 'dry-road') factors.push(condition)
   // Wet lube is drip lube like any other but in dust, which it holds.
   if (lube !== undefined && lube !== 'dry-lube' && (lube !== 'wet-lube' || condition === 'dry-gravel'))
     factors.push(lube)
   if (unsaid) factors.push('unsaid')
+  if (untold) factors.push('untold')
   return factors
 }
 
@@ -81,7 +87,7 @@ export function gathered(pieces: readonly RoadPiece[]): RoadPiece[] {
   const kinds: RoadPiece[] = []
   const sums: number[] = []
   for (const piece of pieces) {
-    const key = `${piece.condition} ${piece.lube ?? ''} ${piece.unsaid ?? ''}`
+    const key = `${piece.condition} ${piece.lube ?? ''} ${piece.unsaid ?? ''} ${piece.untold ?? ''}`
     const place = places.get(key)
     if (place === undefined) {
       places.set(key, kinds.length)

@@ -19,28 +19,27 @@ const SHARED = 0.6
 const SAME_KM = 0.1
 
 /** Start and end, ms, where both are known. */
-function spanOf(ride: Recording): readonly [number, number] | undefined {
-  const seconds = ride.elapsedSeconds ?? (ride.source ? ride.movingSeconds : undefined)
-  if (seconds === undefined || seconds <= 0) return undefined
-  const start = Date.parse(ride.at)
-  return [start, start + seconds * 1000]
+function spanOf({ at, elapsedSeconds }: Recording): readonly [number, number] | undefined {
+  if (elapsedSeconds === undefined || elapsedSeconds <= 0) return undefined
+  const start = Date.parse(at)
+  return [start, start + elapsedSeconds * 1000]
 }
 
 const sameKm = (a: Recording, b: Recording): boolean =>
   Math.abs(a.km - b.km) <= SAME_KM * Math.max(a.km, b.km)
 
 /**
- * Whether two recordings are of one ride: by the time they share, or, where one has only a day, by day and distance.
+ * Whether two recordings are of one ride. The time that they share tells it; where one has only a day, day and distance
+ * alone make it possible, and somebody has to say. Two of the same day by hand may well be there and back again.
  */
-export function isSameRide(a: Recording, b: Recording): boolean {
+export function isSameRide(a: Recording, b: Recording): 'yes' | 'maybe' | 'no' {
   const [first, second] = [spanOf(a), spanOf(b)]
   if (first && second) {
     const shared = Math.min(first[1], second[1]) - Math.max(first[0], second[0])
-    return shared >= SHARED * Math.min(first[1] - first[0], second[1] - second[0])
+    return shared >= SHARED * Math.min(first[1] - first[0], second[1] - second[0]) ? 'yes' : 'no'
   }
-  // Two of the same day by hand may well be there and back again: only a recording takes a hand-written one's place.
-  if (first === undefined && second === undefined) return false
-  return a.at.slice(0, 10) === b.at.slice(0, 10) && sameKm(a, b)
+  if (a.source === undefined && b.source === undefined) return 'no'
+  return a.at.slice(0, 10) === b.at.slice(0, 10) && sameKm(a, b) ? 'maybe' : 'no'
 }
 
 /** How much a recording tells: power above cadence above the device's distance above a track above a bare figure. */
@@ -54,13 +53,23 @@ export function richness(ride: Recording): number {
   )
 }
 
-/** Looks up which rides of a log a recording may be: those that begin within a day of it. */
+/** A ride that another may be the recording of. */
+export interface Likeness<R> {
+  readonly held: R
+  readonly likeness: 'yes' | 'maybe'
+}
+
+/**
+ * Looks up which rides of a log a recording may be: those that begin within a day of it. One that is surely the same comes
+ * before one that may be.
+ * @param isFree whether a ride that only may be the same is still to be had: each stands for one recording of a file
+ */
 export function rideFinder<R extends Recording & { readonly id: EntryId }>(
   rides: readonly R[],
-): (ride: Recording) => R | undefined {
+): (ride: Recording, isFree: (held: R) => boolean) => Likeness<R> | undefined {
   const sorted = [...rides].sort((a, b) => (a.at < b.at ? -1 : 1))
   const DAY_MS = 86_400_000
-  return (ride) => {
+  return (ride, isFree) => {
     const from = new Date(Date.parse(ride.at) - DAY_MS).toISOString()
     const to = new Date(Date.parse(ride.at) + DAY_MS).toISOString()
     let low = 0
@@ -70,12 +79,15 @@ export function rideFinder<R extends Recording & { readonly id: EntryId }>(
       if ((sorted[middle]?.at ?? '') < from) low = middle + 1
       else high = middle
     }
+    let maybe: R | undefined
     for (let i = low; i < sorted.length; i++) {
       const held = sorted[i]
-      if (!held || held.at > to) return undefined
-      if (isSameRide(held, ride)) return held
+      if (!held || held.at > to) break
+      const likeness = isSameRide(held, ride)
+      if (likeness === 'yes') return { held, likeness }
+      if (likeness === 'maybe' && !maybe && isFree(held)) maybe = held
     }
-    return undefined
+    return maybe && { held: maybe, likeness: 'maybe' }
   }
 }
 

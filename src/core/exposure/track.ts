@@ -1,4 +1,5 @@
 import type { IsoTime } from '../log/entries.ts'
+import { runningDistance } from './device-distance.ts'
 
 /** Mean earth radius, m (IUGG). */
 export const EARTH_RADIUS_M = 6_371_008.8
@@ -47,23 +48,8 @@ export interface TrackSummary {
   readonly dropped: number
   readonly startedAt: IsoTime
   readonly endedAt: IsoTime
-  /** The device's own distance, km, where the points carry one. */
-  readonly deviceKm?: number
-}
-
-/** The device's running distance, km, summed over the stretches in which it grows. */
-function deviceDistanceKm(segments: readonly (readonly TrackPoint[])[]): number | undefined {
-  let held = 0
-  let total = 0
-  let before = NaN
-  for (const segment of segments)
-    for (const { distanceM } of segment) {
-      if (distanceM === undefined) continue
-      held++
-      if (distanceM > before) total += distanceM - before
-      before = distanceM
-    }
-  return held < 2 ? undefined : total / 1000
+  /** Share of the points that have a position. */
+  readonly placed: number
 }
 
 /** So many points in a row that fit one another but not the last good one: the last good one was the wild one. */
@@ -98,7 +84,7 @@ function walk(points: readonly TrackPoint[], sum: Walk): void {
       if (away.length > 0) away = []
       continue
     }
-    if (metres > 0) sum.dropped++
+    sum.dropped++
     const last = away.at(-1)
     away = last && fits(last, point, greatCircleM(last, point)) ? [...away, point] : [point]
     if (away.length < NEW_GROUND) continue
@@ -144,7 +130,7 @@ export function summariseTrack(segments: readonly (readonly TrackPoint[])[]): Tr
   const sum: Walk = { metres: 0, movingSeconds: 0, dropped: 0 }
   let first = Infinity
   let last = -Infinity
-  let placed = false
+  let placed = 0
   for (const segment of segments) {
     const timed = sound(segment, ({ timeS }) => !Number.isNaN(timeS))
     for (const { timeS } of timed) {
@@ -152,20 +138,22 @@ export function summariseTrack(segments: readonly (readonly TrackPoint[])[]): Tr
       if (timeS > last) last = timeS
     }
     const fixed = sound(timed, ({ lat, lon }) => !Number.isNaN(lat) && !Number.isNaN(lon))
-    if (fixed.length > 0) placed = true
+    placed += fixed.length
     walk(fixed, sum)
   }
   if (first === Infinity) return undefined
-  const deviceKm = deviceDistanceKm(segments)
+  const device = placed > 0 ? undefined : runningDistance(segments)
+  const points = segments.reduce((total, segment) => total + segment.length, 0)
   return {
-    km: placed ? sum.metres / 1000 : (deviceKm ?? 0),
-    movingSeconds: placed
-      ? sum.movingSeconds
-      : segments.reduce((total, segment) => total + movingByDevice(segment), 0),
-    points: segments.reduce((total, segment) => total + segment.length, 0),
+    km: placed > 0 ? sum.metres / 1000 : (device?.km ?? 0),
+    movingSeconds:
+      placed > 0
+        ? sum.movingSeconds
+        : segments.reduce((total, segment) => total + movingByDevice(segment), 0),
+    points,
     dropped: sum.dropped,
     startedAt: new Date(first * 1000).toISOString(),
     endedAt: new Date(last * 1000).toISOString(),
-    ...(deviceKm !== undefined && { deviceKm }),
+    placed: placed / points,
   }
 }

@@ -1,8 +1,18 @@
 import type { Lube } from '../lube/lubes.ts'
 import { CONDITION_MULTIPLIER, type Condition } from './conditions.ts'
 
-/** Chain energy of the ride that the multipliers are scaled to, kJ per km (methods 3). */
-export const REFERENCE_KJ_PER_KM = 60
+/**
+ * Chain energy of the ride that the multipliers are scaled to, kJ per km (methods 3): a rider of 150 to 200 W on rolling
+ * road.
+ */
+export const REFERENCE_KJ_PER_KM = 25
+
+/**
+ * How much a ride's energy wears over the reference (methods 3); 1 where nothing is known. An energy of 0 is nothing known:
+ * the first builds wrote it for recordings that did not tell.
+ */
+export const energyFactor = (energyKjPerKm: number | undefined): number =>
+  energyKjPerKm === undefined || energyKjPerKm === 0 ? 1 : energyKjPerKm / REFERENCE_KJ_PER_KM
 
 /** Wear multiplier of what is on the chain, in a given condition (methods 3); drip lube, or nothing known, is 1. */
 export function lubeMultiplier(lube: Lube | undefined, condition: Condition): number {
@@ -50,6 +60,5 @@ export function wearKm({ km, condition, lube, energyKjPerKm }: WearKmInput): num
   if (!(km >= 0)) throw new RangeError('A distance must be 0 km or more.')
   if (energyKjPerKm !== undefined && !(energyKjPerKm >= 0))
     throw new RangeError('Energy per km must be 0 kJ or more.')
-  const energy = energyKjPerKm === undefined ? 1 : energyKjPerKm / REFERENCE_KJ_PER_KM
-  return km * CONDITION_MULTIPLIER[condition] * lubeMultiplier(lube, condition) * energy
+  return km * CONDITION_MULTIPLIER[condition] * lubeMultiplier(lube, condition) * energyFactor(energyKjPerKm)
 }

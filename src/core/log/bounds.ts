@@ -21,6 +21,8 @@ export const BOUNDS = {
   gearEnergyKj: 1e6,
   odometerKm: 1e6,
   usedKm: 5e5,
+  /** Of one recording: a point a second for two months is less. */
+  points: 1e7,
   weeklyKm: 5000,
   eventKm: 50_000,
   eventDays: 400,

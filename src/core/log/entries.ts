@@ -148,10 +148,34 @@ export interface RideEntry extends EntryBase {
   readonly place?: { readonly lat: number; readonly lon: number }
   /** Recognises rides along the same way. */
   readonly route?: string
+  /** How its figures were come by, where it came out of a file. */
+  readonly receipt?: RideReceipt
   /** The file it came from and what recognises the same ride when it is offered again. */
   readonly source?: RideSource
   /** Other recordings of the same ride, which gave way to this one. */
   readonly otherSources?: readonly RideSource[]
+}
+/** What of a file was used for a ride, and what was not. */
+export interface RideReceipt {
+  readonly distance: 'device' | 'track' | 'table'
+  /** Why the device's own distance was not used, where it gave one. */
+  readonly deviceFault?: 'impossible' | 'unlike-track'
+  /** What the energy is told from; absent: it is not known. */
+  readonly energy?: 'power' | 'speed'
+  /** Points read. */
+  readonly points?: number
+  /** Points left out: no bike came there in the time. */
+  readonly stray?: number
+  /** Points left out: without a usable place or time. */
+  readonly bad?: number
+  /** Points that were written twice and count once. */
+  readonly twice?: number
+  /** Figures of power or cadence left out: no rider has them. */
+  readonly wild?: number
+  /** What the file calls it, where its owner took it all the same. */
+  readonly sport?: string
+  /** The day that the device wrote, where its owner put another in its place. */
+  readonly writtenAt?: IsoTime
 }
 export interface RideSource {
   readonly file: string

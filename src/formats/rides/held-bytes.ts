@@ -71,7 +71,16 @@ export function timeReader(): (bytes: Uint8Array, from: number, to: number) => n
     const minutes = two(bytes, from + 14)
     const seconds = two(bytes, from + 17)
     const part = size === 20 ? 0 : bytes[from + 19] === POINT ? numberIn(bytes, from + 19, to - 1) : NaN
-    if (!plain || hours < 0 || hours > 23 || minutes < 0 || minutes > 59 || seconds < 0 || !(part >= 0))
+    if (
+      !plain ||
+      hours < 0 ||
+      hours > 23 ||
+      minutes < 0 ||
+      minutes > 59 ||
+      seconds < 0 ||
+      seconds > 59 ||
+      !(part >= 0)
+    )
       return secondsOf(decodeText(bytes.subarray(from, to)))
     let same = !Number.isNaN(dayS)
     for (let i = 0; same && i < 10; i++) same = day[i] === bytes[from + i]

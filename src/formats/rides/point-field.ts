@@ -5,14 +5,18 @@ import type { HeldValue } from './held-bytes.ts'
 /** A point that is being read. */
 export type PointDraft = { -readonly [K in keyof TrackPoint]: TrackPoint[K] }
 
+const isPoint = (parent: string): boolean => parent === 'trkpt' || parent === 'trackpoint'
+
 /**
  * Puts what a tag held into the point it stands in. Names that GPX, TCX and their makers' extensions use, local and
  * in lower case; any other tag is passed over.
+ * @param parent the tag that it stands in
  */
-export function putField(point: PointDraft, tag: string, held: HeldValue): void {
+export function putField(point: PointDraft, tag: string, held: HeldValue, parent: string): void {
   switch (tag) {
     case 'time':
-      point.timeS = held.seconds()
+      // An extension may have a time of its own, which is not the point's.
+      if (isPoint(parent)) point.timeS = held.seconds()
       break
     case 'latitudedegrees':
       point.lat = degrees(held.number(), 90)
@@ -22,7 +26,7 @@ export function putField(point: PointDraft, tag: string, held: HeldValue): void 
       break
     case 'ele':
     case 'altitudemeters':
-      point.heightM = finite(held.number())
+      if (isPoint(parent)) point.heightM = finite(held.number())
       break
     case 'distance':
     case 'distancemeters':

@@ -1,4 +1,4 @@
-import { readCsvTrack, isTrackTable } from './csv-track.ts'
+import { isTrackTable, readCsvTrack, trackDates } from './csv-track.ts'
 import { decodeText } from './decode-text.ts'
 import { readFit } from './fit.ts'
 import { readGpx } from './gpx.ts'
@@ -8,10 +8,13 @@ import { readTable, type RideTable } from './ride-table.ts'
 import { readTcx } from './tcx.ts'
 import { MOST_BYTES, unpackGzip } from './zip.ts'
 
-/** What a file held: one recorded ride, or a table of rides whose columns are still to be told. */
+/**
+ * What a file held: recorded rides, legs of other sports among them; or a table whose columns are still to be told, of
+ * rides or of points.
+ */
 export type RideContents =
-  | { readonly form: 'ride'; readonly ride: RecordedRide }
-  | { readonly form: 'table'; readonly table: RideTable }
+  | { readonly form: 'rides'; readonly rides: readonly RecordedRide[] }
+  | { readonly form: 'table'; readonly table: RideTable; readonly isTrack: boolean }
 
 /** UTF-16 written anew as UTF-8; anything else as it is. */
 const asUtf8 = (bytes: Uint8Array): Uint8Array =>
@@ -31,14 +34,18 @@ export async function readRideFile(name: string, bytes: Uint8Array): Promise<Rid
   const kind = /\.([a-z]+)$/i.exec(packed ? name.slice(0, -3) : name)?.[1]?.toLowerCase()
   switch (kind) {
     case 'gpx':
-      return { form: 'ride', ride: readGpx(asUtf8(plain)) }
+      return { form: 'rides', rides: readGpx(asUtf8(plain)) }
     case 'tcx':
-      return { form: 'ride', ride: readTcx(asUtf8(plain)) }
+      return { form: 'rides', rides: readTcx(asUtf8(plain)) }
     case 'fit':
-      return { form: 'ride', ride: await readFit(plain) }
+      return { form: 'rides', rides: await readFit(plain) }
     case 'csv': {
       const table = readTable(decodeText(plain))
-      return isTrackTable(table) ? { form: 'ride', ride: readCsvTrack(table) } : { form: 'table', table }
+      if (!isTrackTable(table)) return { form: 'table', table, isTrack: false }
+      const dates = trackDates(table)
+      return dates
+        ? { form: 'rides', rides: readCsvTrack(table, dates) }
+        : { form: 'table', table, isTrack: true }
     }
     default:
       throw new RideFileError(

@@ -5,58 +5,47 @@ import { RideFileError } from './ride-file-error.ts'
 export interface RideTable {
   readonly heads: readonly string[]
   readonly rows: readonly (readonly string[])[]
+  /** The line of the file that each row stands on. */
+  readonly lines: readonly number[]
 }
 
 const SEPARATORS = [',', ';', '\t', '|']
+/** Spreadsheets may say in the first line what separates the cells. */
+const SEPARATOR_LINE = /^sep=(.)\s*$/i
 
-/**
- * Reads a CSV file, whatever separates its cells.
- * @throws RideFileError where it is empty or has no rows under its heads
- */
-export function readTable(text: string): RideTable {
-  if (text.trim() === '') throw new RideFileError('The file is empty. Export the table again.')
-  const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), {
-    skipEmptyLines: 'greedy',
-    delimitersToGuess: SEPARATORS,
-  })
-  const [heads, ...rows] = data
-  if (!heads || heads.length < 2)
-    throw new RideFileError(
-      'No columns can be told apart in it. Export the table with commas, semicolons or tabs between the columns.',
-    )
-  if (rows.length === 0)
-    throw new RideFileError(
-      'There is nothing under its column heads. Export the table again, with its rides.',
-    )
-  return { heads: heads.map((head) => head.trim()), rows }
-}
-
-/** What a column of a table of points may hold. */
+/** What a column of a table may hold. */
 export const COLUMNS = [
-  'when',
+  'date',
+  'clock',
+  'lat',
+  'lon',
+  'speed',
   'distance',
   'duration',
   'bike',
-  'lat',
-  'lon',
+  'sport',
   'cadence',
   'power',
   'height',
-  'speed',
 ] as const
 export type Column = (typeof COLUMNS)[number]
 
 const LIKELY: Readonly<Record<Column, RegExp>> = {
-  when: /^(date|day|time|start(ed)?([ _]?(at|time|date))?|timestamp|datum|when|activity[ _]?date|fecha|data|zeit)\b/i,
-  distance: /^(distance|dist|km|miles|mi|kilomet|length|strecke|distanz|distancia|distanza)/i,
-  duration: /^(moving|elapsed|duration|dauer|duree|durée|riding)/i,
-  bike: /^(bike|bicycle|gear|rad|velo|vélo)/i,
+  date: /^(activity[ _]?date|date|day|datum|tag|fecha|data|start(ed)?([ _]?(at|date))?|timestamp|when)\b/i,
+  clock: /^((start|begin)[ _]?time|time|zeit|uhrzeit|hora|ora|heure|startzeit)\b/i,
   lat: /^lat/i,
   lon: /^(lon|lng)/i,
+  speed:
+    /(km\s*\/\s*h|kmh|kph|mph|m\s*\/\s*s|speed|velocity|tempo|geschwindigkeit|pace|vitesse|velocidad|avg|max)/i,
+  distance:
+    /^(total |ride )?(distance|dist|km|miles|mi|kilomet|length|strecke|distanz|distancia|distanza|afstand)\b/i,
+  duration:
+    /^(total |ride )?(moving|elapsed|duration|dauer|duree|durée|riding|fahrzeit|tiempo|durata|minutes|hours|seconds)/i,
+  bike: /^(bike|bicycle|gear|rad|velo|vélo)\b/i,
+  sport: /^(sport|type|activity[ _]?type|sportart)\b/i,
   cadence: /^cad/i,
   power: /^(power|watt)/i,
   height: /^(ele|alt|height)/i,
-  speed: /^(speed|velocity)/i,
 }
 
 /** Which column probably holds what, by its head; each column once. */
@@ -69,92 +58,68 @@ export function guessColumns(heads: readonly string[]): Partial<Record<Column, n
     guess[column] = at
     taken.add(at)
   }
-  return guess
+  // A column called "time" alone holds day and time.
+  const { date, clock, ...rest } = guess
+  return date === undefined && clock !== undefined ? { ...rest, date: clock } : guess
 }
 
-/** How numbers are written in a column: which mark is the decimal one. */
-export type DecimalMark = 'point' | 'comma'
+/** Titles are no longer than this, lines. */
+const LOOKED_AT = 30
 
-/** The decimal mark of a column, from all its cells; a lone comma before other than three figures is decimal. */
-export function decimalMarkOf(cells: readonly string[]): DecimalMark {
-  const commas = cells.filter((cell) => /^\s*-?\d+(\.\d{3})*,\d+\s*\D*$/.test(cell))
-  const points = cells.filter((cell) => /^\s*-?\d+(,\d{3})*\.\d+\s*\D*$/.test(cell))
-  const thousands = commas.every((cell) => /^\s*-?\d{1,3},\d{3}\s*\D*$/.test(cell))
-  if (commas.length > points.length && !thousands) return 'comma'
-  return commas.length > 0 && points.length === 0 && !thousands ? 'comma' : 'point'
-}
-
-/** A number as a table writes it, its unit passed over; undefined where it is none. */
-export function tableNumber(cell: string, mark: DecimalMark): number | undefined {
-  const plain = cell.replace(/[\s\u00a0\u202f'’]/g, '').replace(/[a-zA-Z/]+$/, '')
-  const written = mark === 'comma' ? plain.replaceAll('.', '').replace(',', '.') : plain.replaceAll(',', '')
-  const value = written === '' ? NaN : Number(written)
-  return Number.isFinite(value) ? value : undefined
-}
-
-/** In which order a column writes day and month. */
-export type DateOrder = 'iso' | 'day-first' | 'month-first'
-
-const DATE =
-  /^\s*(\d{1,4})[./\- ](\d{1,2})[./\- ](\d{1,4})(?:[T ,]+(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?\s*(am|pm)?)?/i
-
-/**
- * The order of day and month in a column, from all its cells.
- * @returns undefined where every cell could be read both ways: somebody has to say
- */
-export function dateOrderOf(cells: readonly string[]): DateOrder | undefined {
-  let [dayFirst, monthFirst, iso] = [false, false, false]
-  for (const cell of cells) {
-    const found = DATE.exec(cell)
-    if (!found) continue
-    if ((found[1] ?? '').length === 4) iso = true
-    else if (Number(found[1]) > 12) dayFirst = true
-    else if (Number(found[2]) > 12) monthFirst = true
-    else if (cell.includes('.')) dayFirst = true
-  }
-  if (iso) return 'iso'
-  return dayFirst === monthFirst ? undefined : dayFirst ? 'day-first' : 'month-first'
-}
-
-/**
- * A moment as a table writes it, as an ISO time; a time without a zone is the reader's own. Noon where only the day
- * is told.
- * @returns undefined where it is no date
- */
-export function tableTime(cell: string, order: DateOrder): string | undefined {
-  const text = cell.trim()
-  if (/^\d{4}-\d{2}-\d{2}T.*(Z|[+-]\d{2}:?\d{2})$/.test(text)) {
-    const ms = Date.parse(text)
-    return Number.isFinite(ms) ? new Date(ms).toISOString() : undefined
-  }
-  const found = DATE.exec(text)
-  if (!found) return undefined
-  const [, a, b, c, hours, minutes, seconds, half] = found
-  const [year, month, day] =
-    order === 'iso' || (a ?? '').length === 4 ? [a, b, c] : order === 'day-first' ? [c, b, a] : [c, a, b]
-  const fullYear = Number(year) < 100 ? 2000 + Number(year) : Number(year)
-  const turned = half ? (Number(hours) % 12) + (half.toLowerCase() === 'pm' ? 12 : 0) : Number(hours ?? 12)
-  const time = new Date(
-    fullYear,
-    Number(month) - 1,
-    Number(day),
-    turned,
-    Number(minutes ?? 0),
-    Number(seconds ?? 0),
+/** The row that holds the heads: the first whose cells can be told, after whatever titles stand above it. */
+function headRow(data: readonly (readonly string[])[]): number {
+  const widest = data.slice(0, LOOKED_AT).reduce((most, row) => Math.max(most, row.length), 0)
+  const told = data.findIndex(
+    (row, i) =>
+      i < LOOKED_AT && row.length > 1 && Object.keys(guessColumns(row.map((cell) => cell.trim()))).length > 1,
   )
-  // The thirty-first of a month of thirty days is a mistake, not the first of the next.
-  return time.getMonth() === Number(month) - 1 && time.getDate() === Number(day)
-    ? time.toISOString()
-    : undefined
+  return told >= 0 ? told : data.findIndex((row) => row.length === widest && widest > 1)
 }
 
-/** Seconds of "1:23:45", "83:20" minutes, or a plain number of seconds. */
-export function tableDuration(cell: string, mark: DecimalMark): number | undefined {
-  const parts = cell.trim().split(':')
-  if (parts.length === 1) return tableNumber(cell, mark)
-  const figures = parts.map(Number)
-  if (figures.some((figure) => !Number.isFinite(figure))) return undefined
-  return parts.length === 2
-    ? (figures[0] ?? 0) * 3600 + (figures[1] ?? 0) * 60
-    : (figures[0] ?? 0) * 3600 + (figures[1] ?? 0) * 60 + (figures[2] ?? 0)
+/** What separates the cells: with it the most heads can be told. Decimal commas would mislead whoever only counts. */
+function separatorOf(text: string): string | undefined {
+  let best: { readonly separator: string; readonly told: number } | undefined
+  for (const separator of SEPARATORS) {
+    const { data } = Papa.parse<string[]>(text, { delimiter: separator, preview: LOOKED_AT })
+    const heads = data[headRow(data)] ?? []
+    const told = heads.length < 2 ? 0 : Object.keys(guessColumns(heads.map((head) => head.trim()))).length
+    if (told > (best?.told ?? 0)) best = { separator, told }
+  }
+  return best?.separator
+}
+
+/**
+ * Reads a CSV file, whatever separates its cells and whatever titles stand above its heads.
+ * @throws RideFileError where it is empty or has no rows under its heads
+ */
+export function readTable(text: string): RideTable {
+  const plain = text.replace(/^\ufeff/, '')
+  if (plain.trim() === '') throw new RideFileError('The file is empty. Export the table again.')
+  const [firstLine = ''] = plain.split(/\r?\n/, 1)
+  const told = SEPARATOR_LINE.exec(firstLine)?.[1]
+  const body = told === undefined ? plain : plain.slice(firstLine.length).replace(/^\r?\n/, '')
+  const separator = told ?? separatorOf(body)
+  const { data } = Papa.parse<string[]>(body, {
+    ...(separator === undefined ? { delimitersToGuess: SEPARATORS } : { delimiter: separator }),
+  })
+  const skipped = told === undefined ? 1 : 2
+  const numbered = data
+    .map((row, i) => ({ row, line: i + skipped }))
+    .filter(({ row }) => row.some((cell) => cell.trim() !== ''))
+  const at = headRow(numbered.map(({ row }) => row))
+  const heads = numbered[at]
+  if (!heads)
+    throw new RideFileError(
+      'No columns can be told apart in it. Export the table with commas, semicolons or tabs between the columns.',
+    )
+  const under = numbered.slice(at + 1)
+  if (under.length === 0)
+    throw new RideFileError(
+      'There is nothing under its column heads. Export the table again, with its rides.',
+    )
+  return {
+    heads: heads.row.map((head) => head.trim()),
+    rows: under.map(({ row }) => row),
+    lines: under.map(({ line }) => line),
+  }
 }

@@ -15,8 +15,16 @@ function localName(name: string): string {
   return local
 }
 
+/** An ampersand that begins no entity. */
+const BARE = /&(?!(#\d+|#x[\da-f]+|[a-z]+);)/i
+
 function faultOf(text: string, line: number, open: readonly string[], root: string): RideFileError {
   const trimmed = text.trimEnd()
+  const bare = BARE.exec(text)
+  if (bare)
+    return new RideFileError(
+      `On line ${text.slice(0, bare.index).split('\n').length} there is an “&” by itself, where the format wants “&amp;”. Take it out of the name and export the ride again.`,
+    )
   if (open.length > 0 && !trimmed.endsWith(`</${root}>`))
     return new RideFileError(
       `The file is cut short: it ends on line ${trimmed.split('\n').length} in the middle of a ${open.at(-1) ?? 'tag'}. Copy or export it again.`,

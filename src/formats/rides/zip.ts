@@ -1,5 +1,7 @@
-import { gunzipSync, unzipSync } from 'fflate'
+import CRC32 from 'crc-32'
+import { Gunzip, inflateSync } from 'fflate'
 import { RideFileError } from './ride-file-error.ts'
+import { listEntries, packedBytes, type ZipEntry } from './zip-list.ts'
 
 /** No ride is larger than this, bytes: a second a point for a month is less. */
 export const MOST_BYTES = 100_000_000
@@ -9,9 +11,9 @@ const SMALL_BYTES = 1_000_000
 const MOST_FILES = 20_000
 
 export interface PackedFile {
-  /** As the archive names it. */
-  readonly path: string
-  /** Its last part, which is all that is used of it: nothing is ever written to a disk. */
+  /** Its place in the archive's list: two files may bear one name. */
+  readonly place: number
+  /** The last part of its name, which is all that is used of it: nothing is ever written to a disk. */
   readonly name: string
   readonly fault?: string
 }
@@ -23,9 +25,7 @@ function plainName(path: string): string {
   return last.replace(/[\p{Cc}\p{Cf}]/gu, '').slice(0, 120) || 'a file without a name'
 }
 
-function faultOf(name: string, packed: number, size: number): string | undefined {
-  if (/\.(zip|7z|rar|tar|tgz)$/i.test(name))
-    return 'An archive within the archive. Unpack it first and drop it by itself.'
+function sizeFault(packed: number, size: number): string | undefined {
   if (size > MOST_BYTES)
     return `It would be ${Math.round(size / 1e6)} MB: larger than any ride. Export it again.`
   if (size > SMALL_BYTES && size > packed * MOST_SWELL)
@@ -33,68 +33,113 @@ function faultOf(name: string, packed: number, size: number): string | undefined
   return undefined
 }
 
+const LOCKED = 'It is locked with a password. Unpack the archive yourself and drop what is in it.'
+
+function faultOf(name: string, { isLocked, method, packedSize, size }: ZipEntry): string | undefined {
+  if (isLocked) return LOCKED
+  if (/\.(zip|7z|rar|tar|tgz)$/i.test(name))
+    return 'An archive within the archive. Unpack it first and drop it by itself.'
+  if (method !== 0 && method !== 8)
+    return 'It is packed in a way that is not known here. Unpack the archive yourself and drop what is in it.'
+  return sizeFault(packedSize, size)
+}
+
 /**
  * What an archive holds, from its list alone: nothing is unpacked. Folders and the litter of file systems are passed
  * over.
- * @throws RideFileError where it is no archive, or cut short
+ * @throws RideFileError where it is no archive, cut short, or wholly locked
  */
 export function listZip(bytes: Uint8Array): readonly PackedFile[] {
-  const files: PackedFile[] = []
-  try {
-    unzipSync(bytes, {
-      filter: ({ name: path, size, originalSize }) => {
-        const name = plainName(path)
-        if (path.endsWith('/') || name.startsWith('.') || path.startsWith('__MACOSX/')) return false
-        const fault = faultOf(name, size, originalSize)
-        files.push({ path, name, ...(fault !== undefined && { fault }) })
-        return false
-      },
-    })
-  } catch {
-    throw new RideFileError('The archive is cut short or damaged. Copy or download it again.')
-  }
+  const entries = listEntries(bytes)
+  const files = entries.flatMap((entry, place): PackedFile[] => {
+    const { path } = entry
+    const name = plainName(path)
+    if (path.endsWith('/') || name.startsWith('.') || path.startsWith('__MACOSX/')) return []
+    const fault = faultOf(name, entry)
+    return [{ place, name, ...(fault !== undefined && { fault }) }]
+  })
   if (files.length > MOST_FILES)
     throw new RideFileError(
       `The archive holds ${files.length} files: more than any rider’s. Drop them in parts.`,
     )
   if (files.length === 0) throw new RideFileError('There is nothing in the archive.')
+  if (files.every(({ fault }) => fault === LOCKED))
+    throw new RideFileError(
+      'The archive is locked with a password. Unpack it yourself and drop what is in it.',
+    )
   return files
+}
+
+/** What became of a file of an archive. */
+export type Unpacked = { readonly bytes: Uint8Array } | { readonly fault: string }
+
+function unpacked(bytes: Uint8Array, entry: ZipEntry): Unpacked {
+  const packed = packedBytes(bytes, entry)
+  if (!packed) return { fault: 'It is not where the archive says. Download the archive again.' }
+  try {
+    const held = entry.method === 0 ? packed : inflateSync(packed, { out: new Uint8Array(entry.size) })
+    if (held.length === entry.size && CRC32.buf(held) >>> 0 === entry.crc) return { bytes: held }
+  } catch {
+    // It is said to be damaged, as one whose check sum does not fit.
+  }
+  return {
+    fault: 'It is damaged within the archive: its check sum does not fit. Download the archive again.',
+  }
 }
 
 /**
  * Unpacks some files of an archive, one after another. Never more than the size its list gives, which was checked.
- * @throws RideFileError where a file in it is damaged
+ * @param places in the list
  */
 export function* unpackZip(
   bytes: Uint8Array,
-  paths: readonly string[],
-): Generator<{ readonly path: string; readonly bytes: Uint8Array | undefined }> {
-  for (const path of paths) {
-    let held: Uint8Array | undefined
-    try {
-      held = unzipSync(bytes, { filter: (file) => file.name === path })[path]
-    } catch {
-      held = undefined
+  places: readonly number[],
+): Generator<{ readonly place: number; readonly unpacked: Unpacked }> {
+  const entries = listEntries(bytes)
+  for (const place of places) {
+    const entry = entries[place]
+    yield {
+      place,
+      unpacked: entry ? unpacked(bytes, entry) : { fault: 'It is not in the archive any more.' },
     }
-    yield { path, bytes: held }
   }
 }
 
+const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b
+const PIECE = 65_536
+
 /**
- * Unpacks a file that was packed by itself (".gpx.gz").
- * @throws RideFileError where it is damaged, or larger than any ride
+ * Unpacks a file that was packed by itself (".gpx.gz"), of however many parts; one that is not packed, though it is named
+ * so, comes back as it is.
+ * @throws RideFileError where it is empty, damaged, or larger than any ride
  */
 export function unpackGzip(bytes: Uint8Array): Uint8Array {
-  // The last four bytes tell the size: looked at before anything is unpacked.
-  const size = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(
-    Math.max(0, bytes.length - 4),
-    true,
-  )
-  const fault = faultOf('', bytes.length, size)
-  if (fault) throw new RideFileError(fault)
+  if (bytes.length === 0) throw new RideFileError('The file is empty. Copy or download it again.')
+  if (!isGzip(bytes)) return bytes
+  const pieces: Uint8Array[] = []
+  let size = 0
+  let isWhole = false
+  const stream = new Gunzip((piece, final) => {
+    pieces.push(piece)
+    size += piece.length
+    isWhole = final
+    // Only now is it known how large it is: nothing is believed that the file says of itself.
+    const fault = sizeFault(bytes.length, size)
+    if (fault) throw new RideFileError(fault)
+  })
   try {
-    return gunzipSync(bytes, { out: new Uint8Array(size) })
-  } catch {
-    throw new RideFileError('The packed file is cut short or damaged. Copy or download it again.')
+    for (let from = 0; from < bytes.length; from += PIECE)
+      stream.push(bytes.subarray(from, from + PIECE), from + PIECE >= bytes.length)
+  } catch (error) {
+    if (error instanceof RideFileError) throw error
+    isWhole = false
   }
+  if (!isWhole) throw new RideFileError('The packed file is cut short or damaged. Copy or download it again.')
+  const whole = new Uint8Array(size)
+  let at = 0
+  for (const piece of pieces) {
+    whole.set(piece, at)
+    at += piece.length
+  }
+  return whole
 }

@@ -13,6 +13,7 @@ import { CONDITION_NAMES, LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts
 import { sayCount } from '../../ui/words/numbers.ts'
 import { sayEffect } from '../../ui/words/effects.ts'
 import { namePart } from '../../ui/words/part-name.ts'
+import { sayReceipt } from '../../ui/words/receipt.ts'
 import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob, type Fields } from './correction.ts'
 
 const WORDS = { fresh: 'fresh', good: 'good', watch: 'watch', swap: 'swap', spent: 'spent' }
@@ -220,9 +221,17 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
     tell('Taken out.', { label: 'Put back', run: () => void restore(line) })
     onDone()
   })
+  const receipt = entry.kind === 'ride' ? sayReceipt(entry) : []
   return (
     <div className="flex flex-col gap-4">
       {newer !== undefined && <Overtaken newer={newer} onOpen={onOpen} />}
+      {receipt.length > 0 && (
+        <section aria-label="How its figures were come by" className="text-sm text-steel">
+          {receipt.map((sentence) => (
+            <p key={sentence}>{sentence}</p>
+          ))}
+        </section>
+      )}
       <TextField
         label="When"
         type="datetime-local"

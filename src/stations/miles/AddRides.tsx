@@ -1,24 +1,31 @@
 import { useState } from 'react'
 import type { RideDraft } from '../../core/exposure/admit-rides.ts'
+import type { ChainAddition } from '../../core/exposure/rides-add.ts'
 import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
 import type { RideSetup } from '../../core/exposure/ride-gears.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { readCsvTrack } from '../../formats/rides/csv-track.ts'
+import { RideFileError } from '../../formats/rides/ride-file-error.ts'
+import type { DateOrder } from '../../formats/rides/table-cells.ts'
 import { tablePrint, type TableMapping } from '../../formats/rides/table-rides.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
+import { readRide } from '../../workers/read-ride.ts'
 import { readRides, type Progress, type Reading, type RideFile } from '../../workers/read-rides.ts'
-import { draftOfRow, liveRides, sortBatch, type SortedBatch } from './batch.ts'
+import { liveRides, offeredRows, sortBatch, type OfferedRow, type SortedBatch } from './batch.ts'
 import { BatchReview } from './BatchReview.tsx'
 import { DropPlace } from './DropPlace.tsx'
 import { Odometer } from './Odometer.tsx'
+import { Receipt } from './Receipt.tsx'
 import { RideByHand } from './RideByHand.tsx'
 import { RideService } from './RideService.tsx'
 import { TableColumns } from './TableColumns.tsx'
+import { TrackDates } from './TrackDates.tsx'
 
 interface Held {
   readonly files: readonly RideFile[]
-  readonly rows: readonly RideDraft[]
+  readonly rows: readonly OfferedRow[]
   /** Rows of tables that could not be read. */
   readonly faults: readonly RideFile[]
 }
@@ -32,9 +39,14 @@ type Step =
       readonly held: Held
       readonly table: Table
       readonly rest: readonly Table[]
-      readonly remembered: TableMapping | undefined
+      readonly remembered: unknown
     }
   | { readonly at: 'review'; readonly batch: SortedBatch }
+  | {
+      readonly at: 'added'
+      readonly drafts: readonly RideDraft[]
+      readonly additions: readonly ChainAddition[]
+    }
 
 const mappingKey = (table: Table): string => `columns ${tablePrint(table.table)}`
 
@@ -48,28 +60,36 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
   const goOn = async (held: Held, tables: readonly Table[]) => {
     const [table, ...rest] = tables
     if (table) {
-      const remembered = (await kept.read(mappingKey(table))) as TableMapping | undefined
-      setStep({ at: 'columns', held, table, rest, remembered })
+      setStep({ at: 'columns', held, table, rest, remembered: await kept.read(mappingKey(table)) })
       return
     }
     const files = [...held.files.filter((file) => file.form !== 'table'), ...held.faults]
     setStep({ at: 'review', batch: sortBatch(entry.bike, files, held.rows, liveRides(entries)) })
   }
 
+  const { motor, circumferenceMm, massKg, motorShare } = entry
+  const setup: RideSetup = {
+    ...sprocketTeeth(garage, entry.bike),
+    motor,
+    circumferenceMm,
+    massKg,
+    motorShare,
+  }
+
+  /** Reads a table of points, once the order of its dates is said. */
+  const readTrack = (table: Table, dates: DateOrder): readonly RideFile[] => {
+    try {
+      return readCsvTrack(table.table, dates).map((ride) => readRide(table.file, ride, setup))
+    } catch (error) {
+      if (!(error instanceof RideFileError)) throw error
+      return [{ file: table.file, form: 'fault', fault: error.message }]
+    }
+  }
+
   const start = (files: readonly File[]) => {
     if (files.length === 0) return
-    const setup: RideSetup = { ...entry, ...sprocketTeeth(garage, entry.bike) }
-    const reading = readRides(
-      files,
-      {
-        motor: setup.motor,
-        rings: setup.rings,
-        cogs: setup.cogs,
-        circumferenceMm: setup.circumferenceMm,
-        massKg: setup.massKg,
-        motorShare: setup.motorShare,
-      },
-      (progress) => setStep((now) => (now.at === 'reading' ? { ...now, progress } : now)),
+    const reading = readRides(files, setup, (progress) =>
+      setStep((now) => (now.at === 'reading' ? { ...now, progress } : now)),
     )
     setStep({ at: 'reading', progress: { done: 0, of: files.length }, reading })
     const failed = () =>
@@ -108,12 +128,26 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
           <Button onClick={step.reading.cancel}>Cancel</Button>
         </div>
       )}
-      {step.at === 'columns' && (
+      {step.at === 'columns' && step.table.isTrack && (
+        <TrackDates
+          key={step.table.file}
+          file={step.table.file}
+          table={step.table.table}
+          remembered={step.remembered as DateOrder | undefined}
+          onRead={(dates) => {
+            const { held, table, rest } = step
+            void kept.keep(mappingKey(table), dates)
+            void goOn({ ...held, files: [...held.files, ...readTrack(table, dates)] }, rest)
+          }}
+          onLeave={() => void goOn(step.held, step.rest)}
+        />
+      )}
+      {step.at === 'columns' && !step.table.isTrack && (
         <TableColumns
           key={step.table.file}
           file={step.table.file}
           table={step.table.table}
-          remembered={step.remembered}
+          remembered={step.remembered as TableMapping | undefined}
           onRead={(mapping, { rides, faults }) => {
             const { held, table, rest } = step
             void kept.keep(mappingKey(table), mapping)
@@ -125,7 +159,7 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
             void goOn(
               {
                 ...held,
-                rows: [...held.rows, ...rides.map((ride) => draftOfRow(entry.bike, ride, table.file))],
+                rows: [...held.rows, ...offeredRows(entry.bike, rides, table.file)],
                 faults: [...held.faults, ...bad],
               },
               rest,
@@ -135,7 +169,15 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
         />
       )}
       {step.at === 'review' && (
-        <BatchReview bike={entry} batch={step.batch} onDone={(said) => setStep({ at: 'idle', said })} />
+        <BatchReview
+          bike={entry}
+          batch={step.batch}
+          onAdded={(drafts, additions) => setStep({ at: 'added', drafts, additions })}
+          onLeave={(said) => setStep({ at: 'idle', said })}
+        />
+      )}
+      {step.at === 'added' && (
+        <Receipt drafts={step.drafts} additions={step.additions} onClose={() => setStep({ at: 'idle' })} />
       )}
       {step.at === 'idle' && (
         <>

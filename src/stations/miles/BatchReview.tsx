@@ -1,7 +1,9 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { RideDraft } from '../../core/exposure/admit-rides.ts'
 import { quarterOf, usualAt } from '../../core/exposure/conditions.ts'
 import { totalKm } from '../../core/exposure/distance.ts'
+import { isWorthALook } from '../../core/exposure/receipt.ts'
+import type { ChainAddition } from '../../core/exposure/rides-add.ts'
 import type { BikeEntry } from '../../core/log/entries.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -9,9 +11,12 @@ import { SelectField } from '../../ui/parts/fields.tsx'
 import { saveBytes } from '../../ui/save-file.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
-import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { sayCount, sayKm } from '../../ui/words/numbers.ts'
 import { remarkList, withSaid, type Remark, type Said, type SortedBatch } from './batch.ts'
 import { useOnce } from '../../ui/use-once.ts'
+import { AskAbout } from './AskAbout.tsx'
+import { draftsSaid, questionsOf, type Say } from './questions.ts'
+import { Additions, ReceiptList, useAdditions } from './Receipt.tsx'
 
 const SHOWN = 8
 
@@ -37,69 +42,72 @@ function Remarks({ remarks, title }: { readonly remarks: readonly Remark[]; read
   )
 }
 
-function Fresh({ drafts }: { readonly drafts: readonly RideDraft[] }) {
-  const { now } = useOpenLog()
-  const units = useUnits()
-  return (
-    <>
-      <ul className="divide-y divide-hairline border-y border-hairline text-[0.95rem]">
-        {drafts.slice(0, SHOWN).map((draft, i) => (
-          <li key={i} className="flex justify-between gap-4 py-2">
-            <span className="min-w-0 truncate">
-              {sayDay(draft.at, now)}
-              <span className="block truncate text-sm text-steel">
-                {draft.source?.file}
-                {draft.gears && ', gears told by cadence'}
-              </span>
-            </span>
-            <span className="shrink-0">{sayKm(draft.km, units)}</span>
-          </li>
-        ))}
-      </ul>
-      {drafts.length > SHOWN && (
-        <p className="text-sm text-steel">
-          And {drafts.length - SHOWN} more, {sayKm(totalKm(drafts.slice(SHOWN)), units)}.
-        </p>
-      )}
-    </>
-  )
-}
-
 interface Props {
   readonly bike: BikeEntry
   readonly batch: SortedBatch
-  readonly onDone: (said: string) => void
+  /** What was written, and what it added to the chains. */
+  readonly onAdded: (drafts: readonly RideDraft[], additions: readonly ChainAddition[]) => void
+  readonly onLeave: (said: string) => void
+}
+
+/** What goes in as things stand, and what is said of the rest. */
+function useBatch(batch: SortedBatch) {
+  const [said, setSaid] = useState<Readonly<Record<string, Say>>>({})
+  const questions = useMemo(() => questionsOf(batch.open), [batch])
+  const drafts = useMemo(
+    () => [
+      ...batch.fresh,
+      ...questions.flatMap(({ id, open, usual }) =>
+        open.flatMap((one) => draftsSaid(one, said[id] ?? usual)),
+      ),
+    ],
+    [batch, questions, said],
+  )
+  return {
+    questions,
+    said,
+    say: (id: string, say: Say) => setSaid((held) => ({ ...held, [id]: say })),
+    drafts,
+  }
 }
 
 /** What was found in the files, before anything goes in. */
-export function BatchReview({ bike, batch, onDone }: Props) {
-  const { record, now } = useOpenLog()
+export function BatchReview({ bike, batch, onAdded, onLeave }: Props) {
+  const { record, now, garage } = useOpenLog()
   const units = useUnits()
   const [said, setSaid] = useState<Said>('later')
-  const count = sayCount(batch.fresh.length, 'ride')
-  const km = totalKm(batch.fresh)
+  const { questions, said: answers, say, drafts } = useBatch(batch)
+  const additions = useAdditions(bike.bike, drafts)
+  const count = sayCount(drafts.length, 'ride')
+  const km = totalKm(drafts)
   const remarks = [...batch.broken, ...batch.known, ...batch.richer]
+  const doubtful = drafts.filter(({ receipt }) => receipt && isWorthALook(receipt))
   const [add, adding] = useOnce(async () => {
     const saved = await record(
-      withSaid(batch.fresh, said, bike),
+      withSaid(drafts, said, bike),
       `${count} added to ${bike.name}, ${sayKm(km, units)}.`,
     )
-    if (saved)
-      onDone(
-        saved.length > 0
-          ? `${sayCount(saved.length, 'ride')} added.`
-          : 'All of them were in the log already.',
-      )
+    if (!saved) return
+    const rides = saved.filter((entry) => entry.kind === 'ride')
+    if (rides.length > 0) onAdded(rides, additions)
+    else onLeave('All of them were in the log already.')
   })
-  const usual = CONDITION_NAMES[usualAt(bike, batch.fresh[0]?.at ?? now)]
-  const oneQuarter = new Set(batch.fresh.map(({ at }) => quarterOf(at))).size === 1
+  const usual = CONDITION_NAMES[usualAt(bike, drafts[0]?.at ?? now)]
+  const oneQuarter = new Set(drafts.map(({ at }) => quarterOf(at))).size === 1
   return (
     <div className="flex flex-col gap-4">
-      {batch.fresh.length > 0 && <Fresh drafts={batch.fresh} />}
-      {batch.strayPoints > 0 && (
-        <p className="text-sm text-steel">
-          {sayCount(batch.strayPoints, 'stray point')} left out: nobody rides that fast.
-        </p>
+      <AskAbout questions={questions} said={answers} onSay={say} />
+      {drafts.length > 0 && (
+        <>
+          <Additions garage={garage} additions={additions} />
+          {doubtful.length > 0 && (
+            <p className="text-[0.95rem] font-medium text-rust">
+              {sayCount(doubtful.length, 'ride is', 'rides are')} worth a look before{' '}
+              {doubtful.length === 1 ? 'it goes' : 'they go'} in: listed first.
+            </p>
+          )}
+          <ReceiptList drafts={drafts} />
+        </>
       )}
       <Remarks title="Takes the place of a poorer recording" remarks={batch.richer} />
       <Remarks title="Already in the log, not added again" remarks={batch.known} />
@@ -114,7 +122,7 @@ export function BatchReview({ bike, batch, onDone }: Props) {
         </Button>
       )}
       <div className="flex flex-wrap items-end gap-3">
-        {batch.fresh.length > 0 ? (
+        {drafts.length > 0 ? (
           <>
             <SelectField<Said>
               label="Ridden in"
@@ -130,10 +138,10 @@ export function BatchReview({ bike, batch, onDone }: Props) {
             <Button look="firm" disabled={adding} onClick={add}>
               {adding ? 'Adding…' : `Add ${count}, ${sayKm(km, units)}`}
             </Button>
-            <Button onClick={() => onDone('Nothing was added.')}>Leave them</Button>
+            <Button onClick={() => onLeave('Nothing was added.')}>Leave them</Button>
           </>
         ) : (
-          <Button onClick={() => onDone('Nothing was added.')}>Go back</Button>
+          <Button onClick={() => onLeave('Nothing was added.')}>Go back</Button>
         )}
       </div>
     </div>

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import { commuter, noon, ride, written } from '../../../test/log.ts'
 import type { BikeEntry } from '../../core/log/entries.ts'
 import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
-import { draftOfRow, liveRides, remarkList, sortBatch, withSaid } from './batch.ts'
+import { liveRides, offeredRows, remarkList, sortBatch, withSaid } from './batch.ts'
+import { draftsSaid, questionsOf } from './questions.ts'
 
 const file = (name: string, print: string, more: Partial<ReadRide> = {}): RideFile => ({
   file: name,
@@ -17,6 +18,8 @@ const file = (name: string, print: string, more: Partial<ReadRide> = {}): RideFi
     endedAt: noon(3, 1).replace('12:00', '12:40'),
     hasCadence: false,
     hasPower: false,
+    placed: 1,
+    leftOut: { stray: 0, bad: 0, twice: 0, wild: 0 },
     ...more,
   },
 })
@@ -48,7 +51,7 @@ describe('a batch of ride files', () => {
     const strong = file('meter.gpx', 'P', {
       startedAt: noon(3, 7),
       endedAt: noon(3, 7).replace('12:00', '12:40'),
-      told: { energyKj: 65_535 * 2.4 },
+      told: { energyKjPerKm: 2400, from: 'power' },
     })
     const sorted = sort(
       stray,
@@ -74,14 +77,17 @@ describe('a batch of ride files', () => {
     }
   })
 
-  test('that tells more than a ride by hand takes its place and keeps what was said of it', () => {
+  test('that has the day and distance of a ride by hand is asked about; the same, it takes its place and keeps what was said', () => {
     const sorted = sort(
       file('third.gpx', 'D', { km: 5.1, startedAt: noon(1, 3), endedAt: noon(1, 3).replace('12:', '13:') }),
     )
-    expect(sorted.richer[0]?.fault).toBe(
-      'It tells more than the ride by hand of 2026-01-03 and takes its place.',
-    )
-    expect(sorted.fresh[0]).toMatchObject({ supersedes: log[1]?.id, condition: 'mud', km: 5.1 })
+    expect(sorted.fresh).toEqual([])
+    const [question] = questionsOf(sorted.open)
+    expect(question).toMatchObject({ kind: 'same-day', choices: ['one', 'take'], usual: 'one' })
+    const [open] = sorted.open
+    if (!open) throw new Error('nothing open')
+    expect(draftsSaid(open, 'one')[0]).toMatchObject({ supersedes: log[1]?.id, condition: 'mud', km: 5.1 })
+    expect(draftsSaid(open, 'take')[0]).not.toHaveProperty('supersedes')
   })
 
   test('says nothing of the condition until it is said', () => {
@@ -95,11 +101,62 @@ describe('a batch of ride files', () => {
     expect(withSaid(fresh, 'mud', bike)[0]?.condition).toBe('mud')
   })
 
-  test('a row of a table is known again', () => {
-    const row = draftOfRow('heron', { at: noon(2, 2), km: 9 }, 'rides.csv')
-    const once = sortBatch('heron', [], [row], log)
-    const held = [...log, ...liveRides(written(once.fresh))]
-    expect(sortBatch('heron', [], [row], held).known).toHaveLength(1)
+  test('rows of a table are known again; two of a day are two rides, and two alike are asked about', () => {
+    const row = { at: noon(2, 2), hasTime: false, km: 8, line: 2, twin: 0 }
+    const rows = offeredRows(
+      'heron',
+      [row, { ...row, line: 3, km: 30, movingSeconds: 5100 }, { ...row, line: 4, twin: 1 }],
+      'rides.csv',
+    )
+    const once = sortBatch('heron', [], rows, log)
+    expect(once.fresh.map(({ km }) => km)).toEqual([8, 30])
+    const [question] = questionsOf(once.open)
+    expect(question).toMatchObject({ kind: 'twin', usual: 'take' })
+    const both = [...once.fresh, ...once.open.flatMap((open) => draftsSaid(open, 'take'))]
+    const held = [...log, ...liveRides(written(both))]
+    const again = sortBatch('heron', [], rows, held)
+    expect([again.fresh, again.open, again.known.length]).toEqual([[], [], 3])
+  })
+
+  test('of other sports, or of days that cannot be, is asked about, all of a kind in one go', () => {
+    const runs = Array.from({ length: 9 }, (_, i) => file(`run-${i}.gpx`, `R${i}`, { sport: 'running' }))
+    const sorted = sort(
+      ...runs,
+      { ...file('old.gpx', 'O'), doubt: { why: 'lost-count', likely: noon(3, 9) } } as RideFile,
+      { ...file('far.gpx', 'F'), doubt: { why: 'future' } } as RideFile,
+      file('ride.gpx', 'S', { sport: 'e_biking' }),
+    )
+    expect(sorted.fresh.map(({ source }) => source?.file)).toEqual(['ride.gpx'])
+    const questions = questionsOf(sorted.open)
+    expect(questions.map(({ kind, open, choices, usual }) => [kind, open.length, choices, usual])).toEqual([
+      ['sport', 9, ['leave', 'take'], 'leave'],
+      ['day', 1, ['leave', 'likely-day', 'take'], 'leave'],
+      ['day', 1, ['leave'], 'leave'],
+    ])
+    const [run] = sorted.open
+    const old = sorted.open[9]
+    if (!run || !old) throw new Error('nothing open')
+    expect(draftsSaid(run, 'leave')).toEqual([])
+    expect(draftsSaid(run, 'take')[0]?.receipt).toMatchObject({ sport: 'running' })
+    expect(draftsSaid(old, 'likely-day')[0]).toMatchObject({
+      at: noon(3, 9),
+      receipt: { writtenAt: noon(3, 1) },
+    })
+  })
+
+  test('whose first import told no energy is mended by the next one of the same file', () => {
+    const [old] = liveRides(
+      written([
+        ...commuter,
+        ride(3, 1, 12, { source: { file: 'a.gpx', fingerprint: 'A' }, energyKjPerKm: 0, condition: 'mud' }),
+      ]),
+    )
+    if (!old) throw new Error('no ride')
+    const told = { energyKjPerKm: 22, from: 'power' as const }
+    const sorted = sortBatch('heron', [file('a.gpx', 'A', { told })], [], [old])
+    expect(sorted.fresh[0]).toMatchObject({ supersedes: old.id, energyKjPerKm: 22, condition: 'mud' })
+    const mended = liveRides(written(sorted.fresh))
+    expect(sortBatch('heron', [file('a.gpx', 'A', { told })], [], mended).known).toHaveLength(1)
   })
 
   test('what did not go in can be saved, and is no formula', () => {

@@ -1,13 +1,15 @@
-import { admitRides, draftsOf, type RideDraft } from '../../core/exposure/admit-rides.ts'
+import { admitRides, type RideDraft } from '../../core/exposure/admit-rides.ts'
 import { usualAt, type Condition } from '../../core/exposure/conditions.ts'
 import { roughPlace, routeKey } from '../../core/exposure/ride-gears.ts'
-import type { BikeEntry, Entry, RideEntry } from '../../core/log/entries.ts'
+import { sourcesOf } from '../../core/exposure/same-ride.ts'
+import type { BikeEntry, Entry, RideEntry, RideReceipt } from '../../core/log/entries.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
 import { faultOfDraft } from '../../formats/entry-schema.ts'
-import type { RideTable } from '../../formats/rides/ride-table.ts'
+import { isRide } from '../../formats/rides/sports.ts'
 import type { TableRide } from '../../formats/rides/table-rides.ts'
 import { sayRideFault } from '../../ui/words/write-faults.ts'
 import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
+import type { Open } from './questions.ts'
 
 /** A file or ride that does not go in, and why; or one that does with a remark. */
 export interface Remark {
@@ -17,19 +19,32 @@ export interface Remark {
 
 export interface SortedBatch {
   readonly fresh: readonly RideDraft[]
-  /** Of those, the ones that take the place of a poorer recording. */
+  /** Rides about which something has to be said first. */
+  readonly open: readonly Open[]
+  /** Of those that go in, the ones that take the place of a poorer recording. */
   readonly richer: readonly Remark[]
   /** Already in the log, or told better by another file. */
   readonly known: readonly Remark[]
   readonly broken: readonly Remark[]
-  /** Tables whose columns are still to be told. */
-  readonly tables: readonly { readonly file: string; readonly table: RideTable }[]
-  readonly strayPoints: number
 }
 
 /** The rides of the log that count, as they were written. */
 export const liveRides = (entries: readonly Entry[]): RideEntry[] =>
   liveEntries(entries).filter((entry) => entry.kind === 'ride')
+
+function receiptOf(ride: ReadRide): RideReceipt {
+  const { stray, bad, twice, wild } = ride.leftOut
+  return {
+    distance: ride.deviceKm === undefined ? 'track' : 'device',
+    ...(ride.deviceFault && { deviceFault: ride.deviceFault }),
+    ...(ride.told?.from && { energy: ride.told.from }),
+    points: ride.points,
+    ...(stray > 0 && { stray }),
+    ...(bad > 0 && { bad }),
+    ...(twice > 0 && { twice }),
+    ...(wild > 0 && { wild }),
+  }
+}
 
 /** What the log keeps of a recorded ride. Its condition is still to be said. */
 export function draftOfRecording(bike: string, ride: ReadRide, file: string, print: string): RideDraft {
@@ -48,72 +63,135 @@ export function draftOfRecording(bike: string, ride: ReadRide, file: string, pri
     movingSeconds: ride.movingSeconds,
     elapsedSeconds: (Date.parse(ride.endedAt) - Date.parse(ride.startedAt)) / 1000,
     ...(recorded.length > 0 && { recorded }),
-    ...(told && km > 0 && { energyKjPerKm: told.energyKj / km }),
+    ...(told?.energyKjPerKm !== undefined && { energyKjPerKm: told.energyKjPerKm }),
     ...(told?.gears && { gears: told.gears }),
     ...(place && { place: roughPlace(place), route: routeKey(place, km) }),
+    receipt: receiptOf(ride),
     source: { file, fingerprint: print },
   }
 }
 
 /** What the log keeps of a row of a table. */
-export const draftOfRow = (bike: string, ride: TableRide, file: string): RideDraft => ({
-  kind: 'ride',
-  at: ride.at,
-  bike,
-  km: ride.km,
-  ...(ride.movingSeconds !== undefined && { movingSeconds: ride.movingSeconds }),
-  source: { file, fingerprint: `row ${ride.at} ${ride.km.toFixed(3)}` },
-})
+export function draftOfRow(bike: string, ride: TableRide, file: string): RideDraft {
+  const { at, km, movingSeconds, hasTime, twin } = ride
+  const print = ['row', at, km.toFixed(3), movingSeconds, twin > 0 ? `again ${twin}` : undefined]
+  return {
+    kind: 'ride',
+    at,
+    bike,
+    km,
+    ...(movingSeconds !== undefined && { movingSeconds }),
+    // Where only the day is known nothing is known of when it began and ended.
+    ...(movingSeconds !== undefined && hasTime && { elapsedSeconds: movingSeconds }),
+    receipt: { distance: 'table' },
+    source: { file, fingerprint: print.filter((part) => part !== undefined).join(' ') },
+  }
+}
+
+/** A row of a table as it is offered, with what is open about it. */
+export interface OfferedRow {
+  readonly draft: RideDraft
+  readonly line: number
+  readonly isTwin: boolean
+  readonly otherSport?: string
+}
+
+/** The rows of a table as they are offered to the log. */
+export const offeredRows = (bike: string, rides: readonly TableRide[], file: string): OfferedRow[] =>
+  rides.map((ride) => ({
+    draft: draftOfRow(bike, ride, file),
+    line: ride.line,
+    isTwin: ride.twin > 0,
+    ...(ride.otherSport !== undefined && { otherSport: ride.otherSport }),
+  }))
 
 const nameOf = (draft: RideDraft): string => draft.source?.file ?? draft.at.slice(0, 10)
 
-/** Sorts what was read into rides to add, rides already held and files that could not be read. */
+/** Recordings and rows in the order in which they are held against the log, and what is open about them by themselves. */
+function sortOffers(bike: string, files: readonly RideFile[], rows: readonly OfferedRow[]) {
+  const offered: RideDraft[] = []
+  const open: Open[] = []
+  const twins = new Map<RideDraft, number>()
+  for (const one of files) {
+    if (one.form !== 'ride') continue
+    const draft = draftOfRecording(bike, one.ride, one.file, one.print)
+    if (!isRide(one.ride.sport)) open.push({ kind: 'sport', sport: one.ride.sport ?? '', draft })
+    else if (one.doubt) open.push({ kind: 'day', doubt: one.doubt, draft })
+    else offered.push(draft)
+  }
+  for (const { draft, line, isTwin, otherSport } of rows) {
+    if (otherSport !== undefined) open.push({ kind: 'sport', sport: otherSport, draft })
+    else {
+      offered.push(draft)
+      if (isTwin) twins.set(draft, line)
+    }
+  }
+  return { offered, open, twins }
+}
+
+/** Sorts what was read into rides to add, rides to ask about, rides already held and files that could not be read. */
 export function sortBatch(
   bike: string,
   files: readonly RideFile[],
-  rows: readonly RideDraft[],
+  rows: readonly OfferedRow[],
   held: readonly RideEntry[],
 ): SortedBatch {
-  const broken: Remark[] = []
-  const tables: { file: string; table: RideTable }[] = []
-  const offered: RideDraft[] = []
-  let strayPoints = 0
-  for (const one of files) {
-    switch (one.form) {
-      case 'fault':
-        broken.push({ file: one.file, fault: one.fault })
-        break
-      case 'table':
-        tables.push({ file: one.file, table: one.table })
-        break
-      case 'ride':
-        strayPoints += one.ride.dropped
-        offered.push(draftOfRecording(bike, one.ride, one.file, one.print))
-        break
+  const broken: Remark[] = files.flatMap((one) =>
+    one.form === 'fault' ? [{ file: one.file, fault: one.fault }] : [],
+  )
+  const { offered, open, twins } = sortOffers(bike, files, rows)
+  const isSound = (draft: RideDraft): boolean => {
+    if (!(draft.km > 0)) {
+      broken.push({ file: nameOf(draft), fault: 'It went no way at all: there is no distance in it.' })
+      return false
     }
-  }
-  const admissions = admitRides(held, [...offered, ...rows])
-  const fresh = draftsOf(admissions).filter((draft) => {
     const found = faultOfDraft(draft)
     if (found) broken.push({ file: nameOf(draft), fault: sayRideFault(found.field, found.fault) })
     return found === undefined
+  }
+  const fresh: RideDraft[] = []
+  const richer: Remark[] = []
+  const known: Remark[] = []
+  for (const one of admitRides(held, offered)) {
+    const file = nameOf(one.offered)
+    switch (one.outcome) {
+      case 'same':
+        known.push({ file, fault: `The same ride as ${one.of}.` })
+        break
+      case 'poorer':
+        known.push({ file, fault: `The same ride as ${one.of}, which tells at least as much.` })
+        break
+      case 'richer':
+        if (!isSound(one.draft)) break
+        fresh.push(one.draft)
+        richer.push({ file, fault: `It tells more than ${one.of} and takes its place.` })
+        break
+      case 'maybe': {
+        const { draft, instead, of } = one
+        if (isSound(draft)) open.push({ kind: 'same-day', draft, ...(instead && { instead }), of })
+        break
+      }
+      case 'new': {
+        const line = twins.get(one.draft)
+        if (!isSound(one.draft)) break
+        if (line === undefined) fresh.push(one.draft)
+        else open.push({ kind: 'twin', draft: one.draft, line })
+      }
+    }
+  }
+  // A ride of another sport, or of a doubtful day, that is in already need not be asked about.
+  const prints = new Set(held.flatMap((ride) => sourcesOf(ride).map(({ fingerprint }) => fingerprint)))
+  const asked = open.filter(({ draft }) => {
+    if (!prints.has(draft.source?.fingerprint ?? '')) return true
+    known.push({ file: nameOf(draft), fault: 'It is in the log already.' })
+    return false
   })
   return {
     fresh,
-    richer: admissions.flatMap((one) =>
-      one.outcome === 'richer'
-        ? [{ file: nameOf(one.offered), fault: `It tells more than ${one.of} and takes its place.` }]
-        : [],
-    ),
-    known: admissions.flatMap((one) => {
-      if (one.outcome === 'same') return [{ file: nameOf(one.offered), fault: `The same ride as ${one.of}.` }]
-      return one.outcome === 'poorer'
-        ? [{ file: nameOf(one.offered), fault: `The same ride as ${one.of}, which tells at least as much.` }]
-        : []
-    }),
+    open: asked.filter(({ kind, draft }) => kind === 'day' || isSound(draft)),
+    richer,
+    known,
     broken,
-    tables,
-    strayPoints,
   }
 }
 

@@ -150,7 +150,7 @@ describe('the columns of a table', () => {
   test('that cannot be told wait for an answer', async () => {
     const { read, left } = show('when,how far\n3/4/26,12\n5/6/26,9')
     expect(go()).toHaveProperty('disabled', true)
-    await userEvent.selectOptions(screen.getByLabelText('Day and time in'), 'when')
+    await userEvent.selectOptions(screen.getByLabelText('Day in'), 'when')
     await userEvent.selectOptions(screen.getByLabelText('Distance in'), 'how far')
     await userEvent.selectOptions(screen.getByLabelText('Written as'), 'month, day, year')
     await userEvent.selectOptions(screen.getByLabelText('Its unit'), 'miles')
@@ -162,7 +162,7 @@ describe('the columns of a table', () => {
 
   test('are taken as they were the last time', () => {
     show('when,how far\n3/4/26,12', {
-      when: 0,
+      date: 0,
       distance: 1,
       dates: 'day-first',
       unit: 'miles',

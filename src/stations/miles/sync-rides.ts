@@ -35,13 +35,15 @@ function draftOf(bike: string, ride: RideChange): RideDraft | undefined {
     return undefined
   const place =
     ride.lat !== undefined && ride.lon !== undefined ? { lat: ride.lat, lon: ride.lon } : undefined
+  const seconds = ride.elapsedSeconds ?? ride.movingSeconds
   return {
     kind: 'ride',
     at: new Date(startedAt).toISOString(),
     bike,
     km,
     ...(ride.movingSeconds !== undefined && { movingSeconds: ride.movingSeconds }),
-    ...(ride.elapsedSeconds !== undefined && { elapsedSeconds: ride.elapsedSeconds }),
+    // A service tells the moment at which it began: without its end it took at least as long as it was in motion.
+    ...(seconds !== undefined && { elapsedSeconds: seconds }),
     ...(place && { place: roughPlace(place), route: routeKey(place, km) }),
     source: { file: RIDE_SERVICE, fingerprint: printOf(ride.id) },
   }

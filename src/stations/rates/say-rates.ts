@@ -29,12 +29,14 @@ export const sayInterval = ({ p10, p50, p90 }: Interval): string =>
 /** What a multiplier is of. */
 export function sayFactor(of: Factor): string {
   if (of === 'unsaid') return 'rides nobody has said the road of'
+  if (of === 'untold') return 'rides that do not tell their energy'
   if (of === 'none') return 'a bare chain'
   if (of === 'wet-lube') return 'wet lube, in dust'
   return of in CONDITION_MULTIPLIER ? CONDITION_NAMES[of as Condition] : LUBE_NAMES[of as Lube]
 }
 
-export const isRoad = ({ of }: FactorRate): boolean => of === 'unsaid' || of in CONDITION_MULTIPLIER
+export const isRoad = ({ of }: FactorRate): boolean =>
+  of === 'unsaid' || of === 'untold' || of in CONDITION_MULTIPLIER
 
 /** Wax against drip, in a sentence. */
 export function sayContrast({ of, after, less, learned }: FactorRate): string {
@@ -56,7 +58,9 @@ export function sayRates(
   const per = units === 'metric' ? '1000\u00a0km' : '1000\u00a0miles'
   const at = (rate: number) => sayTwo(rateIn(units, rate))
   const [worst] = factors
-    .filter((factor) => isRoad(factor) && factor.of !== 'unsaid' && factor.wearKm > 0)
+    .filter(
+      (factor) => isRoad(factor) && factor.of !== 'unsaid' && factor.of !== 'untold' && factor.wearKm > 0,
+    )
     .sort((a, b) => b.after.p50 - a.after.p50)
   return {
     answer: `A chain of yours ${chains.some(({ readings }) => readings > 0) ? '' : 'probably '}lengthens by ${at(p50)}\u00a0% in ${per} of dry road, probably ${at(p10)} to ${at(p90)}.`,

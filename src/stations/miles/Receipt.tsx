@@ -1,0 +1,113 @@
+import type { RideDraft } from '../../core/exposure/admit-rides.ts'
+import { isWorthALook } from '../../core/exposure/receipt.ts'
+import { whatRidesAdd, type ChainAddition } from '../../core/exposure/rides-add.ts'
+import type { BikeId } from '../../core/log/entries.ts'
+import type { Garage } from '../../core/log/garage.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { namePart } from '../../ui/words/part-name.ts'
+import { sayReceipt } from '../../ui/words/receipt.ts'
+import { useMemo } from 'react'
+
+const SHOWN = 100
+
+/** What rides add to the chains of their bike: "Adds 212 km to chain B: 180 wear-km." */
+export function Additions({
+  garage,
+  additions,
+}: {
+  readonly garage: Garage
+  readonly additions: readonly ChainAddition[]
+}) {
+  const units = useUnits()
+  if (additions.length === 0) return <p className="text-[0.95rem]">No chain was on the bike on those days.</p>
+  return (
+    <ul className="text-[0.95rem]">
+      {additions.map(({ chain, km, wearKm }) => (
+        <li key={chain}>
+          {km < 0 ? 'Takes' : 'Adds'} <strong>{sayKm(Math.abs(km), units)}</strong> {km < 0 ? 'from' : 'to'}{' '}
+          {namePart(garage, chain)}: {sayKm(Math.abs(wearKm), units)} of wear distance
+          {wearKm < 0 !== km < 0 && Math.abs(wearKm) > 0.05 ? (wearKm < 0 ? ' less' : ' more') : ''}.
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** What rides would add, worked out once for the rides given. */
+export function useAdditions(bike: BikeId, drafts: readonly RideDraft[]): readonly ChainAddition[] {
+  const { garage } = useOpenLog()
+  return useMemo(() => whatRidesAdd(garage, bike, drafts), [garage, bike, drafts])
+}
+
+/** How the figures of each ride were come by. What is worth a look comes first. */
+export function ReceiptList({ drafts }: { readonly drafts: readonly RideDraft[] }) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const sorted = [...drafts].sort(
+    (a, b) =>
+      Number(b.receipt ? isWorthALook(b.receipt) : false) -
+      Number(a.receipt ? isWorthALook(a.receipt) : false),
+  )
+  return (
+    <>
+      <ul
+        className="max-h-96 divide-y divide-hairline overflow-y-auto border-y border-hairline text-[0.95rem]"
+        tabIndex={0}
+        aria-label="The rides, and how their figures were come by"
+      >
+        {sorted.slice(0, SHOWN).map((draft, i) => (
+          <li key={i} className="py-2">
+            <span className="flex justify-between gap-4">
+              <span className="min-w-0 truncate">
+                {sayDay(draft.at, now)}
+                {draft.source && <span className="text-steel"> · {draft.source.file}</span>}
+              </span>
+              <span className="shrink-0">{sayKm(draft.km, units)}</span>
+            </span>
+            {sayReceipt(draft).map((sentence) => (
+              <span key={sentence} className="block text-sm text-steel">
+                {sentence}
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+      {drafts.length > SHOWN && (
+        <p className="text-sm text-steel">And {drafts.length - SHOWN} more. Each can be opened in the log.</p>
+      )}
+    </>
+  )
+}
+
+interface Props {
+  readonly drafts: readonly RideDraft[]
+  readonly additions: readonly ChainAddition[]
+  readonly onClose: () => void
+}
+
+/** What an import did. */
+export function Receipt({ drafts, additions, onClose }: Props) {
+  const { garage } = useOpenLog()
+  return (
+    <div className="flex flex-col gap-3">
+      <h3 className="text-lg font-medium" role="status">
+        {sayCount(drafts.length, 'ride')} added.
+      </h3>
+      <Additions garage={garage} additions={additions} />
+      <details>
+        <summary className="min-h-8 cursor-pointer text-[0.95rem] underline underline-offset-4">
+          How each figure was come by
+        </summary>
+        <div className="mt-2">
+          <ReceiptList drafts={drafts} />
+        </div>
+      </details>
+      <Button className="self-start" onClick={onClose}>
+        Done
+      </Button>
+    </div>
+  )
+}
