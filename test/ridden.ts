@@ -1,4 +1,4 @@
-import type { TrackPoint } from '../src/core/exposure/track.ts'
+import type { TrackPoint } from '../src/core/exposure/track-point.ts'
 import { seededRandom } from '../src/core/random.ts'
 
 /** What a simulated ride is ridden on. */

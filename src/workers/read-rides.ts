@@ -1,10 +1,11 @@
 import type { Remote } from 'comlink'
 import type { RideSetup } from '../core/exposure/ride-gears.ts'
 import type { PackedFile } from '../formats/rides/zip.ts'
-import type { RideFile, RidesWorker } from './rides.worker.ts'
+import type { RideFile } from './ride-file.ts'
+import type { RidesWorker } from './rides.worker.ts'
 import { startWorker } from './start-worker.ts'
 
-export type { ReadRide, RideFile } from './rides.worker.ts'
+export type { ReadRide, RideFile } from './ride-file.ts'
 
 export interface Progress {
   readonly done: number

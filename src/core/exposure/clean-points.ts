@@ -1,4 +1,4 @@
-import type { TrackPoint } from './track.ts'
+import type { TrackPoint } from './track-point.ts'
 
 /** What was done to a track's points before anything was told from them. */
 export interface CleanTrack {

@@ -1,4 +1,4 @@
-import { MAX_SPEED_MS, type TrackPoint } from './track.ts'
+import { MAX_SPEED_MS, type TrackPoint } from './track-point.ts'
 
 /** Why a device's own distance is not used: it jumps as no bike does, or it is far from what the track says. */
 export type DeviceFault = 'impossible' | 'unlike-track'

@@ -87,17 +87,3 @@ export function sensed<S extends Sensed>(samples: readonly S[]): readonly S[] {
     (sample) => ({ ...sample, cadenceRpm: undefined }),
   )
 }
-
-/** How much of a list of samples bears something, as a share of their time; 0 for an empty one. */
-export function shareOfTime<S extends Sensed>(
-  samples: readonly S[],
-  bears: (sample: S, i: number) => boolean,
-): number {
-  const seconds = secondsEach(samples)
-  let [told, all] = [0, 0]
-  samples.forEach((sample, i) => {
-    all += seconds[i] ?? 0
-    if (bears(sample, i)) told += seconds[i] ?? 0
-  })
-  return all > 0 ? told / all : 0
-}

@@ -4,7 +4,8 @@ import { every, nowAndThen, RIDDEN, ridden } from '../../../test/ridden.ts'
 import { bySprocket } from './gears-in-use.ts'
 import { rideGears, type RideGears } from './ride-gears.ts'
 import { gearSamples } from './track-samples.ts'
-import { summariseTrack, type TrackPoint } from './track.ts'
+import type { TrackPoint } from './track-point.ts'
+import { summariseTrack } from './track.ts'
 
 const bike = { motor: 'none' as const, massKg: 84, ...RIDDEN }
 const withoutPower = (points: readonly TrackPoint[]): TrackPoint[] =>

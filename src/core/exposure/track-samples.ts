@@ -1,6 +1,6 @@
 import type { EffortSample } from './chain-energy.ts'
 import { MOST_STEP_S } from './stretches.ts'
-import { greatCircleM, MAX_SPEED_MS, type TrackPoint } from './track.ts'
+import { greatCircleM, MAX_SPEED_MS, type TrackPoint } from './track-point.ts'
 
 /** A moment of a ride with all that gears and energy are told from. */
 export type GearRecord = EffortSample

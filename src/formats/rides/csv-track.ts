@@ -1,4 +1,5 @@
-import { summariseTrack, type TrackPoint } from '../../core/exposure/track.ts'
+import type { TrackPoint } from '../../core/exposure/track-point.ts'
+import { summariseTrack } from '../../core/exposure/track.ts'
 import { recordedRides, type RecordedRide } from './recorded-ride.ts'
 import { guessColumns, type Column, type RideTable } from './ride-table.ts'
 import { dateOrderOf, decimalsOf, tableMoment, tableNumber, type DateOrder } from './table-cells.ts'

@@ -1,4 +1,4 @@
-import type { TrackPoint } from '../../core/exposure/track.ts'
+import type { TrackPoint } from '../../core/exposure/track-point.ts'
 import { recordedRides, type RecordedRide, type Recording } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
 
@@ -62,10 +62,10 @@ const kmOf = (session: FitSession | undefined): number | undefined => {
   const metres = amount(session?.total_distance)
   return metres === undefined ? undefined : metres / 1000
 }
-const sportOf = (session: FitSession | undefined): string | undefined =>
-  session?.sport === undefined || session.sport === null
-    ? undefined
-    : String(session.sport as string | number)
+const sportOf = (session: FitSession | undefined): string | undefined => {
+  const sport = session?.sport
+  return typeof sport === 'string' || typeof sport === 'number' ? String(sport) : undefined
+}
 
 /** The legs of a file: each session with the points of its time; one where there is at most one session. */
 function legsOf(points: readonly TrackPoint[], sessions: readonly FitSession[]): Recording[] {
@@ -104,7 +104,7 @@ async function parse(bytes: Uint8Array): Promise<FitFile> {
   const copy = new ArrayBuffer(bytes.length)
   new Uint8Array(copy).set(bytes)
   try {
-    return (await parser.parseAsync(copy)) as FitFile
+    return await parser.parseAsync(copy)
   } catch (error) {
     if (/developer data/i.test(String(error)))
       throw new RideFileError(

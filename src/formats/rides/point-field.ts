@@ -1,4 +1,4 @@
-import type { TrackPoint } from '../../core/exposure/track.ts'
+import type { TrackPoint } from '../../core/exposure/track-point.ts'
 import { amount, degrees, finite } from './fields.ts'
 import type { HeldValue } from './held-bytes.ts'
 

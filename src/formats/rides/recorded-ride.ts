@@ -7,7 +7,8 @@ import {
 } from '../../core/exposure/device-distance.ts'
 import { MOST_CADENCE_RPM, MOST_POWER_W } from '../../core/exposure/sensors.ts'
 import { gearSamples, type GearRecord } from '../../core/exposure/track-samples.ts'
-import { summariseTrack, type TrackPoint, type TrackSummary } from '../../core/exposure/track.ts'
+import type { TrackPoint } from '../../core/exposure/track-point.ts'
+import { summariseTrack, type TrackSummary } from '../../core/exposure/track.ts'
 import { RideFileError } from './ride-file-error.ts'
 
 /** What of a file was not used, in counts. */

@@ -2,12 +2,13 @@ import { useState } from 'react'
 import type { RideDraft } from '../../core/exposure/admit-rides.ts'
 import type { ChainAddition } from '../../core/exposure/rides-add.ts'
 import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
+import type { BikeId } from '../../core/log/entries.ts'
 import type { RideSetup } from '../../core/exposure/ride-gears.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { readCsvTrack } from '../../formats/rides/csv-track.ts'
 import { RideFileError } from '../../formats/rides/ride-file-error.ts'
 import type { DateOrder } from '../../formats/rides/table-cells.ts'
-import { tablePrint, type TableMapping } from '../../formats/rides/table-rides.ts'
+import { tablePrint, type ReadTable, type TableMapping } from '../../formats/rides/table-rides.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
@@ -49,6 +50,48 @@ type Step =
     }
 
 const mappingKey = (table: Table): string => `columns ${tablePrint(table.table)}`
+
+/** What was held, with what a table told. */
+function withTable(held: Held, bike: BikeId, { file }: Table, { rides, faults }: ReadTable): Held {
+  const bad = faults.map(({ line, fault }) => ({
+    file: `${file}, line ${line}`,
+    form: 'fault' as const,
+    fault,
+  }))
+  return {
+    ...held,
+    rows: [...held.rows, ...offeredRows(bike, rides, file)],
+    faults: [...held.faults, ...bad],
+  }
+}
+
+interface TableStepProps {
+  readonly table: Table
+  readonly remembered: unknown
+  readonly onTrack: (dates: DateOrder) => void
+  readonly onRides: (mapping: TableMapping, read: ReadTable) => void
+  readonly onLeave: () => void
+}
+
+/** What is still to be said of a table, of points or of rides. */
+const TableStep = ({ table, remembered, onTrack, onRides, onLeave }: TableStepProps) =>
+  table.isTrack ? (
+    <TrackDates
+      file={table.file}
+      table={table.table}
+      remembered={remembered as DateOrder | undefined}
+      onRead={onTrack}
+      onLeave={onLeave}
+    />
+  ) : (
+    <TableColumns
+      file={table.file}
+      table={table.table}
+      remembered={remembered as TableMapping | undefined}
+      onRead={onRides}
+      onLeave={onLeave}
+    />
+  )
 
 /** The way rides come in: recorded files, a table, one by hand, the bike's computer, or a service. */
 export function AddRides({ report }: { readonly report: BikeReport }) {
@@ -128,42 +171,20 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
           <Button onClick={step.reading.cancel}>Cancel</Button>
         </div>
       )}
-      {step.at === 'columns' && step.table.isTrack && (
-        <TrackDates
+      {step.at === 'columns' && (
+        <TableStep
           key={step.table.file}
-          file={step.table.file}
-          table={step.table.table}
-          remembered={step.remembered as DateOrder | undefined}
-          onRead={(dates) => {
+          table={step.table}
+          remembered={step.remembered}
+          onTrack={(dates) => {
             const { held, table, rest } = step
             void kept.keep(mappingKey(table), dates)
             void goOn({ ...held, files: [...held.files, ...readTrack(table, dates)] }, rest)
           }}
-          onLeave={() => void goOn(step.held, step.rest)}
-        />
-      )}
-      {step.at === 'columns' && !step.table.isTrack && (
-        <TableColumns
-          key={step.table.file}
-          file={step.table.file}
-          table={step.table.table}
-          remembered={step.remembered as TableMapping | undefined}
-          onRead={(mapping, { rides, faults }) => {
+          onRides={(mapping, read) => {
             const { held, table, rest } = step
             void kept.keep(mappingKey(table), mapping)
-            const bad = faults.map(({ line, fault }) => ({
-              file: `${table.file}, line ${line}`,
-              form: 'fault' as const,
-              fault,
-            }))
-            void goOn(
-              {
-                ...held,
-                rows: [...held.rows, ...offeredRows(entry.bike, rides, table.file)],
-                faults: [...held.faults, ...bad],
-              },
-              rest,
-            )
+            void goOn(withTable(held, entry.bike, table, read), rest)
           }}
           onLeave={() => void goOn(step.held, step.rest)}
         />

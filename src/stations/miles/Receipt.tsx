@@ -53,28 +53,31 @@ export function ReceiptList({ drafts }: { readonly drafts: readonly RideDraft[] 
   )
   return (
     <>
-      <ul
-        className="max-h-96 divide-y divide-hairline overflow-y-auto border-y border-hairline text-[0.95rem]"
-        tabIndex={0}
+      <div
+        className="max-h-96 overflow-y-auto border-y border-hairline"
+        role="region"
         aria-label="The rides, and how their figures were come by"
+        tabIndex={0}
       >
-        {sorted.slice(0, SHOWN).map((draft, i) => (
-          <li key={i} className="py-2">
-            <span className="flex justify-between gap-4">
-              <span className="min-w-0 truncate">
-                {sayDay(draft.at, now)}
-                {draft.source && <span className="text-steel"> · {draft.source.file}</span>}
+        <ul className="divide-y divide-hairline text-[0.95rem]">
+          {sorted.slice(0, SHOWN).map((draft, i) => (
+            <li key={i} className="py-2">
+              <span className="flex justify-between gap-4">
+                <span className="min-w-0 truncate">
+                  {sayDay(draft.at, now)}
+                  {draft.source && <span className="text-steel"> · {draft.source.file}</span>}
+                </span>
+                <span className="shrink-0">{sayKm(draft.km, units)}</span>
               </span>
-              <span className="shrink-0">{sayKm(draft.km, units)}</span>
-            </span>
-            {sayReceipt(draft).map((sentence) => (
-              <span key={sentence} className="block text-sm text-steel">
-                {sentence}
-              </span>
-            ))}
-          </li>
-        ))}
-      </ul>
+              {sayReceipt(draft).map((sentence) => (
+                <span key={sentence} className="block text-sm text-steel">
+                  {sentence}
+                </span>
+              ))}
+            </li>
+          ))}
+        </ul>
+      </div>
       {drafts.length > SHOWN && (
         <p className="text-sm text-steel">And {drafts.length - SHOWN} more. Each can be opened in the log.</p>
       )}

@@ -112,6 +112,7 @@ function Preview({
 
 /** Which column of a table holds what. Asked once; the next table with the same heads is read the same way. */
 export function TableColumns({ file, table, remembered, onRead, onLeave }: Props) {
+  const { now } = useOpenLog()
   const [guess, setGuess] = useState(() => guessMapping(table))
   const [mapping, setMapping] = useState<Partial<TableMapping>>(() =>
     remembered && isWhole(remembered) ? remembered : guess.mapping,
@@ -136,8 +137,8 @@ export function TableColumns({ file, table, remembered, onRead, onLeave }: Props
   }
   const said = (at: number | undefined): string => (at === undefined ? NONE : String(at))
   const read = useMemo(
-    () => (isWhole(mapping) ? ridesOfTable(table, mapping, Date.now()) : undefined),
-    [table, mapping],
+    () => (isWhole(mapping) ? ridesOfTable(table, mapping, Date.parse(now)) : undefined),
+    [table, mapping, now],
   )
   return (
     <div className="flex flex-col gap-3 border-y border-hairline py-3">
