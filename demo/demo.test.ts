@@ -54,7 +54,7 @@ describe('the demo world', () => {
     expect(quarryChains.length).toBeGreaterThanOrEqual(3)
     expect(
       world.some(
-        (entry) => entry.kind === 'ride' && entry.bike === 'kite' && (entry.energyKjPerKm ?? 0) > 60,
+        (entry) => entry.kind === 'ride' && entry.bike === 'kite' && (entry.energyKjPerKm ?? 0) > 40,
       ),
     ).toBe(true)
     expect(fittedChain(garage, 'plover')?.entry.spec).toMatchObject({ past: 'unknown' })

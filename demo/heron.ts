@@ -30,7 +30,7 @@ const COG_SHARES: Readonly<Record<number, number>> = {
   28: 0.03,
   32: 0.01,
 }
-const KJ_PER_KM = 58
+const KJ_PER_KM = 25
 
 /** What the sensor tells of a day's ride. */
 function toldOf(day: number, km: number): Pick<RideEntry, 'place' | 'route' | 'gears' | 'recorded'> {

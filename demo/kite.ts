@@ -51,7 +51,7 @@ export function kite(diary: Diary, random: Random): void {
         bike: 'kite',
         km: Math.round(km * 100) / 100,
         condition: roadToday(diary.at(day), random),
-        energyKjPerKm: Math.round(random.normal(76, 5)),
+        energyKjPerKm: Math.round(random.normal(46, 4)),
       })
       sinceLube += km
     }

@@ -25,11 +25,15 @@ interface Name {
 const asKey = (text: string): string => Object.keys({ [text]: 0 })[0] ?? text
 
 const BUCKETS = 512
+/** A file with more names than this is none that a device wrote: looking them up would take longer than the full parser. */
+const MOST_NAMES = 2000
 
 /** Names met so far. A file has thirty of them and writes each ten thousand times. */
 function nameBook() {
   const book: Name[][] = Array.from({ length: BUCKETS }, () => [])
-  return (bytes: Uint8Array, from: number, to: number, hash: number): Name => {
+  let count = 0
+  const isFull = (): boolean => count > MOST_NAMES
+  const nameOf = (bytes: Uint8Array, from: number, to: number, hash: number): Name => {
     const bucket = book[hash & (BUCKETS - 1)] ?? []
     for (let n = 0; n < bucket.length; n++) {
       const name = bucket[n]
@@ -43,8 +47,10 @@ function nameBook() {
     const spelt = asKey(decodeText(own))
     const name = { bytes: own, spelt, local: asKey(spelt.slice(spelt.indexOf(':') + 1).toLowerCase()) }
     bucket.push(name)
+    count++
     return name
   }
+  return { nameOf, isFull }
 }
 
 const ROOT: Name = { bytes: new Uint8Array(), spelt: '', local: '' }
@@ -93,7 +99,7 @@ function readersOf(bytes: Uint8Array, tag: Passing) {
   return { at, held }
 }
 
-type NameOf = ReturnType<typeof nameBook>
+type NameOf = ReturnType<typeof nameBook>['nameOf']
 
 /**
  * Reads a tag's attributes from behind its name to its end.
@@ -154,7 +160,7 @@ function afterDeclaration(bytes: Uint8Array, from: number): number {
  */
 export function scanPlain(bytes: Uint8Array, handler: XmlHandler): boolean {
   const { length } = bytes
-  const nameOf = nameBook()
+  const { nameOf, isFull } = nameBook()
   const tag: Passing = {
     from: 0,
     attributes: 0,
@@ -206,7 +212,7 @@ export function scanPlain(bytes: Uint8Array, handler: XmlHandler): boolean {
     if (i === nameFrom || i >= length) return false
     const name = nameOf(bytes, nameFrom, i, hash)
     i = readAttributes(bytes, i, tag, nameOf)
-    if (i < 0) return false
+    if (i < 0 || isFull()) return false
     handler.open(name.local, at)
     leaf = !tag.empty
     if (leaf) {

@@ -44,13 +44,21 @@ function faultOf(name: string, { isLocked, method, packedSize, size }: ZipEntry)
   return sizeFault(packedSize, size)
 }
 
+const lists = new WeakMap<Uint8Array, readonly ZipEntry[]>()
+/** The list of an archive, read once: its files are unpacked in many goes. */
+function listOf(bytes: Uint8Array): readonly ZipEntry[] {
+  const known = lists.get(bytes) ?? listEntries(bytes)
+  lists.set(bytes, known)
+  return known
+}
+
 /**
  * What an archive holds, from its list alone: nothing is unpacked. Folders and the litter of file systems are passed
  * over.
  * @throws RideFileError where it is no archive, cut short, or wholly locked
  */
 export function listZip(bytes: Uint8Array): readonly PackedFile[] {
-  const entries = listEntries(bytes)
+  const entries = listOf(bytes)
   const files = entries.flatMap((entry, place): PackedFile[] => {
     const { path } = entry
     const name = plainName(path)
@@ -95,7 +103,7 @@ export function* unpackZip(
   bytes: Uint8Array,
   places: readonly number[],
 ): Generator<{ readonly place: number; readonly unpacked: Unpacked }> {
-  const entries = listEntries(bytes)
+  const entries = listOf(bytes)
   for (const place of places) {
     const entry = entries[place]
     yield {

@@ -32,8 +32,14 @@ interface Held {
 }
 type Table = Extract<RideFile, { form: 'table' }>
 
+/** What the last import put in, and what it added to the chains. */
+interface Added {
+  readonly drafts: readonly RideDraft[]
+  readonly additions: readonly ChainAddition[]
+}
+
 type Step =
-  | { readonly at: 'idle'; readonly said?: string }
+  | { readonly at: 'idle'; readonly said?: string; readonly added?: Added }
   | { readonly at: 'reading'; readonly progress: Progress; readonly reading: Reading }
   | {
       readonly at: 'columns'
@@ -43,11 +49,6 @@ type Step =
       readonly remembered: unknown
     }
   | { readonly at: 'review'; readonly batch: SortedBatch }
-  | {
-      readonly at: 'added'
-      readonly drafts: readonly RideDraft[]
-      readonly additions: readonly ChainAddition[]
-    }
 
 const mappingKey = (table: Table): string => `columns ${tablePrint(table.table)}`
 
@@ -154,6 +155,9 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
 
   return (
     <WorkSection id="add" title={`Add rides to ${entry.name}`}>
+      {step.at === 'idle' && step.added && (
+        <Receipt {...step.added} onClose={() => setStep({ at: 'idle' })} />
+      )}
       {step.at === 'idle' && <DropPlace onFiles={start} />}
       <p role="status" className="text-[0.95rem] empty:hidden">
         {step.at === 'idle' ? step.said : ''}
@@ -193,12 +197,9 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
         <BatchReview
           bike={entry}
           batch={step.batch}
-          onAdded={(drafts, additions) => setStep({ at: 'added', drafts, additions })}
+          onAdded={(drafts, additions) => setStep({ at: 'idle', added: { drafts, additions } })}
           onLeave={(said) => setStep({ at: 'idle', said })}
         />
-      )}
-      {step.at === 'added' && (
-        <Receipt drafts={step.drafts} additions={step.additions} onClose={() => setStep({ at: 'idle' })} />
       )}
       {step.at === 'idle' && (
         <>

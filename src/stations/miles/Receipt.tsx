@@ -56,7 +56,7 @@ export function ReceiptList({ drafts }: { readonly drafts: readonly RideDraft[] 
       <div
         className="max-h-96 overflow-y-auto border-y border-hairline"
         role="region"
-        aria-label="The rides, and how their figures were come by"
+        aria-label="How each figure was come by"
         tabIndex={0}
       >
         <ul className="divide-y divide-hairline text-[0.95rem]">
@@ -95,10 +95,10 @@ interface Props {
 export function Receipt({ drafts, additions, onClose }: Props) {
   const { garage } = useOpenLog()
   return (
-    <div className="flex flex-col gap-3">
-      <h3 className="text-lg font-medium" role="status">
+    <section aria-label="What was added" className="flex flex-col gap-2 border-l-4 border-petrol pl-3">
+      <p role="status" className="text-lg font-medium">
         {sayCount(drafts.length, 'ride')} added.
-      </h3>
+      </p>
       <Additions garage={garage} additions={additions} />
       <details>
         <summary className="min-h-8 cursor-pointer text-[0.95rem] underline underline-offset-4">
@@ -108,9 +108,9 @@ export function Receipt({ drafts, additions, onClose }: Props) {
           <ReceiptList drafts={drafts} />
         </div>
       </details>
-      <Button className="self-start" onClick={onClose}>
-        Done
+      <Button look="link" className="self-start" onClick={onClose}>
+        Hide this
       </Button>
-    </div>
+    </section>
   )
 }
