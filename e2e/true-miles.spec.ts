@@ -1,5 +1,6 @@
+import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { addBike, answerOf, expectAccessible, goTo } from './bench-hand.ts'
+import { addBike, answerOf, asFile, expectAccessible, goTo } from './bench-hand.ts'
 
 const OTHERS = 'cases/rides/by-others'
 const other = (...names: string[]): string[] => names.map((name) => `${OTHERS}/${name}`)
@@ -12,22 +13,27 @@ test('what other recorders write: the questions are answered by keyboard, and th
 }) => {
   await addBike(page, '2026-01-01')
   await goTo(page, 'Miles')
-  await drop(
-    page,
-    other(
-      '01a-cadence-every-3s.gpx',
-      '04a-type-running.gpx',
-      '04e-triathlon.fit',
-      '05c-one-spike.tcx',
-      '08a-one-NaN-point.gpx',
-      '08c-two-days.gpx',
-      '08f-year-2099.gpx',
-      '08i-power-65535.gpx',
-      '08j-week-rollover.gpx',
-      '09e-password.zip',
-      '09i-duplicate-names.zip',
-    ),
-  )
+  // All of them were written at one moment: each of those that are told from another gets a day of its own.
+  const onDay = (name: string, day: number) =>
+    asFile(name, readFileSync(`${OTHERS}/${name}`, 'utf8').replaceAll('2026-03-09', `2026-03-${day}`))
+  const packed = (name: string) => ({
+    name,
+    mimeType: 'application/octet-stream',
+    buffer: readFileSync(`${OTHERS}/${name}`),
+  })
+  await page
+    .getByLabel('Ride files')
+    .setInputFiles([
+      onDay('01a-cadence-every-3s.gpx', 10),
+      onDay('04a-type-running.gpx', 11),
+      onDay('05c-one-spike.tcx', 12),
+      onDay('08a-one-NaN-point.gpx', 13),
+      onDay('08f-year-2099.gpx', 14),
+      onDay('08i-power-65535.gpx', 15),
+      packed('04e-triathlon.fit'),
+      packed('08j-week-rollover.gpx'),
+      packed('09e-password.zip'),
+    ])
 
   await test.step('other sports and days that cannot be are asked about, and left out unless somebody says otherwise', async () => {
     await expect(asked(page)).toContainText('was recorded as “running”')
@@ -48,7 +54,7 @@ test('what other recorders write: the questions are answered by keyboard, and th
     await expect(page.getByText(/1 point of .* left out/).first()).toBeVisible()
     await expect(page.getByText(/figures of power or cadence that no rider has, left out/)).toBeVisible()
     await expect(page.getByText(/device’s own distance jumps as no bike does/).first()).toBeVisible()
-    await expect(page.getByText(/^Adds .* to Chain: .* of wear distance\.$/)).toBeVisible()
+    await expect(page.getByText(/^Adds .* to Chain 1: .* of wear distance\.$/)).toBeVisible()
   })
 
   await test.step('the receipt stays after they are in, and can be opened from the log', async () => {
@@ -61,7 +67,7 @@ test('what other recorders write: the questions are answered by keyboard, and th
     await expect(receipt).toBeHidden()
     await page.goto('/log')
     await page
-      .getByRole('button', { name: /^Open: .*ride/ })
+      .getByRole('button', { name: /^Open: .*km/ })
       .first()
       .click()
     await expect(

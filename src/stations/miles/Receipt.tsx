@@ -1,3 +1,4 @@
+import { useEffect, useMemo, useRef } from 'react'
 import type { RideDraft } from '../../core/exposure/admit-rides.ts'
 import { isWorthALook } from '../../core/exposure/receipt.ts'
 import { whatRidesAdd, type ChainAddition } from '../../core/exposure/rides-add.ts'
@@ -9,7 +10,6 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import { sayReceipt } from '../../ui/words/receipt.ts'
-import { useMemo } from 'react'
 
 const SHOWN = 100
 
@@ -94,8 +94,18 @@ interface Props {
 /** What an import did. */
 export function Receipt({ drafts, additions, onClose }: Props) {
   const { garage } = useOpenLog()
+  const box = useRef<HTMLElement>(null)
+  // The list of what was found was long, and is gone: the page would show whatever came after it.
+  useEffect(() => {
+    // A browser may answer with a promise, which is nothing to clean up.
+    void box.current?.scrollIntoView?.({ block: 'center' })
+  }, [])
   return (
-    <section aria-label="What was added" className="flex flex-col gap-2 border-l-4 border-petrol pl-3">
+    <section
+      ref={box}
+      aria-label="What was added"
+      className="flex flex-col gap-2 border-l-4 border-petrol pl-3"
+    >
       <p role="status" className="text-lg font-medium">
         {sayCount(drafts.length, 'ride')} added.
       </p>

@@ -14,10 +14,11 @@ import {
   type ReadTable,
   type TableMapping,
 } from '../../formats/rides/table-rides.ts'
+import { kmToMiles } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField } from '../../ui/parts/fields.tsx'
-import { useUnits } from '../../ui/screen-state.ts'
+import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 
 interface Props {
@@ -51,6 +52,14 @@ const NONE = 'none'
 const SHOWN = 4
 
 type ColumnField = 'date' | 'clock' | 'distance' | 'duration'
+
+/** To the metre, where a short ride would be rounded away: it is the figure that is in question. */
+const sayExactly = (km: number, units: Units): string =>
+  km >= 10
+    ? sayKm(km, units)
+    : units === 'metric'
+      ? `${Number(km.toFixed(3))} km`
+      : `${Number(kmToMiles(km).toFixed(3))} miles`
 
 /** Rows as they are read: the first ones, and the one that could be read in another way. */
 function Preview({
@@ -94,7 +103,7 @@ function Preview({
                 <td className="py-1 pr-3">{sayDay(at, now)}</td>
                 <td className="py-1 pr-3 font-mono text-sm">{written}</td>
                 <td className="py-1">
-                  {sayKm(km, units)}
+                  {sayExactly(km, units)}
                   {movingSeconds !== undefined && `, ${Math.round(movingSeconds / 60)} min`}
                   {otherwise !== undefined && (
                     <strong className="block text-rust">
