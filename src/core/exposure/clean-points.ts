@@ -85,7 +85,7 @@ export function cleanPoints(segments: readonly (readonly TrackPoint[])[]): Clean
         continue
       }
       // A moment of which another segment, or an earlier part of this one, has told already.
-      if (point.timeS < reached && seen.has(point.timeS)) {
+      if (point.timeS <= reached && last?.timeS !== point.timeS && seen.has(point.timeS)) {
         twice++
         continue
       }
