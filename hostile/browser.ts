@@ -10,13 +10,15 @@ import { pullThePlug } from '../test/pull-the-plug.ts'
 
 const RIDES = 400
 
-/** A batch of rides as a table file, different each time; the 99th would end after the year 2100. */
+/** So many batches lie on the same days, each at an hour of its own. */
+const A_DAY = 20
+/** A batch of rides as a table file, different each time; a hundred of them end before the year 2006. */
 const table = (n: number): string =>
   [
-    'date,distance km',
+    'date,distance km,duration',
     ...Array.from({ length: RIDES }, (_, i) => {
-      const day = new Date(Date.UTC(1991, 0, 1) + (n * RIDES + i) * 86_400_000)
-      return `${day.toISOString().slice(0, 10)},${10 + (i % 40)}`
+      const day = new Date(Date.UTC(2000, 0, 1) + (Math.floor(n / A_DAY) * RIDES + i) * 86_400_000)
+      return `${day.toISOString().slice(0, 10)} ${String(n % A_DAY).padStart(2, '0')}:05,${10 + (i % 10)},0:40:00`
     }),
   ].join('\n')
 

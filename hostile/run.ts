@@ -71,6 +71,7 @@ async function rideFiles(): Promise<string[]> {
       example ||= fault
     }
     const seconds = ((performance.now() - began) / 1000).toFixed(0)
+    process.stdout.write('.')
     rows.push(
       `| ${RIDE_FILES} ruined copies of a good ${name} | ${broke} broke${example && `: ${example}`} | slowest ${slowest.toFixed(0)} ms, all ${seconds} s |`,
     )

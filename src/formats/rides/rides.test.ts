@@ -481,7 +481,16 @@ describe('an archive', () => {
     const held = await readRideFile('quay.gpx.gz', gzipSync(text))
     expect(held.form === 'rides' && only(held.rides).points).toBe(240)
     expect(await fault('bomb.gpx.gz', gzipSync(new Uint8Array(50_000_000)))).toMatch(/swell/)
-    expect(await fault('cut.gpx.gz', gzipSync(text).slice(0, 900))).toMatch(/damaged|swell|larger/)
+    expect(await fault('cut.gpx.gz', gzipSync(text).slice(0, 900))).toMatch(/cut short or damaged/)
+    const wrong = gzipSync(text)
+    wrong[wrong.length - 8] = (wrong[wrong.length - 8] ?? 0) ^ 1
+    expect(await fault('wrong.gpx.gz', wrong)).toMatch(/cut short or damaged/)
+    // Two parts behind one another are one file, as the format has it.
+    const half = text.length >> 1
+    const parts = [gzipSync(text.subarray(0, half)), gzipSync(text.subarray(half))]
+    const joined = Uint8Array.from(parts.flatMap((part) => [...part]))
+    const again = await readRideFile('parts.gpx.gz', joined)
+    expect(again.form === 'rides' && only(again.rides).points).toBe(240)
   })
 
   test('larger than any ride is not opened', async () => {

@@ -127,14 +127,20 @@ export function unpackGzip(bytes: Uint8Array): Uint8Array {
   const pieces: Uint8Array[] = []
   let size = 0
   let isWhole = false
+  // Of the part that is being unpacked; each has a check sum of its own, of which the last one is looked at.
+  let crc = 0
   const stream = new Gunzip((piece, final) => {
     pieces.push(piece)
     size += piece.length
+    crc = CRC32.buf(piece, crc)
     isWhole = final
     // Only now is it known how large it is: nothing is believed that the file says of itself.
     const fault = sizeFault(bytes.length, size)
     if (fault) throw new RideFileError(fault)
   })
+  stream.onmember = () => {
+    crc = 0
+  }
   try {
     for (let from = 0; from < bytes.length; from += PIECE)
       stream.push(bytes.subarray(from, from + PIECE), from + PIECE >= bytes.length)
@@ -142,7 +148,9 @@ export function unpackGzip(bytes: Uint8Array): Uint8Array {
     if (error instanceof RideFileError) throw error
     isWhole = false
   }
-  if (!isWhole) throw new RideFileError('The packed file is cut short or damaged. Copy or download it again.')
+  const sealed = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+  if (!isWhole || sealed.getUint32(bytes.length - 8, true) !== crc >>> 0)
+    throw new RideFileError('The packed file is cut short or damaged. Copy or download it again.')
   const whole = new Uint8Array(size)
   let at = 0
   for (const piece of pieces) {
