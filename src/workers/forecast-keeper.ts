@@ -133,9 +133,10 @@ export function forecastKeeper({ work, load, save }: KeeperMeans): ForecastKeepe
     job.done.then(
       (outlook) => {
         if (!outlook) return end((group) => ({ ...group, stopped: true }))
-        end((group) => ({ ...group, outlook, fresh: true }))
-        // A full disk costs the next visit a moment, and nothing else.
-        save(id, { version: OUTLOOK_VERSION, key, outlook }).catch(() => undefined)
+        // What is called worked out is there at the next visit: it is kept first. A full disk costs that visit a moment, and
+        // nothing else.
+        const over = (): void => end((group) => ({ ...group, outlook, fresh: true }))
+        save(id, { version: OUTLOOK_VERSION, key, outlook }).then(over, over)
       },
       (error: unknown) =>
         end((group) => ({ ...group, fault: error instanceof Error ? error.message : String(error) })),

@@ -21,6 +21,7 @@ export type Action =
 export type Reason =
   | { readonly kind: 'no-chain' }
   | { readonly kind: 'not-measured'; readonly km: number; readonly guess: Interval | undefined }
+  | { readonly kind: 'new-chain'; readonly km: number; readonly guess: Interval | undefined }
   | { readonly kind: 'chance-past'; readonly p: number; readonly percent: number }
   | { readonly kind: 'cogs-shaped'; readonly p: number }
   | { readonly kind: 'worn-teeth'; readonly sprocket: Sprocket; readonly look: LookEntry }
@@ -52,7 +53,7 @@ export interface Recommendation {
 const LOOK_DUE_KM = 25
 
 /** Whether the last look is to be taken again before anything is done: it may not be of this chain, or not be right. */
-export function isInDoubt({ surprise }: WearAnswer, limit: number): boolean {
+function isInDoubt({ surprise }: WearAnswer, limit: number): boolean {
   // Past the limit as read and as expected is past it, whatever the look was.
   return (
     surprise !== undefined &&
@@ -71,23 +72,41 @@ const wornTeeth = (sprockets: readonly Sprocket[]): Reason[] =>
 const lubeReason = (chain: ChainReport): Reason =>
   chain.clock ? { kind: 'lube', clock: chain.clock } : { kind: 'lube-unknown' }
 
-/** A chain nobody has measured: the one thing to do is to measure it, however new it is believed to be. */
+/**
+ * A chain nobody has measured. Fitted new, with its distance in the log, it wants riding until the forecast calls for the
+ * first look, by the rule of every look; otherwise the one thing to do is to measure it.
+ */
 function unmeasured(
+  { limit }: BikeReport,
   chain: ChainReport,
   worn: readonly Reason[],
   answer: WearAnswer | undefined,
-): Recommendation {
+): Recommendation | undefined {
   const { spec } = chain.part.entry
-  const fromNew = spec.type === 'chain' && spec.past === 'new' && answer
-  const guess = fromNew ? answer.wayHere.at(-1) : undefined
+  const isNew = spec.type === 'chain' && spec.past === 'new'
+  // What the log vouches for is not yet worked out.
+  if (isNew && !answer) return undefined
+  const guess = isNew ? answer?.wayHere.at(-1) : undefined
+  const { km } = chain.story
+  if (isNew && answer && answer.untoldPast < 0.5 && answer.nextLookKm >= LOOK_DUE_KM) {
+    return {
+      action: chain.clock?.due ? 'lubricate' : worn.length > 0 ? 'look-at-teeth' : 'ride-on',
+      word: chainWord(answer.now, limit.percent),
+      lookInKm: answer.nextLookKm,
+      reasons: [
+        { kind: 'new-chain', km, guess },
+        ...worn,
+        { kind: 'goes-further', km: answer.toLimitKm, percent: limit.percent },
+        lubeReason(chain),
+        { kind: 'limit', percent: limit.percent, why: limit.reason },
+      ],
+      cautions: worn.length > 0 ? ['may-slip', 'ask-mechanic'] : [],
+    }
+  }
   return {
     action: 'measure',
     word: 'unsure',
-    reasons: [
-      { kind: 'not-measured', km: chain.story.km, guess },
-      ...worn,
-      ...(chain.clock?.due ? [lubeReason(chain)] : []),
-    ],
+    reasons: [{ kind: 'not-measured', km, guess }, ...worn, ...(chain.clock?.due ? [lubeReason(chain)] : [])],
     cautions: worn.length > 0 ? ['may-slip', 'ask-mechanic'] : [],
   }
 }
@@ -102,7 +121,7 @@ export function recommend(report: BikeReport, answer: WearAnswer | undefined): R
   const worn = wornTeeth(report.sprockets)
   if (!chain)
     return { action: 'describe-chain', word: 'unsure', reasons: [{ kind: 'no-chain' }], cautions: [] }
-  if (chain.lastReadingAt === undefined) return unmeasured(chain, worn, answer)
+  if (chain.lastReadingAt === undefined) return unmeasured(report, chain, worn, answer)
   if (!answer) return undefined
 
   const past = answer.now.pAbove[limitKey(limit.percent)] ?? 0

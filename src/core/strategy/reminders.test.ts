@@ -57,10 +57,18 @@ describe('reminders', () => {
     expect(Math.abs(daysTo(lube) - 17.5)).toBeLessThan(2.5)
   })
 
-  test('a chain nobody has read is to be measured first, today', () => {
+  test('a chain nobody has read is looked at first when the forecast calls for it', () => {
     const look = find(reminders(...hundreds, wiped), 'look')
-    expect(look).toMatchObject({ first: true, inKm: 0, day: NOW })
+    expect(look).toMatchObject({ first: true })
+    expect(look?.inKm).toBeGreaterThan(25)
+    expect(look?.day && look.day > NOW).toBe(true)
     expect(find(reminders(...hundreds, wiped), 'swap')).toBeUndefined()
+    const again = hundreds.map((draft) => ({ ...draft, at: draft.at.replace('T12', 'T13') }))
+    expect(find(reminders(...hundreds, ...again, wiped), 'look')).toMatchObject({
+      first: true,
+      inKm: 0,
+      day: NOW,
+    })
   })
 
   test('a chain past its limit is swapped today, and not looked at', () => {

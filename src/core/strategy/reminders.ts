@@ -1,11 +1,11 @@
-import { CONDITION_MULTIPLIER, quarterOf } from '../exposure/conditions.ts'
-import { eventsAhead, mixByQuarter } from '../exposure/road-ahead.ts'
+import { eventsAhead } from '../exposure/road-ahead.ts'
 import type { BikeId, EventEntry, IsoTime } from '../log/entries.ts'
-import { LUBE_LIFE_KM, type Lube } from '../lube/lubes.ts'
+import type { Lube } from '../lube/lubes.ts'
 import { addDays } from '../units/days.ts'
 import type { EventAdvice } from '../wear/event-outlook.ts'
 import { daysAt, type WearAnswer } from '../wear/outlook.ts'
 import type { BikeReport, ChainReport } from './bike-report.ts'
+import { lubeLeft } from './lube-left.ts'
 import { recommend } from './recommend.ts'
 
 /** Something to be done, and when; without a day where nothing is being ridden. */
@@ -35,20 +35,6 @@ const LOOK_NO_SOONER_KM = 50
 const FAR_DAYS = 3 * 365
 
 const within = (days: number | undefined): boolean => days !== undefined && days <= FAR_DAYS
-
-/** How far the lubricant still goes on the roads of this time of year, km; 0 where it is due. */
-function lubeLeft(
-  report: BikeReport,
-  now: IsoTime,
-): { readonly lube: Lube; readonly km: number } | undefined {
-  const { clock, story } = report.chain ?? {}
-  const { lube } = story?.lube ?? {}
-  if (!clock || lube === undefined) return undefined
-  if (clock.due || lube === 'none') return { lube, km: 0 }
-  const mix = mixByQuarter(report.bike, now)[quarterOf(now)]
-  const perKm = mix.reduce((sum, { km, condition }) => sum + km * CONDITION_MULTIPLIER[condition], 0)
-  return { lube, km: ((1 - clock.used) * LUBE_LIFE_KM[lube]) / perKm }
-}
 
 /** The day before something, but no day that is over. */
 function eveOf({ starts }: EventEntry, now: IsoTime): IsoTime {
@@ -128,8 +114,21 @@ function remindersOfChain(report: BikeReport, answer: WearAnswer | undefined, no
         },
       ]
     : []
-  if (chain.lastReadingAt === undefined)
-    return [{ kind: 'look', first: true, bike, inKm: 0, day: now }, ...lubes]
+  if (chain.lastReadingAt === undefined) {
+    const advice = recommend(report, answer)
+    if (!advice) return lubes
+    if (!answer || advice.lookInKm === undefined)
+      return [{ kind: 'look', first: true, bike, inKm: 0, day: now }, ...lubes]
+    const { nextLookDays: days } = answer
+    const first: Reminder = {
+      kind: 'look',
+      first: true,
+      bike,
+      inKm: advice.lookInKm,
+      ...(days !== undefined && { day: addDays(now, days) }),
+    }
+    return within(days) || days === undefined ? [first, ...lubes] : lubes
+  }
   return answer ? [...lubes, ...wearReminders(report, chain, answer, now)] : lubes
 }
 

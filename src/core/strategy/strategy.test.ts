@@ -86,10 +86,32 @@ describe('the recommendation', () => {
     expect(adviceOn(commuter.slice(0, 1)).action).toBe('describe-chain')
   })
 
-  test('a chain nobody measured is not called good, however new', () => {
-    const advice = adviceOn([...commuter, ...ridden, lubed])
-    expect(advice).toMatchObject({ action: 'measure', word: 'unsure' })
-    expect(advice.reasons[0]).toMatchObject({ kind: 'not-measured', km: 1200 })
+  const ofUnknownPast = commuter.map((draft): EntryDraft =>
+    draft.kind === 'part' && draft.spec.type === 'chain'
+      ? { ...draft, spec: { ...draft.spec, past: 'unknown' } }
+      : draft,
+  )
+
+  test('a chain fitted new wants riding until its first look, by the rule of every look', () => {
+    const advice = adviceOn([...commuter, lubed])
+    expect(advice).toMatchObject({ action: 'ride-on', word: 'fresh' })
+    expect(advice.reasons[0]).toMatchObject({ kind: 'new-chain', km: 0 })
+    // A rate past 0.5 % at 1400 km is the tenth part of what chains do in general: 0.17 % times exp(1.28 sqrt(0.5² + 0.3²)).
+    expect(advice.lookInKm).toBeGreaterThan(900)
+    expect(advice.lookInKm).toBeLessThan(1700)
+    const later = adviceOn([...commuter, ...ridden, lubed])
+    expect(later.reasons[0]).toMatchObject({ kind: 'new-chain', km: 1200 })
+    expect(later.lookInKm).toBeLessThan((advice.lookInKm ?? 0) - 900)
+  })
+
+  test('one that is due for it, or whose past nobody vouches for, is to be measured', () => {
+    const far = [...ridden, ...ridden.map((draft) => ({ ...draft, at: draft.at.replace('T12', 'T13') }))]
+    expect(adviceOn([...commuter, ...far, lubed])).toMatchObject({
+      action: 'measure',
+      word: 'unsure',
+      reasons: [{ kind: 'not-measured', km: 2400 }],
+    })
+    expect(adviceOn([...ofUnknownPast, lubed])).toMatchObject({ action: 'measure', word: 'unsure' })
   })
 
   test('a fresh chain rides on, and is looked at again before one in ten is past', () => {
@@ -182,7 +204,7 @@ describe('the recommendation', () => {
     const calls = [
       adviceOn([...commuter, ...ridden, lubed, ...measured(1.02)]),
       adviceOn([...commuter, ...ridden, lubed, ...measured(0.62)]),
-      adviceOn([...commuter, ...ridden, lubed]),
+      adviceOn([...ofUnknownPast, ...ridden, lubed]),
       adviceOn([...commuter, { ...lubed, at: noon(1, 1) }, ...ridden, ...measured(0.1)]),
       adviceOn([...commuter, ...ridden, lubed, ...measured(0.12)]),
     ].map(urgency)

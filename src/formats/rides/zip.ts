@@ -115,6 +115,8 @@ export function* unpackZip(
 
 const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b
 const PIECE = 65_536
+/** A head of ten bytes and a seal of eight. */
+const LEAST_GZIP = 18
 
 /**
  * Unpacks a file that was packed by itself (".gpx.gz"), of however many parts; one that is not packed, though it is named
@@ -149,7 +151,7 @@ export function unpackGzip(bytes: Uint8Array): Uint8Array {
     isWhole = false
   }
   const sealed = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
-  if (!isWhole || sealed.getUint32(bytes.length - 8, true) !== crc >>> 0)
+  if (!isWhole || bytes.length < LEAST_GZIP || sealed.getUint32(bytes.length - 8, true) !== crc >>> 0)
     throw new RideFileError('The packed file is cut short or damaged. Copy or download it again.')
   const whole = new Uint8Array(size)
   let at = 0

@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../core/log/bounds.ts'
 import { number, object, string, ValidationError } from 'yup'
 import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
 import { isIsoDay } from '../../core/log/bounds.ts'
@@ -40,7 +41,7 @@ const schema = (today: string, units: Units) =>
     name: string()
       .trim()
       .required('Give it a name: “spring tour”.')
-      .max(80, 'A shorter name, of at most 80 letters.'),
+      .max(BOUNDS.nameLetters, `A shorter name, of at most ${BOUNDS.nameLetters} letters.`),
     day: string()
       .required('Give the day on which it begins.')
       .test('day', 'Give a day within the next ten years.', (day) => isIsoDay(day))

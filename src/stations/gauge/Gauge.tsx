@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react'
 import type { Instrument } from '../../core/measure/reading.ts'
 import { disagreements, type Disagreement } from '../../core/measure/disagreement.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import { recommend } from '../../core/strategy/recommend.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -49,7 +50,8 @@ function Head({ report, chain, answer, fresh, fault, conflict, onTake }: HeadPro
   const units = useUnits()
   const nameOf = useToolNames()
   const measured = chain.lastReadingAt !== undefined
-  if (conflict && !conflict.settled && answer) {
+  const doubts = answer && recommend(report, answer)?.reasons.some(({ kind }) => kind === 'tools-disagree')
+  if (conflict && !conflict.settled && answer && doubts) {
     const { settle } = conflict
     return (
       <Answer
@@ -72,8 +74,9 @@ function Head({ report, chain, answer, fresh, fault, conflict, onTake }: HeadPro
         fault ?? (
           <>
             {!fresh && measured && answer && 'Being worked out anew with what was added. '}
-            {conflict && saySettled(conflict, nameOf)} {verdictGrounds(report, chain, answer)}{' '}
-            {measured && answer && sayNextLook(answer, units, now)}
+            {conflict &&
+              (conflict.settled ? saySettled(conflict, nameOf) : sayDisagreement(conflict, nameOf))}{' '}
+            {verdictGrounds(report, chain, answer)} {measured && answer && sayNextLook(answer, units, now)}
           </>
         )
       }

@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../core/log/bounds.ts'
 import { array, number, object, string, ValidationError, type InferType } from 'yup'
 import type { EntryDraft, PartSpec } from '../../core/log/entries.ts'
 import { teethOf } from './bike-form.ts'
@@ -26,7 +27,10 @@ export const partSchema = object({
   type: string()
     .oneOf(Object.keys(PART_TYPES) as PartType[])
     .required(),
-  name: string().trim().max(60, 'A shorter name, please.').default(''),
+  name: string()
+    .trim()
+    .max(BOUNDS.nameLetters, `A shorter name, of at most ${BOUNDS.nameLetters} letters.`)
+    .default(''),
   note: string().trim().max(200, 'A few words are enough.').default(''),
   speeds: maybe(1, 16, 'Speeds: a whole number from 1 to 16.'),
   links: maybe(40, 300, 'Count the links: a whole number from 40 to 300.'),

@@ -78,7 +78,7 @@ describe('a part as it is typed', () => {
     [{ type: 'cassette', teeth: '11 5' }, 'teeth', /from 9 to 60/],
     [{ type: 'cassette', teeth: '' }, 'teeth', /from 9 to 60/],
     [{ type: 'ring', teeth: '40 42' }, 'teeth', /one figure/],
-    [{ type: 'ring', teeth: '40', name: 'x'.repeat(61) }, 'name', /shorter name/],
+    [{ type: 'ring', teeth: '40', name: 'x'.repeat(81) }, 'name', /shorter name/],
     [{ type: 'guide', teeth: '11', used: 'used', usedKm: '-1' }, 'usedKm', /A distance/],
   ])('%p is asked about its %s', (raw, field, said) => {
     const fault = faultOf(raw)

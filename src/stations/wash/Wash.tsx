@@ -1,6 +1,7 @@
-import { CONDITION_MULTIPLIER, isWet } from '../../core/exposure/conditions.ts'
+import { isWet } from '../../core/exposure/conditions.ts'
 import { STORAGE_DAYS } from '../../core/lube/clock.ts'
 import { LUBE_LIFE_KM } from '../../core/lube/lubes.ts'
+import { lubeLeft } from '../../core/strategy/lube-left.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
 import { daysBetween } from '../../core/units/days.ts'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
@@ -11,14 +12,14 @@ import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
-import { CONDITION_NAMES, LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
+import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
 import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { LifeStrip } from './LifeStrip.tsx'
 import { LogWash } from './LogWash.tsx'
 
 /** Whether the chain is due, and if not how far it still goes, as the opening sentence. */
-function sayClock(report: BikeReport, chain: ChainReport, units: Units): string {
-  const { name, usualCondition: usual, storage: kept } = report.bike.entry
+function sayClock(report: BikeReport, chain: ChainReport, units: Units, now: string): string {
+  const { name, storage: kept } = report.bike.entry
   const { lube } = chain.story.lube
   const { clock } = chain
   if (!clock || lube === undefined) return `Nobody has said what is on ${name}’s chain.`
@@ -33,8 +34,8 @@ function sayClock(report: BikeReport, chain: ChainReport, units: Units): string 
       return `${name} has stood over ${STORAGE_DAYS[kept]} days ${kept}: wipe the chain and lubricate before riding.`
     case 'distance': {
       if (clock.due) return `The ${LUBE_NAMES[lube]} on ${name}’s chain is used up: wipe it and lubricate.`
-      const left = ((1 - clock.used) * LUBE_LIFE_KM[lube]) / CONDITION_MULTIPLIER[usual]
-      return `The ${LUBE_NAMES[lube]} on ${name}’s chain is good for about ${sayAboutKm(left, units)} more of ${CONDITION_NAMES[usual]}.`
+      const left = lubeLeft(report, now)?.km ?? 0
+      return `The ${LUBE_NAMES[lube]} on ${name}’s chain is good for about ${sayAboutKm(left, units)} more on the roads of this time of year.`
     }
   }
 }
@@ -120,7 +121,7 @@ export default function Wash() {
           </a>
         }
       >
-        {sayClock(report, chain, units)}
+        {sayClock(report, chain, units, now)}
       </Answer>
       <LifeStrip chain={chain} />
       <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">

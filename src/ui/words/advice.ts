@@ -35,7 +35,9 @@ export function sayAction(action: Action, recommendation: Recommendation, units:
     case 'ride-on':
       return recommendation.lookInKm === undefined
         ? 'Ride on.'
-        : `Ride on; look again in ${sayAboutKm(recommendation.lookInKm, units)}.`
+        : recommendation.reasons.some((reason) => reason.kind === 'new-chain')
+          ? `Ride. First look in ${sayAboutKm(recommendation.lookInKm, units)}.`
+          : `Ride on; look again in ${sayAboutKm(recommendation.lookInKm, units)}.`
   }
 }
 
@@ -52,6 +54,12 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
         ? ` A guess from bikes in general: ${sayFigure(reason.guess.p10)} to ${sayFigure(reason.guess.p90)} % by now.`
         : ''
       return `Nobody has measured this chain in ${sayKm(reason.km, units)}.${guess}`
+    }
+    case 'new-chain': {
+      const guess = reason.guess
+        ? ` By its distance it is probably at ${sayFigure(reason.guess.p10)} to ${sayFigure(reason.guess.p90)} %.`
+        : ''
+      return `The chain was fitted new, ${sayKm(reason.km, units)} ago.${guess}`
     }
     case 'chance-past': {
       const limit = `${sayLimit(reason.percent)} %`

@@ -1,8 +1,7 @@
 import type { ReactNode } from 'react'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
-import { isInDoubt } from '../../core/strategy/recommend.ts'
-import { chainWord, type Verdict } from '../../core/strategy/wear-word.ts'
-import { limitKey } from '../../core/measure/posterior.ts'
+import { recommend } from '../../core/strategy/recommend.ts'
+import type { Verdict } from '../../core/strategy/wear-word.ts'
 import { addDays } from '../../core/units/days.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
@@ -20,18 +19,16 @@ import {
   sayPercent,
 } from './numbers.ts'
 
-/** The word for a bike's chain: unsure until somebody has measured it. */
-export function verdictOf(report: BikeReport, answer: WearAnswer | undefined): Verdict {
-  if (!answer || report.chain?.lastReadingAt === undefined) return 'unsure'
-  if (isInDoubt(answer, report.limit.percent)) return 'unsure'
-  return chainWord(answer.now, report.limit.percent)
-}
+/** The word for a bike's chain, as the one recommendation has it; unsure while that is worked out. */
+export const verdictOf = (report: BikeReport, answer: WearAnswer | undefined): Verdict =>
+  (answer && recommend(report, answer)?.word) ?? 'unsure'
 
 /** What is to be done about the chain, as a sentence of its own. */
 function sayOutlook(report: BikeReport, answer: WearAnswer, units: Units): string {
-  const past = answer.now.pAbove[limitKey(report.limit.percent)] ?? 0
-  if (isInDoubt(answer, report.limit.percent)) return 'Measure it again.'
-  if (past >= 0.5) return 'Swap it now.'
+  const action = recommend(report, answer)?.action
+  if (action === 'measure') return 'Measure it again.'
+  if (action === 'swap-chain') return 'Swap it now.'
+  if (action === 'swap-chain-and-cogs') return 'Swap it now, and the cogs with it.'
   const { p10, p50, p90 } = answer.toLimitKm
   if (p50 >= FORECAST_CAP_KM) return 'It has a long way to go.'
   const from = p10 <= 0 ? 'now' : sayAboutKm(p10, units)
@@ -42,7 +39,13 @@ function sayOutlook(report: BikeReport, answer: WearAnswer, units: Units): strin
 export function verdictSentence(report: BikeReport, answer: WearAnswer | undefined, units: Units): ReactNode {
   const name = report.bike.entry.name
   if (!report.chain) return `The log holds no chain on ${name} yet.`
-  if (report.chain.lastReadingAt === undefined) return `${name}’s chain is not measured yet.`
+  if (report.chain.lastReadingAt === undefined) {
+    const advice = recommend(report, answer)
+    // New, and not due: there is nothing to measure yet.
+    if (answer && advice?.lookInKm !== undefined)
+      return `${name}’s chain is new: ride it. First look in ${sayAboutKm(advice.lookInKm, units)}.`
+    return advice ? `${name}’s chain is not measured yet.` : `Working out ${name}’s chain…`
+  }
   if (!answer) return `Working out what the readings say of ${name}’s chain…`
   const { mean, p05, p95 } = answer.now
   return (
