@@ -81,8 +81,10 @@ export async function goToFiles(page: Page): Promise<void> {
 export const answerOf = (page: Page) => page.getByRole('heading', { level: 1 })
 
 /** Waits until what is said is of the log as it is. */
-export const workedOut = (page: Page): Promise<void> =>
-  expect(page.getByText('Working out the chains…')).toHaveCount(0)
+export async function workedOut(page: Page): Promise<void> {
+  await expect(page.getByText('Working out the chains…')).toHaveCount(0)
+  await expect(page.getByText('Being worked out anew with what was added.')).toHaveCount(0)
+}
 
 /** No finding of weight, in either theme. */
 export async function expectAccessible(page: Page): Promise<void> {

@@ -199,7 +199,7 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   await page.getByRole('radio', { name: 'wet lube' }).check()
   await page.getByRole('button', { name: 'Log it' }).click()
   await expect(answerOf(page)).toContainText(
-    /wet lube on Tern’s chain is good for about 250\u00a0km more of dry road/,
+    /wet lube on Tern’s chain is good for about 250\u00a0km more on the roads of this time of year/,
   )
 
   await goTo(page, 'Teeth')

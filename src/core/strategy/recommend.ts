@@ -88,10 +88,13 @@ function unmeasured(
   if (isNew && !answer) return undefined
   const guess = isNew ? answer?.wayHere.at(-1) : undefined
   const { km } = chain.story
-  if (isNew && answer && answer.untoldPast < 0.5 && answer.nextLookKm >= LOOK_DUE_KM) {
+  const word = answer && chainWord(answer.now, limit.percent)
+  // As with a chain that was read: where no word can be put to it, it is to be measured.
+  const isVouched = isNew && word !== undefined && word !== 'unsure'
+  if (answer && isVouched && answer.untoldPast < 0.5 && answer.nextLookKm >= LOOK_DUE_KM) {
     return {
       action: chain.clock?.due ? 'lubricate' : worn.length > 0 ? 'look-at-teeth' : 'ride-on',
-      word: chainWord(answer.now, limit.percent),
+      word,
       lookInKm: answer.nextLookKm,
       reasons: [
         { kind: 'new-chain', km, guess },

@@ -58,7 +58,8 @@ describe('reminders', () => {
   })
 
   test('a chain nobody has read is looked at first when the forecast calls for it', () => {
-    const look = find(reminders(...hundreds, wiped), 'look')
+    const few = hundreds.slice(0, 6)
+    const look = find(reminders(...few, wiped), 'look')
     expect(look).toMatchObject({ first: true })
     expect(look?.inKm).toBeGreaterThan(25)
     expect(look?.day && look.day > NOW).toBe(true)
