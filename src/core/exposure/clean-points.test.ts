@@ -34,6 +34,10 @@ describe('the points of a track', () => {
     expect([times(segments), twice]).toEqual([[[1, 2], [10, 11], []], 2])
   })
 
+  test('written from the end to the beginning are put in order', () => {
+    expect(times(cleanPoints([[at(3), at(2), at(NaN, 44), at(1)]]).segments)).toEqual([[1, 2, 3, NaN]])
+  })
+
   test('of a device that writes minutes without seconds are spread over the minute', () => {
     const { segments } = cleanPoints([[at(0, 44), at(0, 44.001), at(0, 44.002), at(60, 44.003)]])
     expect(times(segments)).toEqual([[0, 20, 40, 60]])

@@ -39,6 +39,13 @@ function isRising(segments: readonly (readonly TrackPoint[])[]): boolean {
   return true
 }
 
+/** Points in order of time; those without one, which count for nothing, at the end. */
+function inOrder(points: readonly TrackPoint[]): readonly TrackPoint[] {
+  if (points.every(({ timeS }, i) => i === 0 || timeS >= (points[i - 1]?.timeS ?? 0))) return points
+  const key = ({ timeS }: TrackPoint): number => (Number.isNaN(timeS) ? Infinity : timeS)
+  return [...points].sort((a, b) => (key(a) === key(b) ? 0 : key(a) - key(b)))
+}
+
 /** Points of the same written time at several places, spread evenly up to the next: the device wrote no seconds. */
 function spreadOut(points: readonly TrackPoint[]): readonly TrackPoint[] {
   const spread: TrackPoint[] = []
@@ -57,7 +64,7 @@ function spreadOut(points: readonly TrackPoint[]): readonly TrackPoint[] {
 }
 
 /**
- * A track as it was ridden: segments in order of time, what was written twice once, and records that a device split over
+ * A track as it was ridden: segments and their points in order of time, what was written twice once, and records that a device split over
  * several of one moment put together again.
  * @param segments as the file has them; points without a time are kept where they stand
  */
@@ -94,7 +101,7 @@ export function cleanPoints(segments: readonly (readonly TrackPoint[])[]): Clean
       seen.add(point.timeS)
       if (point.timeS > reached) reached = point.timeS
     }
-    return spreadOut(held)
+    return spreadOut(inOrder(held))
   })
   return { segments: clean, twice }
 }

@@ -6,7 +6,7 @@ import type { RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
 import { readTable, type RideTable } from './ride-table.ts'
 import { readTcx } from './tcx.ts'
-import { MOST_BYTES, unpackGzip } from './zip.ts'
+import { isGzip, MOST_BYTES, unpackGzip } from './zip.ts'
 
 /**
  * What a file held: recorded rides, legs of other sports among them; or a table whose columns are still to be told, of
@@ -30,7 +30,8 @@ export async function readRideFile(name: string, bytes: Uint8Array): Promise<Rid
       `It has ${Math.round(bytes.length / 1e6)} MB: larger than any ride. Export the ride by itself.`,
     )
   const packed = /\.gz$/i.test(name)
-  const plain = packed ? unpackGzip(bytes) : bytes
+  // Whatever it is called: what begins like a packed file is one.
+  const plain = packed || isGzip(bytes) ? unpackGzip(bytes) : bytes
   const kind = /\.([a-z]+)$/i.exec(packed ? name.slice(0, -3) : name)?.[1]?.toLowerCase()
   switch (kind) {
     case 'gpx':

@@ -482,6 +482,8 @@ describe('an archive', () => {
     expect(held.form === 'rides' && only(held.rides).points).toBe(240)
     expect(await fault('bomb.gpx.gz', gzipSync(new Uint8Array(50_000_000)))).toMatch(/swell/)
     expect(await fault('cut.gpx.gz', gzipSync(text).slice(0, 900))).toMatch(/cut short or damaged/)
+    const misnamed = await readRideFile('quay.gpx', gzipSync(text))
+    expect(misnamed.form === 'rides' && only(misnamed.rides).points).toBe(240)
     const wrong = gzipSync(text)
     wrong[wrong.length - 8] = (wrong[wrong.length - 8] ?? 0) ^ 1
     expect(await fault('wrong.gpx.gz', wrong)).toMatch(/cut short or damaged/)

@@ -113,7 +113,8 @@ export function* unpackZip(
   }
 }
 
-const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b
+/** Whether bytes begin like a file that was packed by itself. */
+export const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b
 const PIECE = 65_536
 /** A head of ten bytes and a seal of eight. */
 const LEAST_GZIP = 18

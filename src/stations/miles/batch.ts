@@ -35,7 +35,8 @@ export const liveRides = (entries: readonly Entry[]): RideEntry[] =>
 function receiptOf(ride: ReadRide): RideReceipt {
   const { stray, bad, twice, wild } = ride.leftOut
   return {
-    distance: ride.deviceKm === undefined ? 'track' : 'device',
+    // Without positions whatever distance there is comes from the device.
+    distance: ride.deviceKm === undefined && ride.placed > 0 ? 'track' : 'device',
     ...(ride.deviceFault && { deviceFault: ride.deviceFault }),
     ...(ride.told?.from && { energy: ride.told.from }),
     points: ride.points,

@@ -30,6 +30,13 @@ describe('a receipt', () => {
     expect(isWorthALook({ distance: 'device', points: 0 })).toBe(false)
   })
 
+  test('says where a distance that jumps is all there is', () => {
+    const said = (distance: 'device' | 'track') =>
+      sayReceipt({ receipt: { distance, deviceFault: 'impossible' } })[0]
+    expect(said('device')).toMatch(/there is no track: only the steps that can be are counted/)
+    expect(said('track')).toMatch(/so it is not used: the distance is the track’s/)
+  })
+
   test('remembers what its owner said of it', () => {
     const said = sayReceipt({
       receipt: { distance: 'track', sport: 'running', writtenAt: '2006-07-24T07:30:00.000Z' },

@@ -3,6 +3,8 @@ import type { RideEntry, RideReceipt } from '../../core/log/entries.ts'
 import { sayCount } from './numbers.ts'
 
 function sayDistance({ distance, deviceFault }: RideReceipt): string {
+  if (deviceFault === 'impossible' && distance === 'device')
+    return 'The device’s own distance jumps as no bike does, and there is no track: only the steps that can be are counted.'
   if (deviceFault === 'impossible')
     return 'The device’s own distance jumps as no bike does, so it is not used: the distance is the track’s.'
   if (deviceFault === 'unlike-track')
