@@ -1,5 +1,5 @@
 import { LEAST_CADENCE_RPM } from './sensors.ts'
-import { secondsEach } from './stretches.ts'
+import { MOST_STEP_S, secondsEach } from './stretches.ts'
 
 /** One second or so of a ride, as far as the drivetrain goes. */
 export interface GearSample {
@@ -21,8 +21,13 @@ export interface GearSetup {
 
 /** Spread of the measured ratio about the gear's own (methods 3). */
 const RATIO_NOISE = 0.03
-/** Cost of a shift, as a logarithm of odds: a change of gear is about one second in a hundred. */
+/** Cost of a shift from one second to the next, as a logarithm of odds: a change of gear is about one second in a hundred. */
 const SHIFT_COST = 4.6
+/** However long ago the sample before was, staying in gear is likelier than not. */
+const LEAST_SHIFT_COST = 0.7
+/** The cost of a shift between a sample and the one before it: the longer the step, the likelier is one. */
+const shiftCost = (seconds: number): number =>
+  Math.max(LEAST_SHIFT_COST, SHIFT_COST - Math.log(Math.max(1, Math.min(MOST_STEP_S, seconds))))
 /** A reading this far off every gear says nothing: cost is capped, so that one stray second shifts nothing. */
 const MOST_COST = 18
 const LEAST_SPEED_MS = 0.8
@@ -58,7 +63,8 @@ export function gearSequence(samples: readonly GearSample[], setup: GearSetup): 
     const log = Math.log(ratio)
     let best = 0
     for (let s = 1; s < states; s++) if ((cost[s] ?? 0) < (cost[best] ?? 0)) best = s
-    const floor = (cost[best] ?? 0) + (pedalled.length > 0 ? SHIFT_COST : 0)
+    const floor =
+      (cost[best] ?? 0) + (pedalled.length > 0 ? shiftCost(sample.t - (samples[i - 1]?.t ?? sample.t)) : 0)
     const from = new Int16Array(states)
     for (let s = 0; s < states; s++) {
       // Every shift costs the same, so a state is reached from itself or from the best of all.
