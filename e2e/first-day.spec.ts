@@ -218,5 +218,7 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   await page.getByRole('button', { name: 'Log the chain' }).click()
   await expect(answerOf(page)).toContainText('on chain 2 for 0')
   await goTo(page, 'Today')
-  await expect(page.getByText(/^Ride\. First look in/).first()).toBeVisible()
+  // The chain is new; the tooth is not.
+  await expect(page.getByText('Keep the chain; see to the worn teeth.')).toBeVisible()
+  await expect(page.getByText(/^The chain was fitted new, 0\u00a0km ago\./)).toBeVisible()
 })

@@ -56,9 +56,11 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
       return `Nobody has measured this chain in ${sayKm(reason.km, units)}.${guess}`
     }
     case 'new-chain': {
-      const guess = reason.guess
-        ? ` By its distance it is probably at ${sayFigure(reason.guess.p10)} to ${sayFigure(reason.guess.p90)} %.`
-        : ''
+      // Of a chain just out of its box there is nothing to guess.
+      const guess =
+        reason.guess && reason.guess.p10 > 0
+          ? ` By its distance it is probably at ${sayFigure(reason.guess.p10)} to ${sayFigure(reason.guess.p90)} %.`
+          : ''
       return `The chain was fitted new, ${sayKm(reason.km, units)} ago.${guess}`
     }
     case 'chance-past': {
