@@ -151,6 +151,7 @@ function copyOf(database: LogDatabase, findPlace: (() => Promise<CopyPlace | und
       })
       copy.letGo()
     },
+    letGo: (): void => copy?.letGo(),
     stop: (): void => copy?.stop(),
   }
 }
@@ -222,6 +223,8 @@ export function openLedger(
       await openPatiently(database)
       log.become({ status: 'opening' })
       await log.change((stored) => mergeIn(database, stored, lost, [], clock()))
+      // The copy of the log before may follow this one: else a later wipe would be undone from it.
+      copy.letGo()
       log.watch()
     },
     stop: () => {

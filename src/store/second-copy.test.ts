@@ -87,6 +87,19 @@ test('what was wiped stays wiped', async () => {
   expect(storedIn(await visit())).toEqual([])
 })
 
+test('after a log was put back from the page’s memory the copy follows it, and a wipe stays one', async () => {
+  const first = await visit()
+  await append(first, [ride(1, 2, 10)])
+  await untilCopied(1)
+  await Dexie.delete('jolt-mile')
+  await until(first, ({ status }) => status === 'vanished')
+  await first.writeBack()
+  await append(first, [ride(1, 3, 10)])
+  await untilCopied(2)
+  await first.wipe()
+  await untilCopied(0)
+})
+
 test('a copy of a lost log is not written over before it was put back', async () => {
   const first = await visit()
   await append(first, [ride(1, 2, 10)])
