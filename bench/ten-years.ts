@@ -1,5 +1,6 @@
 import { seededRandom } from '../src/core/random.ts'
-import { ENTRY_FORMAT, type Entry, type EntryDraft } from '../src/core/log/entries.ts'
+import { ENTRY_FORMAT } from '../src/core/log/entry.ts'
+import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 import { CONDITION_MULTIPLIER, type Condition } from '../src/core/exposure/conditions.ts'

@@ -1,11 +1,7 @@
 import { chainStory } from '../src/core/exposure/chain-story.ts'
-import {
-  ENTRY_FORMAT,
-  type Entry,
-  type EntryDraft,
-  type PartId,
-  type PartSpec,
-} from '../src/core/log/entries.ts'
+import { ENTRY_FORMAT, type PartId } from '../src/core/log/entry.ts'
+import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
+import type { PartSpec } from '../src/core/log/kinds/part.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'

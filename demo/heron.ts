@@ -1,5 +1,6 @@
 import { routeKey } from '../src/core/exposure/ride-gears.ts'
-import type { ChainSpec, RideEntry } from '../src/core/log/entries.ts'
+import type { ChainSpec } from '../src/core/log/kinds/part.ts'
+import type { RideEntry } from '../src/core/log/kinds/ride.ts'
 import { deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/random.ts'

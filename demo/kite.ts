@@ -1,4 +1,4 @@
-import type { ChainSpec } from '../src/core/log/entries.ts'
+import type { ChainSpec } from '../src/core/log/kinds/part.ts'
 import { deliver, look, retire, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/random.ts'

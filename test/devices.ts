@@ -1,5 +1,6 @@
 import { seededRandom, type Random } from '../src/core/random.ts'
-import { ENTRY_FORMAT, type Entry, type EntryDraft } from '../src/core/log/entries.ts'
+import { ENTRY_FORMAT } from '../src/core/log/entry.ts'
+import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../src/core/log/entry-id.ts'
 import { canonicalText, mergeLogs } from '../src/core/log/merge.ts'
 import { withOneStamp } from '../src/core/log/one-stamp.ts'

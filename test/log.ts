@@ -1,4 +1,5 @@
-import { ENTRY_FORMAT, type Entry, type EntryDraft } from '../src/core/log/entries.ts'
+import { ENTRY_FORMAT } from '../src/core/log/entry.ts'
+import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 

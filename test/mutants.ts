@@ -1,5 +1,6 @@
 import { seededRandom, type Random } from '../src/core/random.ts'
-import type { Entry, EntryId } from '../src/core/log/entries.ts'
+import type { Entry } from '../src/core/log/entries.ts'
+import type { EntryId } from '../src/core/log/entry.ts'
 import { writeBackup } from '../src/formats/write-backup.ts'
 
 /** Values that fields of a record are known to break on. */

@@ -1,5 +1,5 @@
 import { riderGroupSteps, type AskedBefore, type RiderGroup } from '../core/strategy/rider-ask.ts'
-import type { IsoTime } from '../core/log/entries.ts'
+import type { IsoTime } from '../core/log/entry.ts'
 import type { Garage } from '../core/log/garage.ts'
 import { askText, type ForecastKeeper, type GroupForecast } from '../workers/forecast-keeper.ts'
 import type { ForecastStore } from '../workers/use-forecasts.ts'

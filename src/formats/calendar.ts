@@ -1,5 +1,5 @@
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator'
-import type { IsoTime } from '../core/log/entries.ts'
+import type { IsoTime } from '../core/log/entry.ts'
 
 /** Something for a calendar, on a day or several. */
 export interface CalendarItem {

@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react'
 import type { AsideEntry } from '../core/log/aside.ts'
-import type { Entry, EntryId } from '../core/log/entries.ts'
+import type { Entry } from '../core/log/entries.ts'
+import type { EntryId } from '../core/log/entry.ts'
 
 /** Whether the browser promised not to delete the log when it wants room. */
 export type StoragePromise = 'given' | 'refused' | 'unknown'

@@ -1,4 +1,5 @@
-import type { Entry, EntryDraft, EntryId } from '../core/log/entries.ts'
+import type { Entry, EntryDraft } from '../core/log/entries.ts'
+import type { EntryId } from '../core/log/entry.ts'
 import { restoreDrafts, stepToRedo, stepToUndo } from '../core/log/steps.ts'
 import { stillNew } from '../core/log/still-new.ts'
 import { liveEntries, withdrawnIds } from '../core/log/supersede.ts'

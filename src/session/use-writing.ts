@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
-import type { Entry, EntryId } from '../core/log/entries.ts'
+import type { Entry } from '../core/log/entries.ts'
+import type { EntryId } from '../core/log/entry.ts'
 import { isFull } from '../store/database.ts'
 import type { Ledger } from '../store/ledger.ts'
 import { DraftError } from '../store/write.ts'

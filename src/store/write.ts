@@ -1,5 +1,6 @@
 import { isStampedAhead } from '../core/log/bounds.ts'
-import { ENTRY_FORMAT, type Entry, type EntryDraft, type EntryId } from '../core/log/entries.ts'
+import { ENTRY_FORMAT, type EntryId } from '../core/log/entry.ts'
+import type { Entry, EntryDraft } from '../core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
 import { faultOfDraft } from '../formats/entry-schema.ts'
 import type { LogDatabase, StoredEntry } from './database.ts'

@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import { useDispatch, useSelector, type TypedUseSelectorHook } from 'react-redux'
-import type { BikeId } from '../core/log/entries.ts'
+import type { BikeId } from '../core/log/entry.ts'
 
 export type Theme = 'daylight' | 'late-shop'
 export type Units = 'metric' | 'imperial'

@@ -1,4 +1,4 @@
-import type { BikeId } from '../core/log/entries.ts'
+import type { BikeId } from '../core/log/entry.ts'
 import type { Garage } from '../core/log/garage.ts'
 import { useScreen } from './screen-state.ts'
 

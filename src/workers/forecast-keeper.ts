@@ -1,4 +1,4 @@
-import type { PartId } from '../core/log/entries.ts'
+import type { PartId } from '../core/log/entry.ts'
 import type { RiderGroup } from '../core/strategy/rider-ask.ts'
 import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'
 import { telling } from './telling.ts'

@@ -1,5 +1,5 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
-import type { PartId } from '../core/log/entries.ts'
+import type { PartId } from '../core/log/entry.ts'
 import type { NextReadingAnswer } from '../core/measure/next-reading.ts'
 import type { NextLookQuestion } from '../core/wear/next-look-value.ts'
 import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'

@@ -1,4 +1,6 @@
-import type { EntryDraft, EntryId, RideEntry } from '../log/entries.ts'
+import type { EntryDraft } from '../log/entries.ts'
+import type { EntryId } from '../log/entry.ts'
+import type { RideEntry } from '../log/kinds/ride.ts'
 import { isSameRide, richness, rideFinder, sourcesOf } from './same-ride.ts'
 
 export type RideDraft = Extract<EntryDraft, { kind: 'ride' }>

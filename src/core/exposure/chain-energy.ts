@@ -1,4 +1,4 @@
-import type { Motor } from '../log/entries.ts'
+import type { Motor } from '../log/kinds/bike.ts'
 import { between, secondsEach, stepAfter, stretchEnds } from './stretches.ts'
 
 /** What a rider's work is estimated from where there is no power meter. */

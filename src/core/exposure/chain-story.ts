@@ -1,4 +1,4 @@
-import type { IsoTime, PartId } from '../log/entries.ts'
+import type { IsoTime, PartId } from '../log/entry.ts'
 import type { Fitting, Garage, Ride } from '../log/garage.ts'
 import { afterRide, afterWash, type LubeState } from '../lube/state.ts'
 import { CONDITION_MULTIPLIER } from './conditions.ts'

@@ -1,4 +1,4 @@
-import type { BikeId, IsoTime, PartId } from '../log/entries.ts'
+import type { BikeId, IsoTime, PartId } from '../log/entry.ts'
 import type { Fitting, Garage, PartState } from '../log/garage.ts'
 
 interface Ridden {

@@ -1,6 +1,6 @@
 import type { Garage, Ride } from '../log/garage.ts'
 import { fittedParts } from '../log/garage.ts'
-import type { BikeEntry } from '../log/entries.ts'
+import type { BikeEntry } from '../log/kinds/bike.ts'
 import { bySprocket } from './gears-in-use.ts'
 import { energyFactor, REFERENCE_KJ_PER_KM } from './wear-km.ts'
 import { wearWork } from './wear-work.ts'

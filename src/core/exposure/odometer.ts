@@ -1,4 +1,6 @@
-import { ENTRY_FORMAT, type OdometerEntry, type RideEntry } from '../log/entries.ts'
+import { ENTRY_FORMAT } from '../log/entry.ts'
+import type { OdometerEntry } from '../log/kinds/odometer.ts'
+import type { RideEntry } from '../log/kinds/ride.ts'
 import { daysBetween } from '../units/days.ts'
 import { ridesDuring, totalKm } from './distance.ts'
 

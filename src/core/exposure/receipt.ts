@@ -1,4 +1,4 @@
-import type { RideReceipt } from '../log/entries.ts'
+import type { RideReceipt } from '../log/kinds/ride.ts'
 
 /** A ride that lost more than this share of its points does not go in without a word. */
 export const MUCH_LOST = 0.05

@@ -1,4 +1,4 @@
-import type { Motor } from '../log/entries.ts'
+import type { Motor } from '../log/kinds/bike.ts'
 import { chainPower, energyPerKm, USUAL_MASS_KG, USUAL_MOTOR_SHARE, type EnergyFrom } from './chain-energy.ts'
 import { useOfGears, type GearSetup } from './gears-in-use.ts'
 import { sensed } from './sensors.ts'

@@ -1,4 +1,4 @@
-import type { BikeId, PartId } from '../log/entries.ts'
+import type { BikeId, PartId } from '../log/entry.ts'
 import { fittedParts, type Garage } from '../log/garage.ts'
 import { countedRide } from '../log/replay.ts'
 import type { RideDraft } from './admit-rides.ts'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { commuter, noon, ride, written } from '../../../test/log.ts'
-import type { RideEntry } from '../log/entries.ts'
+import type { RideEntry } from '../log/kinds/ride.ts'
 import { replay } from '../log/replay.ts'
 import { admitRides, draftsOf, type RideDraft } from './admit-rides.ts'
 import { quarterOf, usualAt } from './conditions.ts'

@@ -1,4 +1,4 @@
-import type { IsoTime } from '../log/entries.ts'
+import type { IsoTime } from '../log/entry.ts'
 import { addDays, daysBetween } from '../units/days.ts'
 import { firstAtOrAfter } from './distance.ts'
 

@@ -1,4 +1,5 @@
-import type { EventEntry, IsoTime } from '../log/entries.ts'
+import type { EventEntry } from '../log/kinds/event.ts'
+import type { IsoTime } from '../log/entry.ts'
 import type { BikeState, Ride } from '../log/garage.ts'
 import type { Lube } from '../lube/lubes.ts'
 import { addDays, daysBetween } from '../units/days.ts'

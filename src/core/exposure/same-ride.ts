@@ -1,4 +1,5 @@
-import type { EntryId, IsoTime, RideEntry, RideSource } from '../log/entries.ts'
+import type { EntryId, IsoTime } from '../log/entry.ts'
+import type { RideEntry, RideSource } from '../log/kinds/ride.ts'
 
 /** What tells one ride from another, and which of two recordings of it is the richer. */
 export interface Recording {

@@ -1,4 +1,4 @@
-import type { IsoTime } from '../log/entries.ts'
+import type { IsoTime } from '../log/entry.ts'
 import { runningDistance } from './device-distance.ts'
 import { greatCircleM, MAX_SPEED_MS, type TrackPoint } from './track-point.ts'
 

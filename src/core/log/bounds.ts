@@ -1,40 +1,12 @@
 import { entryIdTime } from './entry-id.ts'
-import type { EntryId, IsoTime } from './entries.ts'
+import type { EntryId, IsoTime } from './entry.ts'
 
 /** No record of a bicycle's chain is older, and none is planned further ahead. */
 export const FIRST_YEAR = 1990
 export const LAST_YEAR = 2100
 
-/** How much a field of an entry may hold, wherever it is written or read. Lengths of text are in UTF-16 units. */
-export const BOUNDS = {
-  nameLetters: 80,
-  noteLetters: 400,
-  fileNameLetters: 400,
-  /** One ride, or one recording of several days, km. */
-  rideKm: 5000,
-  /** From start to end with its nights, s: 60 days. */
-  elapsedSeconds: 60 * 86_400,
-  /** s: 15 days without getting off. */
-  movingSeconds: 15 * 86_400,
-  /** A motor of 2 kW at walking pace gives about 1400. */
-  energyKjPerKm: 1500,
-  gearEnergyKj: 1e6,
-  odometerKm: 1e6,
-  usedKm: 5e5,
-  /** Of one recording: a point a second for two months is less. */
-  points: 1e7,
-  weeklyKm: 5000,
-  eventKm: 50_000,
-  eventDays: 400,
-  links: [20, 400],
-  teeth: [5, 120],
-  speeds: 16,
-  closings: 100,
-  checkBarMm: [190, 210],
-  circumferenceMm: [500, 4000],
-  massKg: [20, 800],
-  limitPercent: [0.1, 2],
-} as const
+/** How many letters a name and a note may have, whatever they are of, in UTF-16 units. */
+export const BOUNDS = { nameLetters: 80, noteLetters: 400 } as const
 
 /**
  * Whether a text is a time as entries hold it: `2026-03-09T07:30:00.000Z`, a day that exists, from 1990 to 2100.

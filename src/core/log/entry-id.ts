@@ -1,5 +1,5 @@
 import { v7 } from 'uuid'
-import type { EntryId } from './entries.ts'
+import type { EntryId } from './entry.ts'
 
 /**
  * An entry's id: a version 7 UUID (RFC 9562), whose leading 48 bits are the time of writing, so that ids sort

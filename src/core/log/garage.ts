@@ -1,23 +1,18 @@
+import type { ListedBeside } from './kind-of.ts'
 import type { Condition } from '../exposure/conditions.ts'
-import type {
-  BikeEntry,
-  BikeId,
-  EntryId,
-  EventEntry,
-  IsoTime,
-  LimitEntry,
-  LookEntry,
-  OdometerEntry,
-  PartEntry,
-  PartId,
-  PlanEntry,
-  ReadingEntry,
-  RideEntry,
-  ToolEntry,
-  ToolId,
-  WashEntry,
-  ZeroingEntry,
-} from './entries.ts'
+import type { BikeEntry } from './kinds/bike.ts'
+import type { BikeId, EntryId, IsoTime, PartId, ToolId } from './entry.ts'
+import type { EventEntry } from './kinds/event.ts'
+import type { LimitEntry } from './kinds/limit.ts'
+import type { LookEntry } from './kinds/look.ts'
+import type { OdometerEntry } from './kinds/odometer.ts'
+import type { PartEntry } from './kinds/part.ts'
+import type { PlanEntry } from './kinds/plan.ts'
+import type { ReadingEntry } from './kinds/reading.ts'
+import type { RideEntry } from './kinds/ride.ts'
+import type { ToolEntry } from './kinds/tool.ts'
+import type { WashEntry } from './kinds/wash.ts'
+import type { ZeroingEntry } from './kinds/zeroing.ts'
 
 /** A stretch of time a part spent on a bike: `from` inclusive, `to` exclusive, absent while it is still on. */
 export interface Fitting {
@@ -81,6 +76,8 @@ export interface Garage {
   readonly tools: ReadonlyMap<ToolId, ToolState>
   /** Per chain, in order of time. */
   readonly washes: ReadonlyMap<PartId, readonly WashEntry[]>
+  /** Every kind's entries under the key its home names, in order of time; rides and bikes stand in {@link bikes} alone. */
+  readonly listed: ListedBeside
 }
 
 /** The fitting that is open now, if the part is on a bike. */

@@ -1,5 +1,6 @@
 import { isStampedAhead } from './bounds.ts'
-import type { Entry, EntryId } from './entries.ts'
+import type { Entry } from './entries.ts'
+import type { EntryId } from './entry.ts'
 import { withdrawnIds } from './supersede.ts'
 
 /** Keys in order at every depth, so that equal entries have equal text whatever wrote them. */

@@ -1,4 +1,7 @@
-import type { BikeId, EntryId, FitEntry, PartEntry, PartId, PartSpec, RemoveEntry } from './entries.ts'
+import type { BikeId, EntryId, PartId } from './entry.ts'
+import type { FitEntry } from './kinds/fit.ts'
+import type { PartEntry, PartSpec } from './kinds/part.ts'
+import type { RemoveEntry } from './kinds/remove.ts'
 
 /** What a bike can carry only one of: fitting a second closes the first, as it does in the stand. */
 function slotOf(spec: PartSpec): string | undefined {

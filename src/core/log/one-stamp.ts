@@ -1,4 +1,5 @@
-import type { Entry, EntryId } from './entries.ts'
+import type { Entry } from './entries.ts'
+import type { EntryId } from './entry.ts'
 
 /**
  * A log in which every entry has one id.

@@ -1,5 +1,7 @@
-import type { Entry, RideEntry } from './entries.ts'
+import type { Entry } from './entries.ts'
+import type { RideEntry } from './kinds/ride.ts'
 import type { BikeState, Garage } from './garage.ts'
+import { kindOf } from './kind-of.ts'
 import { countedRide, replayed, replayedWithMore, type Replayed } from './replay.ts'
 
 /** A ride that only adds: it corrects nothing, and its bike's distance is told by rides alone. */
@@ -10,19 +12,8 @@ const isPlainRide = (entry: Entry, garage: Garage): entry is RideEntry =>
   garage.bikes.get(entry.bike)?.odometer.length === 0
 
 /** An entry that leaves everything ridden as it is, and takes nothing back. */
-function isBeside(entry: Entry): boolean {
-  if (entry.supersedes !== undefined || entry.firstId !== undefined) return false
-  switch (entry.kind) {
-    case 'ride':
-    case 'condition':
-    case 'odometer':
-    case 'bike':
-    case 'withdraw':
-      return false
-    default:
-      return true
-  }
-}
+const isBeside = (entry: Entry): boolean =>
+  entry.supersedes === undefined && entry.firstId === undefined && !kindOf(entry).changesRides
 
 function insertRide(bike: BikeState, entry: RideEntry): BikeState {
   const { rides } = bike

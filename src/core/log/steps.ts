@@ -1,4 +1,6 @@
-import type { Entry, EntryDraft, EntryId, IsoTime, WithdrawEntry } from './entries.ts'
+import type { Entry, EntryDraft } from './entries.ts'
+import type { EntryId, IsoTime } from './entry.ts'
+import type { WithdrawEntry } from './kinds/withdraw.ts'
 import { liveEntries, withdrawnIds } from './supersede.ts'
 
 type WithdrawDraft = Extract<EntryDraft, { kind: 'withdraw' }>

@@ -1,22 +1,13 @@
 import { sourcesOf } from '../exposure/same-ride.ts'
 import type { Entry, EntryDraft } from './entries.ts'
+import { kindOf } from './kind-of.ts'
 import { liveEntries } from './supersede.ts'
 
 /** What a draft would bring into the log that can be there only once; undefined for one that may be said again. */
 function bornThing(draft: EntryDraft): string | undefined {
   if (draft.supersedes !== undefined) return undefined
-  switch (draft.kind) {
-    case 'bike':
-      return `bike ${draft.bike}`
-    case 'part':
-      return `part ${draft.part}`
-    case 'tool':
-      return `tool ${draft.tool}`
-    case 'event':
-      return `event ${draft.event}`
-    default:
-      return undefined
-  }
+  const kind = kindOf(draft)
+  return kind.bornOnce && `${draft.kind} ${kind.key?.(draft)}`
 }
 
 /**

@@ -1,4 +1,5 @@
-import type { Entry, EntryId } from './entries.ts'
+import type { Entry } from './entries.ts'
+import type { EntryId } from './entry.ts'
 
 /** The ids of everything taken back and not put back: a withdrawal counts unless a later one withdraws it. */
 export function withdrawnIds(entries: readonly Entry[]): Set<EntryId> {

@@ -1,4 +1,4 @@
-import { ENTRY_FORMAT } from './entries.ts'
+import { ENTRY_FORMAT } from './entry.ts'
 
 /** An entry of any format, as it was stored: nothing of it is checked yet. */
 export type StoredFields = Readonly<Record<string, unknown>>

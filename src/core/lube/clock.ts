@@ -1,5 +1,5 @@
 import { CONDITION_MULTIPLIER, type Condition } from '../exposure/conditions.ts'
-import type { Storage } from '../log/entries.ts'
+import type { Storage } from '../log/kinds/bike.ts'
 import { LUBE_LIFE_KM, type Lube } from './lubes.ts'
 
 /** Days of storage after which a chain is wiped and lubricated before it is ridden (methods 6). */

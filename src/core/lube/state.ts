@@ -1,5 +1,6 @@
 import type { Condition } from '../exposure/conditions.ts'
-import type { IsoTime, WashEntry } from '../log/entries.ts'
+import type { IsoTime } from '../log/entry.ts'
+import type { WashEntry } from '../log/kinds/wash.ts'
 import { lifeUsed } from './clock.ts'
 import type { Lube } from './lubes.ts'
 

@@ -1,4 +1,6 @@
-import type { BikeEntry, School, SprocketMaterial } from '../log/entries.ts'
+import type { BikeEntry } from '../log/kinds/bike.ts'
+import type { School } from '../log/kinds/limit.ts'
+import type { SprocketMaterial } from '../log/kinds/part.ts'
 
 export interface Limit {
   /** Elongation at which the chain is to be replaced, %. */

@@ -1,4 +1,4 @@
-import type { SprocketMaterial } from '../log/entries.ts'
+import type { SprocketMaterial } from '../log/kinds/part.ts'
 import { fittedParts, type BikeState, type Garage } from '../log/garage.ts'
 import { limitFor, type Limit } from '../measure/limits.ts'
 

@@ -1,7 +1,8 @@
 import { chainStory, type ChainStory, type Gathered } from '../exposure/chain-story.ts'
 import { ridesDuring, totalKm } from '../exposure/distance.ts'
 import { ridingPlan, type RidingPlan } from '../exposure/riding-plan.ts'
-import type { BikeId, IsoTime, LookEntry, ToolId } from '../log/entries.ts'
+import type { BikeId, IsoTime, ToolId } from '../log/entry.ts'
+import type { LookEntry } from '../log/kinds/look.ts'
 import {
   fittedChain,
   fittedParts,

@@ -1,4 +1,4 @@
-import type { PartId, ToolId } from '../log/entries.ts'
+import type { PartId, ToolId } from '../log/entry.ts'
 import type { Garage, ReadingState } from '../log/garage.ts'
 import type { PlacedReading } from '../measure/disagreement.ts'
 import type { Instrument } from '../measure/reading.ts'

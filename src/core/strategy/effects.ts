@@ -1,6 +1,6 @@
 import { chainStory } from '../exposure/chain-story.ts'
 import { partDistances, totalKm } from '../exposure/distance.ts'
-import type { BikeId, PartId } from '../log/entries.ts'
+import type { BikeId, PartId } from '../log/entry.ts'
 import { openFitting, type Garage, type PartState } from '../log/garage.ts'
 
 /** What a change of the log would do downstream, one thing each. */

@@ -1,5 +1,6 @@
 import { kmOf } from '../exposure/distance.ts'
-import type { PartId, PartSpec, WearWord } from '../log/entries.ts'
+import type { PartId, WearWord } from '../log/entry.ts'
+import type { PartSpec } from '../log/kinds/part.ts'
 import { fittedParts, type Garage, type PartState } from '../log/garage.ts'
 import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'

@@ -1,6 +1,6 @@
 import { CONDITION_MULTIPLIER, quarterOf } from '../exposure/conditions.ts'
 import { mixByQuarter } from '../exposure/road-ahead.ts'
-import type { IsoTime } from '../log/entries.ts'
+import type { IsoTime } from '../log/entry.ts'
 import { LUBE_LIFE_KM, type Lube } from '../lube/lubes.ts'
 import type { BikeReport } from './bike-report.ts'
 

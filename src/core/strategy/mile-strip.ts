@@ -1,6 +1,8 @@
 import { drawnMarks } from '../exposure/chain-story.ts'
 import { firstAtOrAfter } from '../exposure/distance.ts'
-import type { EntryId, IsoTime, LookEntry, PartId, WashEntry, WearWord } from '../log/entries.ts'
+import type { EntryId, IsoTime, PartId, WearWord } from '../log/entry.ts'
+import type { LookEntry } from '../log/kinds/look.ts'
+import type { WashEntry } from '../log/kinds/wash.ts'
 import {
   openFitting,
   type Fitting,

@@ -1,4 +1,4 @@
-import type { LookEntry } from '../log/entries.ts'
+import type { LookEntry } from '../log/kinds/look.ts'
 import type { LubeClock } from '../lube/clock.ts'
 import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'

@@ -1,5 +1,6 @@
 import { eventsAhead } from '../exposure/road-ahead.ts'
-import type { BikeId, EventEntry, IsoTime } from '../log/entries.ts'
+import type { BikeId, IsoTime } from '../log/entry.ts'
+import type { EventEntry } from '../log/kinds/event.ts'
 import type { Lube } from '../lube/lubes.ts'
 import { addDays } from '../units/days.ts'
 import type { EventAdvice } from '../wear/event-outlook.ts'

@@ -1,4 +1,4 @@
-import type { WearWord } from '../log/entries.ts'
+import type { WearWord } from '../log/entry.ts'
 import type { Summary } from '../measure/posterior.ts'
 import { limitKey } from '../measure/posterior.ts'
 

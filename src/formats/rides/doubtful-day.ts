@@ -1,4 +1,4 @@
-import type { IsoTime } from '../../core/log/entries.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 
 const DAY_MS = 86_400_000
 /** A satellite receiver counts weeks up to this and begins again. */

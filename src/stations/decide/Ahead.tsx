@@ -1,5 +1,5 @@
 import { useId, useState } from 'react'
-import type { EventEntry } from '../../core/log/entries.ts'
+import type { EventEntry } from '../../core/log/kinds/event.ts'
 import { linesOf } from '../../core/log/supersede.ts'
 import { eventsAhead } from '../../core/exposure/road-ahead.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'

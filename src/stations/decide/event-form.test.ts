@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import type { EventEntry } from '../../core/log/entries.ts'
+import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { Units } from '../../ui/screen-state.ts'
 import { eventFields, readEvent, type EventFields } from './event-form.ts'
 

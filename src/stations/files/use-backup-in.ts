@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react'
-import type { EntryId } from '../../core/log/entries.ts'
+import type { EntryId } from '../../core/log/entry.ts'
 import type { Merge } from '../../core/log/merge.ts'
 import { BackupFileError, type BackupContents } from '../../formats/read-backup.ts'
 import { useOpenLog } from '../../session/log-context.ts'

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import type { PartId } from '../../core/log/entries.ts'
+import type { PartId } from '../../core/log/entry.ts'
 import { WorkingsNote } from '../../ui/parts/WorkingsNote.tsx'
 import { answerFor } from '../../workers/forecast-keeper.ts'
 import { useForecasts } from '../../workers/use-forecasts.ts'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { School } from '../../core/log/entries.ts'
+import type { School } from '../../core/log/kinds/limit.ts'
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { limitFor } from '../../core/measure/limits.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'

@@ -1,5 +1,6 @@
 import { useDeferredValue, useId, useMemo, useState } from 'react'
-import { ENTRY_FORMAT, type Entry } from '../../core/log/entries.ts'
+import { ENTRY_FORMAT } from '../../core/log/entry.ts'
+import type { Entry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import { linesOf, liveEntries } from '../../core/log/supersede.ts'
 import { effectsOf } from '../../core/strategy/effects.ts'

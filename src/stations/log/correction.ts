@@ -1,6 +1,9 @@
 import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
-import type { Entry, EntryDraft, WashMethod, WearWord } from '../../core/log/entries.ts'
+import type { Entry, EntryDraft } from '../../core/log/entries.ts'
+import type { WashMethod } from '../../core/log/kinds/wash.ts'
+import type { WearWord } from '../../core/log/entry.ts'
 import type { Ride } from '../../core/log/garage.ts'
+import { MOST_ODOMETER_KM } from '../../core/log/kinds/odometer.ts'
 import { BOUNDS, isIsoTime } from '../../core/log/bounds.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
@@ -164,7 +167,7 @@ export function correctionOf(
     case 'odometer': {
       const km = typedKm(values, units)
       if (!(km >= 0)) return { fault: 'Give the figure it shows.', field: 'distance' }
-      return km <= BOUNDS.odometerKm
+      return km <= MOST_ODOMETER_KM
         ? { draft: { ...base, km, bike: values['bike'] ?? base.bike } }
         : { fault: 'That is more than any bike’s computer shows: check the figure.', field: 'distance' }
     }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { odometerSpans, unaccountedKm } from '../../core/exposure/odometer.ts'
-import { BOUNDS } from '../../core/log/bounds.ts'
+import { MOST_ODOMETER_KM } from '../../core/log/kinds/odometer.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -32,7 +32,7 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
     const wrong =
       faultOfDay(day, now) ??
       (shown.trim() === '' || !(value >= 0) ? 'Give the figure it shows.' : undefined) ??
-      (km > BOUNDS.odometerKm
+      (km > MOST_ODOMETER_KM
         ? 'That is more than any bike’s computer shows: check the figure.'
         : undefined) ??
       (before && km < before.km && !anew

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
-import type { BikeEntry } from '../../core/log/entries.ts'
+import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { ServiceError } from '../../services/patient-fetch.ts'
 import { RIDE_SERVICE, signIn } from '../../services/ride-service.ts'
 import { useOpenLog } from '../../session/log-context.ts'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { commuter, noon, ride, written } from '../../../test/log.ts'
-import type { BikeEntry } from '../../core/log/entries.ts'
+import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
 import { liveRides, offeredRows, remarkList, sortBatch, withSaid } from './batch.ts'
 import { draftsSaid, questionsOf } from './questions.ts'

@@ -1,5 +1,7 @@
 import type { Condition } from '../../core/exposure/conditions.ts'
-import type { ConditionEntry, EntryDraft, IsoTime } from '../../core/log/entries.ts'
+import type { ConditionEntry } from '../../core/log/kinds/condition.ts'
+import type { EntryDraft } from '../../core/log/entries.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 import type { Ride } from '../../core/log/garage.ts'
 
 /** Which of the rides of unsaid condition are meant. */

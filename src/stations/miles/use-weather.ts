@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react'
 import type { Condition } from '../../core/exposure/conditions.ts'
-import type { BikeEntry } from '../../core/log/entries.ts'
+import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { Ride } from '../../core/log/garage.ts'
 import { ServiceError } from '../../services/patient-fetch.ts'
 import { sayCount } from '../../ui/words/numbers.ts'

@@ -1,6 +1,6 @@
 import { conditionFromWeather, SALT_HOURS } from '../../core/exposure/weather-guess.ts'
 import type { Condition } from '../../core/exposure/conditions.ts'
-import type { BikeEntry } from '../../core/log/entries.ts'
+import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { Ride } from '../../core/log/garage.ts'
 import type { Patience } from '../../services/patient-fetch.ts'
 import { weatherAt } from '../../services/weather.ts'

@@ -1,7 +1,7 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
 import { useForm, type FieldErrors, type UseFormRegister } from 'react-hook-form'
-import type { BikeEntry } from '../../core/log/entries.ts'
+import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay } from '../../ui/parts/day.ts'

@@ -1,8 +1,9 @@
 import { number, object, string, type InferType } from 'yup'
 import { fewestLinks } from '../../core/gearing/chain-loop.ts'
 import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
-import { BOUNDS } from '../../core/log/bounds.ts'
-import type { BikeEntry, EntryDraft } from '../../core/log/entries.ts'
+import { PART_BOUNDS } from '../../core/log/kinds/part.ts'
+import type { BikeEntry } from '../../core/log/kinds/bike.ts'
+import type { EntryDraft } from '../../core/log/entries.ts'
 
 /** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
 export const teethOf = (text: string): number[] =>
@@ -85,7 +86,7 @@ export function faultOfChain(
   // A figure that is wrong by itself is asked about by itself.
   if (rings.length === 0 || cogs.length === 0 || links < 40) return undefined
   const [ring, cog] = [Math.max(...rings), Math.max(...cogs)]
-  if (ring > BOUNDS.teeth[1] || cog > BOUNDS.teeth[1]) return undefined
+  if (ring > PART_BOUNDS.teeth[1] || cog > PART_BOUNDS.teeth[1]) return undefined
   const fewest = fewestLinks(ring, cog)
   return links < fewest
     ? `${links} links do not go round a ring of ${ring} and a cog of ${cog}: that takes ${fewest} or more.`

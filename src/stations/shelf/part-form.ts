@@ -1,6 +1,7 @@
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { array, number, object, string, ValidationError, type InferType } from 'yup'
-import type { EntryDraft, PartSpec } from '../../core/log/entries.ts'
+import type { EntryDraft } from '../../core/log/entries.ts'
+import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { teethOf } from './bike-form.ts'
 
 export const PART_TYPES = {

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
-import type { PartSpec } from '../../core/log/entries.ts'
+import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
 import { elongationFromLength } from '../../core/measure/elongation.ts'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import type { WearWord } from '../../core/log/entries.ts'
+import type { WearWord } from '../../core/log/entry.ts'
 import type { Sprocket } from '../../core/strategy/bike-report.ts'
 import { worstWord } from '../../core/strategy/wear-word.ts'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'

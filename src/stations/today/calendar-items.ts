@@ -1,4 +1,5 @@
-import type { Entry, EventEntry } from '../../core/log/entries.ts'
+import type { Entry } from '../../core/log/entries.ts'
+import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import type { CalendarItem } from '../../formats/calendar.ts'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { WashMethod } from '../../core/log/entries.ts'
+import type { WashMethod } from '../../core/log/kinds/wash.ts'
 import { LUBES, type Lube } from '../../core/lube/lubes.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'

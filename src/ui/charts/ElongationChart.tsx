@@ -1,5 +1,5 @@
 import { useCallback } from 'react'
-import type { EventEntry } from '../../core/log/entries.ts'
+import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { ChainReport } from '../../core/strategy/bike-report.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { kmToMiles } from '../../core/units/convert.ts'

@@ -1,6 +1,6 @@
 import { evidenceOf } from '../../core/measure/likelihood.ts'
 import { biasOf } from '../../core/measure/instrument-likelihood.ts'
-import type { EntryId, IsoTime } from '../../core/log/entries.ts'
+import type { EntryId, IsoTime } from '../../core/log/entry.ts'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { LearnedBias } from '../../core/measure/tool-bias.ts'
 import { placedReading } from '../../core/strategy/chain-evidence.ts'

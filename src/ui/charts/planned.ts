@@ -1,5 +1,5 @@
 import type { Condition } from '../../core/exposure/conditions.ts'
-import type { EventEntry } from '../../core/log/entries.ts'
+import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import type { Ink } from './ink.ts'
 

@@ -1,6 +1,6 @@
 import { format } from 'date-fns'
 import { isIsoDay } from '../../core/log/bounds.ts'
-import type { IsoTime } from '../../core/log/entries.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 
 /** A moment as the local day that a date field holds. */
 export const dayOf = (at: IsoTime): string => format(new Date(at), 'yyyy-MM-dd')

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { commuter, kite, kiteChain, noon, springTour, written } from '../../../test/log.ts'
-import { ENTRY_FORMAT, type EventEntry } from '../../core/log/entries.ts'
+import { ENTRY_FORMAT } from '../../core/log/entry.ts'
+import type { EventEntry } from '../../core/log/kinds/event.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import type { EventAdvice, EventOutlook } from '../../core/wear/event-outlook.ts'

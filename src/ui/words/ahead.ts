@@ -1,4 +1,4 @@
-import type { EventEntry } from '../../core/log/entries.ts'
+import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Lube } from '../../core/lube/lubes.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'

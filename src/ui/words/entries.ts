@@ -1,4 +1,5 @@
-import type { Entry, PartSpec } from '../../core/log/entries.ts'
+import type { Entry } from '../../core/log/entries.ts'
+import type { PartSpec } from '../../core/log/kinds/part.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
 import { dayOf } from '../parts/day.ts'

@@ -1,5 +1,6 @@
 import type { Condition, Quarter } from '../../core/exposure/conditions.ts'
-import type { Motor, Shifting, Storage, WashMethod } from '../../core/log/entries.ts'
+import type { Motor, Shifting, Storage } from '../../core/log/kinds/bike.ts'
+import type { WashMethod } from '../../core/log/kinds/wash.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Lube } from '../../core/lube/lubes.ts'
 import type { Instrument, LiftReading, LimitResult, PlayReading } from '../../core/measure/reading.ts'

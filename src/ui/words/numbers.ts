@@ -1,5 +1,5 @@
 import { differenceInCalendarDays, format } from 'date-fns'
-import type { IsoTime } from '../../core/log/entries.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 import { kmToMiles, mmToInches } from '../../core/units/convert.ts'
 import type { Units } from '../screen-state.ts'
 

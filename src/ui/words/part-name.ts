@@ -1,4 +1,4 @@
-import type { BikeId, PartId } from '../../core/log/entries.ts'
+import type { BikeId, PartId } from '../../core/log/entry.ts'
 import type { Garage } from '../../core/log/garage.ts'
 
 const shared = new WeakMap<Garage, ReadonlySet<string>>()

@@ -1,5 +1,5 @@
 import { lostShare } from '../../core/exposure/receipt.ts'
-import type { RideEntry, RideReceipt } from '../../core/log/entries.ts'
+import type { RideEntry, RideReceipt } from '../../core/log/kinds/ride.ts'
 import { sayCount } from './numbers.ts'
 
 function sayDistance({ distance, deviceFault }: RideReceipt): string {

@@ -1,5 +1,6 @@
 import { differenceInCalendarDays } from 'date-fns'
-import type { Entry, IsoTime } from '../../core/log/entries.ts'
+import type { Entry } from '../../core/log/entries.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 import { sayCount } from './numbers.ts'
 
 /** How long ago a backup was saved. */

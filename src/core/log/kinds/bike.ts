@@ -1,0 +1,45 @@
+import type { Condition, Quarter } from '../../exposure/conditions.ts'
+import type { EntryBase, BikeId } from '../entry.ts'
+import type { Kind } from './kind.ts'
+
+export type Shifting = 'cable' | 'electric' | 'hub-gear' | 'none'
+
+export type Motor = 'none' | 'hub' | 'mid-drive'
+
+export type Storage = 'indoors' | 'outdoors'
+
+/** A bike. Written again, superseding, when its description changes. */
+export interface BikeEntry extends EntryBase {
+  readonly kind: 'bike'
+  readonly bike: BikeId
+  readonly name: string
+  /** What it is, in the owner's words: "steel commuter, 1 x 11". */
+  readonly note: string
+  /** Number of cogs; 1 for a single cog or a hub gear. */
+  readonly speeds: number
+  readonly shifting: Shifting
+  readonly motor: Motor
+  /** What its rides are taken to be where nothing else is said. */
+  readonly usualCondition: Condition
+  readonly storage: Storage
+  /** What its rides are taken to be in a part of the year, where that differs from `usual`. */
+  readonly usualByQuarter?: Readonly<Partial<Record<Quarter, Condition>>>
+  /** Wheel circumference, mm; absent: a guess. */
+  readonly circumferenceMm?: number
+  /** Rider, bike and load, kg; absent: a guess. */
+  readonly massKg?: number
+  /** Share of the work that the motor does, 0 to 1; absent: a guess. */
+  readonly motorShare?: number
+  /** Share of the energy on each cog where no cadence tells, by tooth count; absent: a guess. */
+  readonly cogMix?: Readonly<Record<string, number>>
+}
+
+/** Bounds of a bike's fields. */
+export const BIKE_BOUNDS = { speeds: 16, circumferenceMm: [500, 4000], massKg: [20, 800] } as const
+
+export const bike: Kind<BikeEntry> = {
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+  bornOnce: true,
+  changesRides: true,
+}

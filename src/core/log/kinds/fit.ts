@@ -1,0 +1,10 @@
+import type { EntryBase, BikeId, PartId } from '../entry.ts'
+import type { Kind } from './kind.ts'
+
+export interface FitEntry extends EntryBase {
+  readonly kind: 'fit'
+  readonly part: PartId
+  readonly bike: BikeId
+}
+
+export const fit: Kind<FitEntry> = { isAbout: ({ part, bike }) => [part, bike], key: ({ part }) => part }

@@ -1,0 +1,38 @@
+import { bike } from './bike.ts'
+import { part } from './part.ts'
+import { fit } from './fit.ts'
+import { remove } from './remove.ts'
+import { ride } from './ride.ts'
+import { condition } from './condition.ts'
+import { odometer } from './odometer.ts'
+import { reading } from './reading.ts'
+import { readingUse } from './reading-use.ts'
+import { tool } from './tool.ts'
+import { zeroing } from './zeroing.ts'
+import { look } from './look.ts'
+import { wash } from './wash.ts'
+import { limit } from './limit.ts'
+import { plan } from './plan.ts'
+import { event } from './event.ts'
+import { withdraw } from './withdraw.ts'
+
+/** Every kind of entry: its home, in one line each. What else depends on the kind maps all of these. */
+export const KINDS = {
+  bike,
+  part,
+  fit,
+  remove,
+  ride,
+  condition,
+  odometer,
+  reading,
+  'reading-use': readingUse,
+  tool,
+  zeroing,
+  look,
+  wash,
+  limit,
+  plan,
+  event,
+  withdraw,
+}

@@ -1,0 +1,23 @@
+import type { EntryId } from '../entry.ts'
+
+/**
+ * What the log itself has to know about a kind of entry. `replay` reads these; what the garage makes of the entries
+ * beyond keeping them in order stands in `replay.ts`.
+ */
+export interface Kind<E> {
+  /** The bikes, parts and tools that an entry is about, by their ids. */
+  readonly isAbout: (entry: E) => readonly string[]
+  /**
+   * How the entries fold into the garage: listed under this key in order of time. The last one of a key stands alone
+   * where only the last one counts, as with a limit. Absent for words about other entries.
+   */
+  readonly key?: (entry: E) => string
+  /** For a word about other entries (a condition said later, a reading left out): those entries. The last word counts. */
+  readonly speaksOf?: (entry: E) => readonly EntryId[]
+  /** The key can come into the log only once: writing it a second time was a button pressed twice. */
+  readonly bornOnce?: true
+  /** It may change what was ridden: the garage is then replayed from the start. */
+  readonly changesRides?: true
+  /** It stands on the mile strip, at its place of the road. */
+  readonly onRoad?: true
+}

@@ -1,0 +1,13 @@
+import type { EntryBase, PartId, WearWord } from '../entry.ts'
+import type { Kind } from './kind.ts'
+
+/** A look at teeth, by eye. */
+export interface LookEntry extends EntryBase {
+  readonly kind: 'look'
+  readonly part: PartId
+  /** Tooth count of the cog looked at, when the part is a cassette. */
+  readonly cog?: number
+  readonly word: WearWord
+}
+
+export const look: Kind<LookEntry> = { isAbout: ({ part }) => [part], key: ({ part }) => part, onRoad: true }

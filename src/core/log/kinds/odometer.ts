@@ -1,0 +1,20 @@
+import type { EntryBase, BikeId } from '../entry.ts'
+import type { Kind } from './kind.ts'
+
+/** What the bike's computer shows. Distance that no ride accounts for is the difference of two readings. */
+export interface OdometerEntry extends EntryBase {
+  readonly kind: 'odometer'
+  readonly bike: BikeId
+  readonly km: number
+  /** The count began anew here: another computer, or a reset one. */
+  readonly restarted?: boolean
+}
+
+/** The most that a bike's computer shows, km. */
+export const MOST_ODOMETER_KM = 1e6
+
+export const odometer: Kind<OdometerEntry> = {
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+  changesRides: true,
+}

@@ -1,0 +1,11 @@
+import type { EntryBase, EntryId } from '../entry.ts'
+import type { Kind } from './kind.ts'
+
+/** Leaves a reading out of the reckoning, or puts it back. The last word counts. */
+export interface ReadingUseEntry extends EntryBase {
+  readonly kind: 'reading-use'
+  readonly target: EntryId
+  readonly counts: boolean
+}
+
+export const readingUse: Kind<ReadingUseEntry> = { isAbout: () => [], speaksOf: ({ target }) => [target] }

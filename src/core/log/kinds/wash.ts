@@ -1,0 +1,19 @@
+import type { Lube } from '../../lube/lubes.ts'
+import type { EntryBase, PartId } from '../entry.ts'
+import type { Kind } from './kind.ts'
+
+export type WashMethod = 'none' | 'wipe' | 'on-bike' | 'off-bike'
+
+export interface WashEntry extends EntryBase {
+  readonly kind: 'wash'
+  readonly chain: PartId
+  readonly method: WashMethod
+  /** What was put on afterwards; absent when the chain was cleaned and left as it was. */
+  readonly lube?: Lube
+}
+
+export const wash: Kind<WashEntry> = {
+  isAbout: ({ chain }) => [chain],
+  key: ({ chain }) => chain,
+  onRoad: true,
+}

@@ -1,0 +1,40 @@
+import type { AnyObjectSchema } from 'yup'
+import type { EntryKind } from '../../core/log/entries.ts'
+import { bikeSchema } from './bike.ts'
+import { partSchema } from './part.ts'
+import { fitSchema } from './fit.ts'
+import { removeSchema } from './remove.ts'
+import { rideSchema } from './ride.ts'
+import { conditionSchema } from './condition.ts'
+import { odometerSchema } from './odometer.ts'
+import { readingSchema } from './reading.ts'
+import { toolSchema } from './tool.ts'
+import { zeroingSchema } from './zeroing.ts'
+import { readingUseSchema } from './reading-use.ts'
+import { lookSchema } from './look.ts'
+import { washSchema } from './wash.ts'
+import { limitSchema } from './limit.ts'
+import { planSchema } from './plan.ts'
+import { eventSchema } from './event.ts'
+import { withdrawSchema } from './withdraw.ts'
+
+/** The one schema of each kind of entry, for what is written and for what is read. */
+export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
+  bike: bikeSchema,
+  part: partSchema,
+  fit: fitSchema,
+  remove: removeSchema,
+  ride: rideSchema,
+  condition: conditionSchema,
+  odometer: odometerSchema,
+  reading: readingSchema,
+  tool: toolSchema,
+  zeroing: zeroingSchema,
+  'reading-use': readingUseSchema,
+  look: lookSchema,
+  wash: washSchema,
+  limit: limitSchema,
+  plan: planSchema,
+  event: eventSchema,
+  withdraw: withdrawSchema,
+}
