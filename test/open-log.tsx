@@ -41,7 +41,8 @@ interface Opened {
   readonly entries: readonly Entry[]
   readonly report: BikeReport
   readonly chain: ChainReport
-  readonly show: (screen: ReactNode) => ReturnType<typeof render>
+  /** @param address where the reader is; the start where it is absent */
+  readonly show: (screen: ReactNode, address?: string) => ReturnType<typeof render>
 }
 
 /**
@@ -97,10 +98,10 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
     entries,
     report,
     chain: report.chain,
-    show: (screen) =>
+    show: (screen, address = '/') =>
       render(
         <Provider store={store}>
-          <MemoryRouter>
+          <MemoryRouter initialEntries={[address]}>
             <LogContext value={log}>
               <SafeKeepingContext value={SAFE}>
                 <ForecastsContext value={forecasts}>{screen}</ForecastsContext>

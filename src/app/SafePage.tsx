@@ -11,7 +11,7 @@ import { TextField } from '../ui/parts/fields.tsx'
 import { saveText } from '../ui/save-file.ts'
 import { useOnce } from '../ui/use-once.ts'
 import { sayBackup } from '../ui/words/backup.ts'
-import { KIND_NAMES } from '../ui/words/entries.ts'
+import { wordsOf } from '../ui/entries/index.ts'
 import { sayCount } from '../ui/words/numbers.ts'
 import { notOpen } from './LogStates.tsx'
 import { trustAgain } from './opening-guard.ts'
@@ -36,7 +36,7 @@ interface RowProps {
 }
 
 function Row({ entry, isWithdrawn, onWithdraw, onSetAside }: RowProps) {
-  const name = `${KIND_NAMES[entry.kind]} written ${writtenOn(entry)}`
+  const name = `${wordsOf(entry).name} written ${writtenOn(entry)}`
   return (
     <li className="flex items-start justify-between gap-4 border-b border-hairline py-2 max-sm:flex-col max-sm:gap-1">
       <div className="min-w-0">
@@ -97,7 +97,7 @@ function OpenedSafely({ stored }: { readonly stored: readonly Entry[] }) {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean)
     return stored
       .filter((entry) => {
-        const all = `${KIND_NAMES[entry.kind]} ${JSON.stringify(entry)}`.toLowerCase()
+        const all = `${wordsOf(entry).name} ${JSON.stringify(entry)}`.toLowerCase()
         return words.every((word) => all.includes(word))
       })
       .sort((a, b) => (a.id < b.id ? 1 : -1))

@@ -1,3 +1,4 @@
+import { NEW_ENTRIES } from '../ui/entries/index.ts'
 import { useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
@@ -45,19 +46,6 @@ function KeysSheet() {
     </Sheet>
   )
 }
-
-/** What "new" can mean, and where it is done. */
-const NEW_ENTRIES = [
-  { label: 'A reading of the chain', to: '/gauge#take' },
-  { label: 'Rides from files, or one by hand', to: '/miles#add' },
-  { label: 'What rides were ridden in', to: '/miles#conditions' },
-  { label: 'Something planned: a tour, a race', to: '/decide#ahead' },
-  { label: 'A wash or lubrication', to: '/wash#log' },
-  { label: 'A look at the teeth', to: '/teeth#looks' },
-  { label: 'A chain fitted or taken off', to: '/shelf#chain' },
-  { label: 'A part for the shelf or the bike', to: '/shelf?new=part' },
-  { label: 'A bike', to: '/shelf?new=bike' },
-] as const
 
 function NewSheet() {
   const send = useSend()

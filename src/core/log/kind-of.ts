@@ -12,8 +12,8 @@ export const kindOf = <E extends Entry | EntryDraft>(entry: E): Kind<E> =>
 export const aboutOf = (entry: Entry): readonly string[] => kindOf(entry).isAbout(entry)
 
 /** The kinds that stand on the mile strip. */
-export const ROAD_KINDS: readonly EntryKind[] = (Object.keys(KINDS) as EntryKind[]).filter(
-  (kind) => (KINDS[kind] as Kind<never>).onRoad,
+export const ROAD_KINDS = (Object.keys(KINDS) as EntryKind[]).filter(
+  (kind): kind is keyof ListedBeside => (KINDS[kind] as Kind<never>).onRoad === true,
 )
 
 /** Entries by kind, each in the order in which they were passed. */

@@ -1,6 +1,8 @@
+import type { EntryKind } from '../log/entries.ts'
+import { ROAD_KINDS } from '../log/kind-of.ts'
 import { drawnMarks } from '../exposure/chain-story.ts'
 import { firstAtOrAfter } from '../exposure/distance.ts'
-import type { EntryId, IsoTime, PartId, WearWord } from '../log/entry.ts'
+import type { EntryId, IsoTime, WearWord } from '../log/entry.ts'
 import type { LookEntry } from '../log/kinds/look.ts'
 import type { WashEntry } from '../log/kinds/wash.ts'
 import {
@@ -55,8 +57,9 @@ export interface StripMark {
   readonly km: number
   readonly entry: EntryId
   readonly at: IsoTime
-  readonly kind: 'reading' | 'wash' | 'look' | 'fit'
-  readonly part: PartId
+  readonly kind: EntryKind
+  /** The part or bike it is about. */
+  readonly about: string
 }
 
 /** One bike as a road in km: everything that is drawn on the mile strip, without a pixel. */
@@ -193,6 +196,18 @@ function chainOnStrip(
 const inOrder = (a: StripMark, b: StripMark): number =>
   a.km - b.km || (a.at === b.at ? (a.entry < b.entry ? -1 : 1) : a.at < b.at ? -1 : 1)
 
+/** What stands on the road of the kinds that do, about the bike or a part that was on it. */
+const marksAbout = (
+  { listed }: Garage,
+  abouts: readonly string[],
+  kmAt: (at: IsoTime) => number,
+): StripMark[] =>
+  ROAD_KINDS.flatMap((kind) =>
+    abouts.flatMap((about) =>
+      (listed[kind].get(about) ?? []).map(({ id, at }) => ({ km: kmAt(at), entry: id, at, kind, about })),
+    ),
+  )
+
 /** Lays one bike out as a road: see {@link MileStrip}. */
 export function mileStrip(garage: Garage, report: BikeReport, chains: readonly RoadChain[]): MileStrip {
   const { rides } = report.bike
@@ -205,9 +220,10 @@ export function mileStrip(garage: Garage, report: BikeReport, chains: readonly R
   const washes = chains
     .flatMap(({ part }) => garage.washes.get(part.entry.part) ?? [])
     .map((wash) => ({ wash, km: kmAt(wash.at) }))
-  const looks = lanes
-    .flatMap(({ spans }) => [...new Set(spans.map(({ part }) => part.entry.part))])
-    .flatMap((part) => garage.looks.get(part) ?? [])
+  const partsHere = new Set([
+    ...strips.map(({ chain }) => chain.part.entry.part),
+    ...lanes.flatMap(({ spans }) => spans.map(({ part }) => part.entry.part)),
+  ])
   const fits = [
     ...lanes.flatMap(({ spans }) => spans.map(({ part, entry, from }) => ({ part, entry, km: from }))),
     ...strips.flatMap(({ chain }) =>
@@ -217,42 +233,13 @@ export function mileStrip(garage: Garage, report: BikeReport, chains: readonly R
     ),
   ]
   const marks: StripMark[] = [
-    ...strips.flatMap(({ readings }) =>
-      readings.map(({ state: { entry }, km }): StripMark => ({
-        km,
-        entry: entry.id,
-        at: entry.at,
-        kind: 'reading',
-        part: entry.chain,
-      })),
-    ),
-    ...washes.map(({ wash, km }): StripMark => ({
-      km,
-      entry: wash.id,
-      at: wash.at,
-      kind: 'wash',
-      part: wash.chain,
-    })),
-    ...looks.map((look): StripMark => ({
-      km: kmAt(look.at),
-      entry: look.id,
-      at: look.at,
-      kind: 'look',
-      part: look.part,
-    })),
-    ...fits.flatMap(({ part, entry, km }): StripMark[] =>
-      entry === undefined
+    ...marksAbout(garage, [bike, ...partsHere], kmAt),
+    ...fits.flatMap(({ part, entry, km }): StripMark[] => {
+      const at = part.fittings.find((fitting) => fitting.entry === entry)?.from
+      return entry === undefined || at === undefined
         ? []
-        : [
-            {
-              km,
-              entry,
-              at: part.fittings.find((fitting) => fitting.entry === entry)?.from ?? '',
-              kind: 'fit',
-              part: part.entry.part,
-            },
-          ],
-    ),
+        : [{ km, entry, at, kind: 'fit', about: part.entry.part }]
+    }),
   ]
   return { totalKm, rides, edges, chains: strips, lanes, washes, marks: marks.sort(inOrder) }
 }

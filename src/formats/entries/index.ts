@@ -6,6 +6,7 @@ import { fitSchema } from './fit.ts'
 import { removeSchema } from './remove.ts'
 import { rideSchema } from './ride.ts'
 import { conditionSchema } from './condition.ts'
+import { noteSchema } from './note.ts'
 import { odometerSchema } from './odometer.ts'
 import { readingSchema } from './reading.ts'
 import { toolSchema } from './tool.ts'
@@ -26,6 +27,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   remove: removeSchema,
   ride: rideSchema,
   condition: conditionSchema,
+  note: noteSchema,
   odometer: odometerSchema,
   reading: readingSchema,
   tool: toolSchema,

@@ -5,92 +5,21 @@ import { replay } from '../../core/log/replay.ts'
 import { linesOf, liveEntries } from '../../core/log/supersede.ts'
 import { effectsOf } from '../../core/strategy/effects.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { wordsOf } from '../../ui/entries/index.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
-import { SelectField, TextField } from '../../ui/parts/fields.tsx'
+import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useOnce } from '../../ui/use-once.ts'
-import { CONDITION_NAMES, LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { sayEffect } from '../../ui/words/effects.ts'
-import { namePart } from '../../ui/words/part-name.ts'
 import { sayReceipt } from '../../ui/words/receipt.ts'
+import { EntryField } from './EntryField.tsx'
 import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob, type Fields } from './correction.ts'
 
-const WORDS = { fresh: 'fresh', good: 'good', watch: 'watch', swap: 'swap', spent: 'spent' }
-const WHERE = { shelf: 'hung up', retired: 'retired', lent: 'lent' }
 /** Ids that sort after every id there is, in order: corrections not yet written. */
 const notYet = (i: number): string => `ffffffff-ffff-7fff-bfff-${(0xf00000000000 + i).toString(16)}`
 const SHOWN = 6
-
-function useOptions() {
-  const { garage } = useOpenLog()
-  return useMemo(() => {
-    const named = (parts: readonly { entry: { part: string; name: string } }[]) =>
-      Object.fromEntries(parts.map(({ entry }) => [entry.part, namePart(garage, entry.part)]))
-    const parts = [...garage.parts.values()]
-    return {
-      bikes: Object.fromEntries([...garage.bikes.values()].map(({ entry }) => [entry.bike, entry.name])),
-      parts: named(parts),
-      chains: named(parts.filter(({ entry }) => entry.spec.type === 'chain')),
-    }
-  }, [garage])
-}
-
-interface FieldProps {
-  readonly name: string
-  readonly value: string
-  readonly fault: string | undefined
-  readonly onChange: (value: string) => void
-}
-
-/** One field of a correction, by what it holds. */
-function CorrectionField({ name, value, fault, onChange }: FieldProps) {
-  const units = useUnits()
-  const { bikes, parts, chains } = useOptions()
-  const select = (label: string, options: Readonly<Record<string, string>>) => (
-    <SelectField label={label} options={options} value={value} onPick={onChange} fault={fault} />
-  )
-  const text = (label: string, decimal = false) => (
-    <TextField
-      label={label}
-      value={value}
-      fault={fault}
-      {...(decimal && { inputMode: 'decimal' as const })}
-      onChange={(event) => onChange(event.target.value)}
-    />
-  )
-  switch (name) {
-    case 'bike':
-      return select('Bike', bikes)
-    case 'part':
-      return select('Part', parts)
-    case 'chain':
-      return select('Chain', chains)
-    case 'condition':
-      return select('Ridden in', { unsaid: 'nobody said', ...CONDITION_NAMES })
-    case 'word':
-      return select('It looks', WORDS)
-    case 'method':
-      return select('Cleaned', WASH_NAMES)
-    case 'lube':
-      return select('Then put on', { '': 'left as it was', ...LUBE_NAMES })
-    case 'to':
-      return select('It was', WHERE)
-    case 'who':
-      return text('Lent to')
-    case 'distance':
-      return text(units === 'metric' ? 'Distance, km' : 'Distance, miles', true)
-    case 'place':
-      return text('Links from the joining link', true)
-    case 'name':
-      return text('Name')
-    case 'note':
-      return text('Note')
-    default:
-      return null
-  }
-}
 
 /** A correction in the making: its fields, what it comes to, and what it would change downstream. */
 function useCorrection(entry: Entry) {
@@ -103,14 +32,12 @@ function useCorrection(entry: Entry) {
         : undefined,
     [entry, garage],
   )
-  const initial = useMemo(() => fieldsOf(entry, counted, units), [entry, counted, units])
+  const context = useMemo(() => ({ units, counted }), [units, counted])
+  const initial = useMemo(() => fieldsOf(entry, context), [entry, context])
   const job = useMemo(() => sameJob(entry, liveEntries(entries)), [entry, entries])
   const [fields, setFields] = useState<Fields>(initial)
   const [together, setTogether] = useState(true)
-  const corrected = useMemo(
-    () => correctionOf(entry, counted, fields, units, now),
-    [entry, counted, fields, units, now],
-  )
+  const corrected = useMemo(() => correctionOf(entry, fields, context, now), [entry, fields, context, now])
   const changed = JSON.stringify(fields) !== JSON.stringify(initial)
   const drafts = useMemo(() => {
     if (!('draft' in corrected) || !changed) return undefined
@@ -252,14 +179,14 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
           and {sayCount(job.length, 'entry', 'entries')} of the same job with it
         </label>
       )}
-      {Object.entries(fields.values).map(([name, value]) =>
-        name === 'who' && fields.values['to'] !== 'lent' ? null : (
-          <CorrectionField
-            key={name}
-            name={name}
-            value={value}
-            fault={faultOf(name)}
-            onChange={(next) => setFields({ ...fields, values: { ...fields.values, [name]: next } })}
+      {wordsOf(entry).fields.map((field) =>
+        field.shownIf && !field.shownIf(fields.values) ? null : (
+          <EntryField
+            key={field.name}
+            field={field}
+            value={fields.values[field.name] ?? ''}
+            fault={faultOf(field.name)}
+            onChange={(next) => setFields({ ...fields, values: { ...fields.values, [field.name]: next } })}
           />
         ),
       )}

@@ -4,7 +4,7 @@ import type { Entry } from '../../core/log/entries.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { KIND_NAMES, sayEntry } from '../../ui/words/entries.ts'
+import { sayEntry, wordsOf } from '../../ui/entries/index.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 
 const ROW_PX = 52
@@ -58,7 +58,7 @@ export function EntryRows({ found, standing, onOpen }: RowsProps) {
                 {day}
                 {entry.at > now && <span className="block text-xs text-rust">still to come</span>}
               </span>
-              <span className="w-44 shrink-0 truncate max-md:hidden">{KIND_NAMES[entry.kind]}</span>
+              <span className="w-44 shrink-0 truncate max-md:hidden">{wordsOf(entry).name}</span>
               <span
                 className={`min-w-0 flex-1 truncate ${stands === 'counts' ? '' : 'text-steel line-through'}`}
               >

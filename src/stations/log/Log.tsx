@@ -8,9 +8,12 @@ import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { KIND_NAMES, sayEntry } from '../../ui/words/entries.ts'
+import { KIND_WORDS, sayEntry, wordsOf } from '../../ui/entries/index.ts'
 import { sayCount, sayDay } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
+import type { KindWords } from '../../ui/entries/kind-words.ts'
+import { useBikeId } from '../../ui/use-bike-id.ts'
+import { NewEntry } from './NewEntry.tsx'
 import { EditEntry } from './EditEntry.tsx'
 import { EntryRows, type Standing } from './EntryRows.tsx'
 import { findEntries, type Wanted } from './find-entries.ts'
@@ -58,6 +61,15 @@ function Finding({ wanted, onWant: set, abouts, kinds }: FindingProps) {
   )
 }
 
+/** The words of the kind that an address asks to write, where a plain form can. */
+function newKind(name: string | null): KindWords<Entry> | undefined {
+  const words =
+    name !== null && Object.hasOwn(KIND_WORDS, name)
+      ? (KIND_WORDS[name as EntryKind] as unknown as KindWords<Entry>)
+      : undefined
+  return words?.blank && words
+}
+
 /** The log itself: every entry to be found, and put right by another. */
 export default function Log() {
   const { entries, garage, now } = useOpenLog()
@@ -96,7 +108,9 @@ export default function Log() {
     const current = lineage(entries)(entry.id)
     return (current !== entry.id && entries.find(({ id }) => id === current)) || 'gone'
   }
-  const [cameFrom] = useState(() => search.get('entry') !== null)
+  const [cameFrom] = useState(() => search.get('entry') !== null || search.get('new') !== null)
+  const bikeNow = useBikeId(garage)
+  const writing = newKind(search.get('new'))
   const close = () => (cameFrom && window.history.length > 1 ? void navigate(-1) : setSearch({}))
   const abouts = useMemo(
     () => ({
@@ -108,7 +122,9 @@ export default function Log() {
   )
   const kinds = useMemo(() => {
     const held = new Set(entries.map(({ kind }) => kind))
-    const names = Object.entries(KIND_NAMES).filter(([kind]) => held.has(kind as EntryKind))
+    const names = Object.entries(KIND_WORDS)
+      .filter(([kind]) => held.has(kind as EntryKind))
+      .map(([kind, { name }]) => [kind, name])
     return { any: 'any kind', ...Object.fromEntries(names) } as Readonly<Record<Wanted['kind'], string>>
   }, [entries])
   const set = (part: Partial<Wanted>) => setWanted({ ...wanted, ...part })
@@ -148,7 +164,7 @@ export default function Log() {
         open={opened !== undefined}
         onClose={close}
         title={opened ? sayDay(opened.at, now) : ''}
-        note={opened && `${KIND_NAMES[opened.kind]}: ${sayEntry(opened, garage, units)}`}
+        note={opened && `${wordsOf(opened).name}: ${sayEntry(opened, garage, units)}`}
       >
         {opened && (
           <EditEntry
@@ -159,6 +175,9 @@ export default function Log() {
             onDone={close}
           />
         )}
+      </Sheet>
+      <Sheet open={writing !== undefined} onClose={close} title={writing ? `New ${writing.name}` : ''}>
+        {writing && <NewEntry words={writing} about={search.get('about') ?? bikeNow ?? ''} onDone={close} />}
       </Sheet>
     </div>
   )

@@ -1,14 +1,7 @@
-import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
+import { isIsoTime } from '../../core/log/bounds.ts'
 import type { Entry, EntryDraft } from '../../core/log/entries.ts'
-import type { WashMethod } from '../../core/log/kinds/wash.ts'
-import type { WearWord } from '../../core/log/entry.ts'
-import type { Ride } from '../../core/log/garage.ts'
-import { MOST_ODOMETER_KM } from '../../core/log/kinds/odometer.ts'
-import { BOUNDS, isIsoTime } from '../../core/log/bounds.ts'
-import { LUBES } from '../../core/lube/lubes.ts'
-import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
-import { faultOfText } from '../../ui/parts/text-fault.ts'
-import type { Units } from '../../ui/screen-state.ts'
+import { wordsOf } from '../../ui/entries/index.ts'
+import type { Draft, FieldContext } from '../../ui/entries/kind-words.ts'
 
 /** The fields of a correction, as they stand in the form. */
 export interface Fields {
@@ -24,192 +17,33 @@ export function fieldTime(at: string): string {
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}T${two(date.getHours())}:${two(date.getMinutes())}`
 }
 
-const UNSAID = 'unsaid'
-
 /** What can be corrected in an entry, filled in. */
-export function fieldsOf(entry: Entry, counted: Ride | undefined, units: Units): Fields {
-  const distance = (km: number) => String(Math.round(100 * (units === 'metric' ? km : kmToMiles(km))) / 100)
-  const values = (): Record<string, string> => {
-    switch (entry.kind) {
-      case 'ride':
-        return {
-          bike: entry.bike,
-          distance: distance(entry.km),
-          condition: counted && !counted.unsure ? counted.condition : UNSAID,
-        }
-      case 'odometer':
-        return { bike: entry.bike, distance: distance(entry.km) }
-      case 'fit':
-        return { part: entry.part, bike: entry.bike }
-      case 'remove':
-        return { part: entry.part, to: entry.to, who: entry.lentTo ?? '' }
-      case 'reading':
-        return {
-          chain: entry.chain,
-          place: entry.linksFromJoint === undefined ? '' : String(entry.linksFromJoint),
-        }
-      case 'look':
-        return { word: entry.word }
-      case 'wash':
-        return { method: entry.method, lube: entry.lube ?? '' }
-      case 'condition':
-        return { condition: entry.condition }
-      case 'part':
-        return { name: entry.name, note: entry.note ?? '' }
-      case 'bike':
-        return { name: entry.name, note: entry.note }
-      case 'event':
-        return { name: entry.name, distance: distance(entry.km), condition: entry.condition }
-      case 'tool':
-      case 'zeroing':
-      case 'limit':
-      case 'plan':
-      case 'reading-use':
-      case 'withdraw':
-        return {}
-    }
-  }
-  return { when: fieldTime(entry.at), values: values() }
+export function fieldsOf(entry: Entry, context: FieldContext): Fields {
+  const values = wordsOf(entry).fields.map((field) => [field.name, field.read(entry, context)] as const)
+  return { when: fieldTime(entry.at), values: Object.fromEntries(values) }
 }
 
 type Corrected = { readonly draft: EntryDraft } | { readonly fault: string; readonly field: string }
 
-const isCondition = (value: string | undefined): value is Condition => CONDITIONS.includes(value as Condition)
-
-type Values = Fields['values']
-type Draft<K extends Entry['kind']> = Extract<EntryDraft, { kind: K }>
-
-/** A distance as typed, in km. */
-function typedKm(values: Values, units: Units): number {
-  const text = (values['distance'] ?? '').trim()
-  const distance = text === '' ? NaN : Number(text.replace(',', '.'))
-  return units === 'metric' ? distance : milesToKm(distance)
-}
-
-function correctedRide(base: Draft<'ride'>, values: Values, km: number | undefined): Corrected {
-  if (km !== undefined && !(km > 0 && km <= 2000))
-    return { fault: 'A distance over nothing, and at most 2000 km.', field: 'distance' }
-  const { condition: _old, gears, ...ride } = base
-  const bike = values['bike'] ?? base.bike
-  const condition = isCondition(values['condition']) ? values['condition'] : undefined
-  return {
-    draft: {
-      ...ride,
-      km: km ?? base.km,
-      bike,
-      // Another bike has other cogs: what the gears did there is not known.
-      ...(gears && bike === base.bike && { gears }),
-      ...(condition && { condition }),
-    },
-  }
-}
-
-function correctedRemoval(base: Draft<'remove'>, values: Values): Corrected {
-  const { lentTo: _who, ...taken } = base
-  const to = values['to'] === 'retired' ? 'retired' : values['to'] === 'lent' ? 'lent' : 'shelf'
-  const who = (values['who'] ?? '').trim()
-  const long = faultOfText(who, BOUNDS.nameLetters)
-  if (to === 'lent' && long) return { fault: long, field: 'who' }
-  return { draft: { ...taken, to, ...(to === 'lent' && who !== '' && { lentTo: who }) } }
-}
-
-function correctedReading(base: Draft<'reading'>, values: Values): Corrected {
-  const { linksFromJoint: _place, ...reading } = base
-  const place = (values['place'] ?? '').trim()
-  if (place !== '' && !(Number.isInteger(Number(place)) && Number(place) >= 0 && Number(place) <= 400))
-    return { fault: 'Links from the joining link: a whole number, or nothing.', field: 'place' }
-  return {
-    draft: {
-      ...reading,
-      chain: values['chain'] ?? base.chain,
-      ...(place !== '' && { linksFromJoint: Number(place) }),
-    },
-  }
-}
-
-function correctedName(base: Draft<'part'> | Draft<'bike'> | Draft<'event'>, values: Values): Corrected {
-  const name = (values['name'] ?? '').trim()
-  if (name === '') return { fault: 'Give it a name.', field: 'name' }
-  const longName = faultOfText(name, BOUNDS.nameLetters)
-  if (longName) return { fault: longName, field: 'name' }
-  const note = (values['note'] ?? '').trim()
-  const longNote = faultOfText(note, BOUNDS.noteLetters)
-  if (longNote) return { fault: longNote, field: 'note' }
-  if (base.kind === 'event') return { draft: { ...base, name } }
-  if (base.kind === 'bike') return { draft: { ...base, name, note } }
-  const { note: _note, ...part } = base
-  return { draft: { ...part, name, ...(note !== '' && { note }) } }
-}
-
-/** The entry written again as the form has it, or what is wrong and where. */
-export function correctionOf(
-  entry: Entry,
-  counted: Ride | undefined,
-  fields: Fields,
-  units: Units,
-  now: string,
-): Corrected {
-  const { id, action: _action, ...rest } = entry
+/** The entry written again as the form has it, or what is wrong and where. What was not touched stays as exact as it is. */
+export function correctionOf(entry: Entry, fields: Fields, context: FieldContext, now: string): Corrected {
+  const { id, action: _action, format: _format, ...rest } = entry
   const ms = new Date(fields.when).getTime()
   if (!Number.isFinite(ms) || !isIsoTime(new Date(ms).toISOString()))
     return { fault: 'Give the day and the time, with a year of four figures.', field: 'when' }
   if (ms > Date.parse(now) + 60_000)
-    return { fault: 'That is still to come: the log tells what was.', field: 'when' }
+    return { fault: 'That is in the future: the log holds what has happened.', field: 'when' }
   // A field shows minutes; a time that was not touched keeps its seconds.
   const at = fields.when === fieldTime(entry.at) ? entry.at : new Date(ms).toISOString()
-  const base = { ...rest, at, supersedes: id } as EntryDraft
-  const { values } = fields
-  switch (base.kind) {
-    case 'ride': {
-      const untouched = values['distance'] === fieldsOf(entry, counted, units).values['distance']
-      return correctedRide(base, values, untouched ? undefined : typedKm(values, units) || 0)
-    }
-    case 'odometer': {
-      const km = typedKm(values, units)
-      if (!(km >= 0)) return { fault: 'Give the figure it shows.', field: 'distance' }
-      return km <= MOST_ODOMETER_KM
-        ? { draft: { ...base, km, bike: values['bike'] ?? base.bike } }
-        : { fault: 'That is more than any bike’s computer shows: check the figure.', field: 'distance' }
-    }
-    case 'fit':
-      return { draft: { ...base, bike: values['bike'] ?? base.bike, part: values['part'] ?? base.part } }
-    case 'remove':
-      return correctedRemoval(base, values)
-    case 'reading':
-      return correctedReading(base, values)
-    case 'look':
-      return { draft: { ...base, word: (values['word'] ?? base.word) as WearWord } }
-    case 'wash': {
-      const { lube: _lube, ...wash } = base
-      const lube = LUBES.find((one) => one === values['lube'])
-      const method = (values['method'] ?? base.method) as WashMethod
-      return { draft: { ...wash, method, ...(lube && { lube }) } }
-    }
-    case 'condition':
-      return {
-        draft: {
-          ...base,
-          condition: isCondition(values['condition']) ? values['condition'] : base.condition,
-        },
-      }
-    case 'part':
-    case 'bike':
-      return correctedName(base, values)
-    case 'event': {
-      const km = typedKm(values, units)
-      if (!(km > 0 && km <= 50_000)) return { fault: 'A distance over nothing.', field: 'distance' }
-      const named = correctedName(base, values)
-      const condition = isCondition(values['condition']) ? values['condition'] : base.condition
-      return 'fault' in named ? named : { draft: { ...named.draft, km, condition } as Draft<'event'> }
-    }
-    case 'tool':
-    case 'zeroing':
-    case 'limit':
-    case 'plan':
-    case 'reading-use':
-    case 'withdraw':
-      return { draft: base }
+  let draft: Draft<Entry> = { ...rest, at, supersedes: id }
+  for (const field of wordsOf(entry).fields) {
+    const text = fields.values[field.name] ?? ''
+    if (!field.always && text === field.read(entry, context)) continue
+    const written = field.write(draft, text, context)
+    if ('fault' in written) return { fault: written.fault, field: field.name }
+    ;({ draft } = written)
   }
+  return { draft: draft as EntryDraft }
 }
 
 const JOB_SECONDS = 60

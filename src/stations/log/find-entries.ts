@@ -1,7 +1,8 @@
+import { aboutOf } from '../../core/log/kind-of.ts'
 import type { Entry, EntryKind } from '../../core/log/entries.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../../ui/screen-state.ts'
-import { KIND_NAMES, sayEntry } from '../../ui/words/entries.ts'
+import { sayEntry, wordsOf } from '../../ui/entries/index.ts'
 
 /** What is looked for. Empty fields look for anything. */
 export interface Wanted {
@@ -13,35 +14,9 @@ export interface Wanted {
   readonly to: string
 }
 
-/** Everything an entry is about: bikes and parts by their ids. */
-function aboutOf(entry: Entry, garage: Garage): readonly string[] {
-  switch (entry.kind) {
-    case 'bike':
-    case 'ride':
-    case 'odometer':
-    case 'limit':
-    case 'plan':
-    case 'event':
-      return [entry.bike]
-    case 'fit':
-      return [entry.part, entry.bike]
-    case 'part':
-    case 'remove':
-    case 'look':
-      return [entry.part, ...bikesOf(entry.part, garage)]
-    case 'reading':
-    case 'wash':
-      return [entry.chain, ...bikesOf(entry.chain, garage)]
-    case 'condition':
-    case 'reading-use':
-    case 'tool':
-    case 'zeroing':
-    case 'withdraw':
-      return []
-  }
-}
-const bikesOf = (part: string, garage: Garage): readonly string[] =>
-  (garage.parts.get(part)?.fittings ?? []).map(({ bike }) => bike)
+/** Everything an entry is about, and for a part the bikes it was on: by their ids. */
+const aboutIn = (entry: Entry, garage: Garage): readonly string[] =>
+  aboutOf(entry).flatMap((id) => [id, ...(garage.parts.get(id)?.fittings ?? []).map(({ bike }) => bike)])
 
 /** The entries that are looked for, newest first. */
 export function findEntries(
@@ -56,9 +31,9 @@ export function findEntries(
       if (wanted.kind !== 'any' && entry.kind !== wanted.kind) return false
       const day = entry.at.slice(0, 10)
       if ((wanted.from !== '' && day < wanted.from) || (wanted.to !== '' && day > wanted.to)) return false
-      if (wanted.about !== '' && !aboutOf(entry, garage).includes(wanted.about)) return false
+      if (wanted.about !== '' && !aboutIn(entry, garage).includes(wanted.about)) return false
       if (words.length === 0) return true
-      const said = `${KIND_NAMES[entry.kind]} ${sayEntry(entry, garage, units)} ${day}`
+      const said = `${wordsOf(entry).name} ${sayEntry(entry, garage, units)} ${day}`
         .toLowerCase()
         .replaceAll('\u00a0', ' ')
       return words.every((word) => said.includes(word))

@@ -64,7 +64,7 @@ describe('an entry put right', () => {
   test('is not saved while something in it cannot be', () => {
     const { recorded } = editing((one) => one.kind === 'ride')
     fireEvent.change(screen.getByLabelText('Distance, km'), { target: { value: '0' } })
-    expect(screen.getByText('A distance over nothing, and at most 2000 km.')).toBeTruthy()
+    expect(screen.getByText(/^At least 0\.01.km\.$/)).toBeTruthy()
     expect(changes().textContent).toContain('To be told once the figures stand.')
     expect(screen.getByRole('button', { name: 'Put it right' })).toHaveProperty('disabled', true)
     expect(recorded).toEqual([])
@@ -79,7 +79,7 @@ describe('an entry put right', () => {
   test('a removal asks to whom only where it was lent', async () => {
     editing((one) => one.kind === 'remove')
     expect(screen.queryByLabelText('Lent to')).toBeNull()
-    await userEvent.selectOptions(screen.getByLabelText('It was'), 'lent')
+    await userEvent.selectOptions(screen.getByLabelText('Now it is'), 'lent')
     expect(screen.getByLabelText('Lent to')).toBeTruthy()
   })
 })
@@ -92,5 +92,25 @@ describe('the log', () => {
     expect(await screen.findByRole('heading', { name: '2 entries found' })).toBeTruthy()
     await userEvent.type(screen.getByLabelText('Find'), 'unicorn')
     expect(await screen.findByText(/Nothing like that is in the log/)).toBeTruthy()
+  })
+})
+
+describe('a note', () => {
+  test('is written about a bike or a part on a day, and asks for its words', async () => {
+    const log = openLog(drafts)
+    log.show(<Log />, '/log?new=note&about=chain')
+    await userEvent.click(screen.getByRole('button', { name: 'Save note' }))
+    expect(screen.getByText('Write something, or leave it.')).toBeTruthy()
+    expect(log.recorded).toEqual([])
+    await userEvent.type(screen.getByLabelText('Note'), 'one stiff link')
+    fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-02-03' } })
+    await userEvent.click(screen.getByRole('button', { name: 'Save note' }))
+    expect(log.recorded).toMatchObject([{ kind: 'note', about: 'chain', text: 'one stiff link' }])
+    expect(log.recorded[0]?.at).toBe(new Date('2026-02-03T12:00:00').toISOString())
+  })
+
+  test('a kind that needs more than a plain form is not written here', () => {
+    openLog(drafts).show(<Log />, '/log?new=ride')
+    expect(screen.queryByRole('dialog')).toBeNull()
   })
 })

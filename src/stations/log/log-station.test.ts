@@ -32,12 +32,12 @@ const counted = (entry: Entry) => garage.bikes.get('heron')?.rides.find(({ id })
 
 /** The entry put right with these values instead of its own. */
 function mended(entry: Entry, values: Readonly<Record<string, string>>, when?: string) {
-  const fields = fieldsOf(entry, counted(entry), 'metric')
+  const context = { units: 'metric', counted: counted(entry) } as const
+  const fields = fieldsOf(entry, context)
   return correctionOf(
     entry,
-    counted(entry),
     { when: when ?? fields.when, values: { ...fields.values, ...values } },
-    'metric',
+    context,
     now,
   )
 }
@@ -50,7 +50,7 @@ describe('putting an entry right', () => {
   test.each(log.map((entry) => [entry.kind, entry] as const))(
     'a %s that nothing is changed in stays what it says',
     (_kind, entry) => {
-      const { id, ...same } = entry
+      const { id, format: _format, ...same } = entry
       expect(draftOf(mended(entry, {}))).toEqual({ ...same, supersedes: id })
     },
   )
@@ -61,32 +61,35 @@ describe('putting an entry right', () => {
     expect(draft).toMatchObject({ km: 55.5, condition: 'mud', gears: { '40x15': 12 }, supersedes: entry.id })
     expect(draft.at).toBe(new Date('2026-01-06T10:30').toISOString())
     expect(draftOf(mended(entry, { bike: 'kite' }))).not.toHaveProperty('gears')
-    expect(draftOf(mended(entry, { condition: 'unsaid' }))).not.toHaveProperty('condition')
+    expect(draftOf(mended(entry, { condition: 'not-set' }))).not.toHaveProperty('condition')
   })
 
   test('distances are typed in the reader’s units and keep their figures where untouched', () => {
     const entry = one('ride')
-    const fields = fieldsOf(entry, counted(entry), 'imperial')
+    const context = { units: 'imperial', counted: counted(entry) } as const
+    const fields = fieldsOf(entry, context)
     expect(fields.values['distance']).toBe('37.28')
-    const same = correctionOf(entry, counted(entry), fields, 'imperial', now)
+    const same = correctionOf(entry, fields, context, now)
     expect('draft' in same && same.draft).toMatchObject({ km: 60 })
     const ten = { ...fields, values: { ...fields.values, distance: '10' } }
-    const other = correctionOf(entry, counted(entry), ten, 'imperial', now)
+    const other = correctionOf(entry, ten, context, now)
     expect('draft' in other && other.draft).toMatchObject({ km: 16.09344 })
   })
 
   test.each([
-    ['ride', { distance: '0' }, undefined, 'distance', /over nothing/],
-    ['ride', { distance: 'far' }, undefined, 'distance', /over nothing/],
+    ['ride', { distance: '0' }, undefined, 'distance', /At least 0.01.km/],
+    ['ride', { distance: 'far' }, undefined, 'distance', /not a number/],
+    ['ride', { distance: '1,234' }, undefined, 'distance', /two ways: type 1234 or 1.234/],
+    ['ride', { distance: '5001' }, undefined, 'distance', /At most 5.000.km/],
     ['ride', {}, '', 'when', /day and the time/],
-    ['ride', {}, '2026-04-02T08:00', 'when', /still to come/],
-    ['odometer', { distance: '-3' }, undefined, 'distance', /figure it shows/],
+    ['ride', {}, '2026-04-02T08:00', 'when', /in the future/],
+    ['odometer', { distance: '-3' }, undefined, 'distance', /less than nothing/],
     ['reading', { place: '3.5' }, undefined, 'place', /whole number/],
     ['part', { name: ' ' }, undefined, 'name', /Give it a name/],
     ['part', { name: 'x'.repeat(81) }, undefined, 'name', /At most 80 letters: this has 81/],
     ['part', { note: 'x'.repeat(401) }, undefined, 'note', /At most 400 letters/],
     ['remove', { to: 'lent', who: 'x'.repeat(81) }, undefined, 'who', /At most 80 letters/],
-    ['odometer', { distance: '12345678901' }, undefined, 'distance', /more than any bike’s computer/],
+    ['odometer', { distance: '12345678901' }, undefined, 'distance', /At most 1.000.000.km/],
     ['ride', {}, '0026-04-02T08:00', 'when', /four figures/],
     ['ride', {}, '12026-04-02T08:00', 'when', /four figures/],
   ] as const)('a %s with %p at %p is asked about its %s', (kind, values, when, field, said) => {

@@ -18,6 +18,7 @@ import { namePart } from '../../ui/words/part-name.ts'
 import { EditBikeForm, NewBikeForm } from './BikeForm.tsx'
 import { FitChain } from './FitChain.tsx'
 import { MovePart } from './MovePart.tsx'
+import { PartHistory } from './PartHistory.tsx'
 import { NewPart } from './NewPart.tsx'
 
 /** Where a part is, and since when. */
@@ -25,16 +26,17 @@ function whereabouts(part: PartState, now: string): string {
   const since = openFitting(part)?.from
   if (since !== undefined) return `since ${sayDay(since, now)}`
   if (part.lentTo !== undefined) return part.lentTo === '' ? 'lent' : `lent to ${part.lentTo}`
-  return part.retired ? 'gone' : 'on the shelf'
+  return part.retired ? 'retired' : 'spare'
 }
 
 interface PartLineProps {
   readonly part: PartState
   readonly bike: BikeId
   readonly onMove: (part: PartState) => void
+  readonly onHistory: (part: PartState) => void
 }
 
-function PartLine({ part, bike, onMove }: PartLineProps) {
+function PartLine({ part, bike, onMove, onHistory }: PartLineProps) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const { entry } = part
@@ -65,9 +67,14 @@ function PartLine({ part, bike, onMove }: PartLineProps) {
         {before && <span className="block text-sm text-steel">{before}</span>}
       </span>
       <span className="text-right text-steel max-sm:hidden">{whereabouts(part, now)}</span>
-      <Button look="link" aria-label={`Move ${name}`} onClick={() => onMove(part)}>
-        move
-      </Button>
+      <span className="flex gap-3">
+        <Button look="link" aria-label={`History of ${name}`} onClick={() => onHistory(part)}>
+          history
+        </Button>
+        <Button look="link" aria-label={`Move ${name}`} onClick={() => onMove(part)}>
+          move
+        </Button>
+      </span>
     </li>
   )
 }
@@ -77,15 +84,16 @@ interface PartListProps {
   readonly bike: BikeId
   readonly parts: readonly PartState[]
   readonly onMove: (part: PartState) => void
+  readonly onHistory: (part: PartState) => void
 }
 
-function PartList({ title, bike, parts, onMove }: PartListProps) {
+function PartList({ title, bike, parts, onMove, onHistory }: PartListProps) {
   if (parts.length === 0) return null
   return (
     <Section title={title}>
       <ul className="divide-y divide-hairline border-y border-hairline">
         {parts.map((part) => (
-          <PartLine key={part.entry.part} part={part} bike={bike} onMove={onMove} />
+          <PartLine key={part.entry.part} part={part} bike={bike} onMove={onMove} onHistory={onHistory} />
         ))}
       </ul>
     </Section>
@@ -100,6 +108,7 @@ export default function Shelf() {
   const [search, setSearch] = useSearchParams()
   const [editing, setEditing] = useState(false)
   const [moving, setMoving] = useState<PartState>()
+  const [read, setRead] = useState<PartState>()
   const adding = search.get('new') === 'bike'
   const newBike = (
     <Sheet
@@ -151,8 +160,14 @@ export default function Shelf() {
       </Answer>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
         <div className="flex flex-col gap-8">
-          <PartList title={`On ${entry.name}`} bike={entry.bike} parts={on} onMove={setMoving} />
-          <PartList title="Off it" bike={entry.bike} parts={off} onMove={setMoving} />
+          <PartList
+            title={`On ${entry.name}`}
+            bike={entry.bike}
+            parts={on}
+            onMove={setMoving}
+            onHistory={setRead}
+          />
+          <PartList title="Off it" bike={entry.bike} parts={off} onMove={setMoving} onHistory={setRead} />
           <Button className="self-start" onClick={() => setSearch({ new: 'part' })}>
             Add a part
           </Button>
@@ -174,6 +189,13 @@ export default function Shelf() {
         title={moving ? `Move ${namePart(garage, moving.entry.part, entry.bike)}` : ''}
       >
         {moving && <MovePart key={moving.entry.part} part={moving} onDone={() => setMoving(undefined)} />}
+      </Sheet>
+      <Sheet
+        open={read !== undefined}
+        onClose={() => setRead(undefined)}
+        title={read ? `History of ${namePart(garage, read.entry.part, entry.bike)}` : ''}
+      >
+        {read && <PartHistory part={read.entry.part} />}
       </Sheet>
       <Sheet open={editing} onClose={() => setEditing(false)} title={`Change what ${entry.name} is`}>
         <EditBikeForm entry={entry} onDone={() => setEditing(false)} />

@@ -5,9 +5,9 @@ import { replay } from '../../core/log/replay.ts'
 import type { Effect } from '../../core/strategy/effects.ts'
 import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
 import { sayEffect } from './effects.ts'
-import { KIND_NAMES, sayEntry, sayPart } from './entries.ts'
+import { KIND_WORDS, sayEntry } from '../entries/index.ts'
 import { sayCheck } from './fitting.ts'
-import { namePart } from './part-name.ts'
+import { namePart, sayPart } from './part-name.ts'
 
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
 const garage = replay(written([...commuter, kite, ...kiteChain]))
@@ -29,18 +29,18 @@ describe('an entry in a few words', () => {
     [commuter[1] as EntryDraft, 'Chain 1: chain of 116 links'],
     [commuter[2] as EntryDraft, 'Chain 1 of Heron fitted to Heron'],
     [ride(1, 5, 42, { source: { file: 'a.gpx', fingerprint: 'a' } }), '42 km on Heron, dry road, a.gpx'],
-    [silent, '42 km on Heron, in what nobody said'],
+    [silent, '42 km on Heron, conditions not set'],
     [
       { kind: 'condition', at: noon(1, 6), targets: ['a', 'b'], condition: 'mud', from: 'weather' },
-      '2 rides: mud, by the weather',
+      '2 rides: mud, from the weather',
     ],
     [
       { kind: 'odometer', at: noon(1, 6), bike: 'heron', km: 1200, restarted: true },
-      'Heron’s computer at 1 200 km, counting anew',
+      'Heron’s bike computer at 1 200 km, count restarted',
     ],
-    [ruleReading(1, 6, 305.5), 'Chain 1 of Heron read with rule: 24 pitches, 305.5 mm'],
+    [ruleReading(1, 6, 305.5), 'Chain 1 of Heron measured with rule: 24 pitches, 305.5 mm'],
     [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: false }, 'a reading left out'],
-    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: true }, 'a reading put back'],
+    [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: true }, 'a reading counted again'],
     [tool, 'Bench rule, a rule'],
     [{ kind: 'look', at: noon(1, 6), part: 'cassette', cog: 15, word: 'watch' }, 'Cassette, cog 15: watch'],
     [
@@ -53,20 +53,22 @@ describe('an entry in a few words', () => {
     ],
     [
       { kind: 'remove', at: noon(1, 6), part: 'nothing', to: 'shelf' },
-      'a part not in the log taken off, hung up',
+      'a part not in the log taken off, spare',
     ],
     [
       { kind: 'limit', at: noon(1, 6), bike: 'heron', school: 'early', percent: 0.6 },
-      'Heron: the early school, 0.6 %',
+      'Heron: a limit of 0.6 %',
     ],
-    [{ kind: 'plan', at: noon(1, 6), bike: 'heron', weeklyKm: 120 }, 'Heron is to go 120 km a week'],
-    [{ kind: 'plan', at: noon(1, 6), bike: 'heron' }, 'Heron is to go as far as lately'],
+    [{ kind: 'plan', at: noon(1, 6), bike: 'heron', weeklyKm: 120 }, 'Heron: 120 km a week planned'],
+    [{ kind: 'plan', at: noon(1, 6), bike: 'heron' }, 'Heron: planned like the recent average'],
+    [{ kind: 'note', at: noon(1, 6), about: 'heron', text: 'creaks' }, 'Heron: creaks'],
+    [{ kind: 'note', at: noon(1, 6), about: 'chain', text: 'stiff link' }, 'Chain 1 of Heron: stiff link'],
     [springTour, 'Spring tour, 900 km on Heron, rain, from 2026-05-02'],
     [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry undone or restored'],
   ])('%#', (draft, said) => {
     const [entry] = written([draft])
     expect(plain(sayEntry(entry as Entry, garage, 'metric'))).toBe(said)
-    expect(KIND_NAMES[draft.kind]).toBeTruthy()
+    expect(KIND_WORDS[draft.kind].name).toBeTruthy()
   })
 
   test('parts by what they are', () => {

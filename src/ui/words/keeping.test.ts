@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { commuter, noon, ride, written } from '../../../test/log.ts'
-import { sayStep } from './steps.ts'
+import { sayStep } from '../entries/index.ts'
 import { sayUnsaved } from './unsaved.ts'
 import { sayFieldFault, sayRideFault, sayWriteFault } from './write-faults.ts'
 

@@ -1,3 +1,4 @@
+import type { WearWord } from '../../core/log/entry.ts'
 import type { Condition, Quarter } from '../../core/exposure/conditions.ts'
 import type { Motor, Shifting, Storage } from '../../core/log/kinds/bike.ts'
 import type { WashMethod } from '../../core/log/kinds/wash.ts'
@@ -27,7 +28,7 @@ export const LUBE_NAMES: Readonly<Record<Lube, string>> = {
   'wet-lube': 'wet lube',
   'drip-wax': 'drip wax',
   'immersion-wax': 'immersion wax',
-  none: 'nothing: left bare',
+  none: 'degreased, no lube',
 }
 
 export const WASH_NAMES: Readonly<Record<WashMethod, string>> = {
@@ -35,6 +36,15 @@ export const WASH_NAMES: Readonly<Record<WashMethod, string>> = {
   wipe: 'wiped',
   'on-bike': 'degreased on the bike',
   'off-bike': 'cleaned off the bike',
+}
+
+/** The five words for wear, as a choice. */
+export const WORD_NAMES: Readonly<Record<WearWord, string>> = {
+  fresh: 'fresh',
+  good: 'good',
+  watch: 'watch',
+  swap: 'swap',
+  spent: 'spent',
 }
 
 export const SHORT_INSTRUMENT: Readonly<Record<Instrument, string>> = {

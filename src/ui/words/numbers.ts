@@ -13,6 +13,10 @@ const FORMATS = [0, 1, 2].map(
 const grouped = (value: number, digits: number): string =>
   (FORMATS[digits]?.format(value) ?? String(value)).replaceAll(',', NBSP)
 
+/** A number in groups of three, with as many decimals as it needs, two at most. */
+export const groupedNumber = (value: number): string =>
+  grouped(value, Number.isInteger(value) ? 0 : Number.isInteger(Number((value * 10).toFixed(6))) ? 1 : 2)
+
 /** A distance with its unit, to the nearest whole unit, one decimal below ten. */
 export function sayKm(km: number, units: Units): string {
   const value = units === 'metric' ? km : kmToMiles(km)

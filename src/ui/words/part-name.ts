@@ -1,3 +1,5 @@
+import type { PartSpec } from '../../core/log/kinds/part.ts'
+import { sayCount } from './numbers.ts'
 import type { BikeId, PartId } from '../../core/log/entry.ts'
 import type { Garage } from '../../core/log/garage.ts'
 
@@ -27,4 +29,22 @@ export function namePart(garage: Garage, id: PartId, at?: BikeId, always = false
   return bike !== undefined && first?.bike !== at && (always || sharedNames(garage).has(name))
     ? `${name} of ${bike}`
     : name
+}
+
+/** What a part is, in a few words. */
+export function sayPart(spec: PartSpec): string {
+  switch (spec.type) {
+    case 'chain':
+      return `chain of ${spec.links} links`
+    case 'joining-link':
+      return `joining link, ${sayCount(spec.closingsAllowed, 'closing')} allowed`
+    case 'cassette':
+      return spec.teeth.length === 1
+        ? `cog of ${spec.teeth[0]}`
+        : `${spec.teeth.length} cogs, ${spec.teeth[0]} to ${spec.teeth.at(-1)}`
+    case 'ring':
+      return `ring of ${spec.teeth}`
+    case 'pulley':
+      return `${spec.position} pulley of ${spec.teeth}`
+  }
 }

@@ -4,6 +4,7 @@ import { fit } from './fit.ts'
 import { remove } from './remove.ts'
 import { ride } from './ride.ts'
 import { condition } from './condition.ts'
+import { note } from './note.ts'
 import { odometer } from './odometer.ts'
 import { reading } from './reading.ts'
 import { readingUse } from './reading-use.ts'
@@ -24,6 +25,7 @@ export const KINDS = {
   remove,
   ride,
   condition,
+  note,
   odometer,
   reading,
   'reading-use': readingUse,

@@ -49,9 +49,11 @@ function markPlaces(picture: StripPicture, frame: Frame): MarkPlace[] {
         return at(frame.washY - 14, frame.washY + 14)
       case 'look':
       case 'fit': {
-        const [top, bottom] = lanes.get(mark.part) ?? [frame.curveTop - 24, frame.curveTop]
+        const [top, bottom] = lanes.get(mark.about) ?? [frame.curveTop - 24, frame.curveTop]
         return at(top, bottom)
       }
+      default:
+        return at(frame.curveTop - 26, frame.curveTop - 6)
     }
   })
 }
@@ -82,9 +84,9 @@ export function addressOf(marks: readonly StripMark[]): string | undefined {
   if (!first) return undefined
   if (marks.length === 1) return `/log?entry=${first.entry}`
   const days = marks.map(({ at }) => at.slice(0, 10)).sort()
-  const parts = new Set(marks.map(({ part }) => part))
+  const parts = new Set(marks.map(({ about }) => about))
   const wanted = new URLSearchParams({
-    ...(parts.size === 1 && { about: first.part }),
+    ...(parts.size === 1 && { about: first.about }),
     from: days[0] ?? '',
     to: days.at(-1) ?? '',
   })

@@ -1,3 +1,4 @@
+import type { EntryKind } from '../../../core/log/entries.ts'
 import { CONDITIONS, type Condition } from '../../../core/exposure/conditions.ts'
 import { rideIndexAt, roadKmAt, type MileStrip, type StripLane } from '../../../core/strategy/mile-strip.ts'
 import type { Ink } from '../../../ui/charts/ink.ts'
@@ -162,6 +163,25 @@ export function paintWashes(brush: Brush, { strip }: StripPicture): void {
   }
 }
 
+/** The kinds that are drawn in a way of their own. */
+const DRAWN = new Set<EntryKind>(['reading', 'wash', 'look', 'fit'])
+
+/** A pennant over the curves for each mark that has no drawing of its own, as a note. */
+export function paintPennants({ ctx, frame, ink, x }: Brush, { strip }: StripPicture): void {
+  for (const mark of strip.marks) {
+    if (DRAWN.has(mark.kind)) continue
+    const [at, top] = [x(mark.km), frame.curveTop - 24]
+    ctx.strokeStyle = ink.petrol
+    ctx.lineWidth = 1.5
+    line(ctx, [
+      [at, top],
+      [at, top + 16],
+    ])
+    ctx.fillStyle = ink.petrol
+    ctx.fillRect(at, top, 9, 7)
+  }
+}
+
 const WORD_TONES: Readonly<Record<string, keyof Ink>> = {
   fresh: 'petrol',
   good: 'petrol',
@@ -179,7 +199,7 @@ export function paintLane(brush: Brush, picture: StripPicture, lane: StripLane, 
     // A dot under the line for each look, so that there is something to stand on and open.
     ctx.fillStyle = ink.steel
     for (const mark of picture.strip.marks)
-      if (mark.kind === 'look' && parts.has(mark.part)) ctx.fillRect(x(mark.km) - 1.5, y + 2, 3, 5)
+      if (mark.kind === 'look' && parts.has(mark.about)) ctx.fillRect(x(mark.km) - 1.5, y + 2, 3, 5)
     const shown = lane.spans.filter((span) => x(span.to) >= frame.left && x(span.from) <= frame.right)
     shown.forEach((span) => {
       const [from, to] = [Math.max(frame.left, x(span.from)), Math.min(frame.right, x(span.to))]

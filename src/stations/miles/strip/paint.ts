@@ -4,7 +4,15 @@ import { type View } from './view.ts'
 import type { StripPicture } from './picture.ts'
 import { clipped, label, line, type Brush } from './brush.ts'
 import { paintAhead, paintChain, paintHandovers, paintScale } from './paint-curves.ts'
-import { paintDates, paintLane, paintPlanned, paintRoad, paintRuler, paintWashes } from './paint-road.ts'
+import {
+  paintDates,
+  paintLane,
+  paintPennants,
+  paintPlanned,
+  paintRoad,
+  paintRuler,
+  paintWashes,
+} from './paint-road.ts'
 
 function paintCursor(brush: Brush, km: number): void {
   const { ctx, frame, ink, x } = brush
@@ -56,6 +64,7 @@ export function paintStrip(
   paintRuler(brush, picture)
   if (!frame.narrow) label(brush, picture.unit, 0, frame.rulerY + 5, ink.steel)
   clipped(brush, () => {
+    paintPennants(brush, picture)
     paintRoad(brush, picture, ratio)
     paintPlanned(brush, picture, ratio)
   })

@@ -260,7 +260,7 @@ describe('a place in a sentence', () => {
     const entry = garage.readings.get('chain')?.[0]?.entry
     const said = (which: typeof entry) =>
       sayMarks([mark], which, garage, 'metric', now).replaceAll('\u00a0', ' ')
-    expect(said(entry)).toBe('6 February, 500 km: Chain 1 read with rule: 24 pitches, 305.5 mm.')
+    expect(said(entry)).toBe('6 February, 500 km: Chain 1 measured with rule: 24 pitches, 305.5 mm.')
     expect(said(undefined)).toBe('6 February, 500 km: reading.')
   })
 

@@ -1,0 +1,45 @@
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { aboutOf } from '../../core/log/kind-of.ts'
+import type { PartId } from '../../core/log/entry.ts'
+import { liveEntries } from '../../core/log/supersede.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { sayEntry } from '../../ui/entries/index.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import { sayDay } from '../../ui/words/numbers.ts'
+
+/** Everything the log says about one part, newest first; each line opens its entry. */
+export function PartHistory({ part }: { readonly part: PartId }) {
+  const { entries, garage, now } = useOpenLog()
+  const units = useUnits()
+  const about = useMemo(
+    () =>
+      liveEntries(entries)
+        .filter((entry) => aboutOf(entry).includes(part))
+        .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? 1 : -1)),
+    [entries, part],
+  )
+  return (
+    <>
+      <ul aria-label="History" className="divide-y divide-hairline border-y border-hairline">
+        {about.map((entry) => (
+          <li key={entry.id} className="py-2 text-[0.95rem]">
+            <span className="block text-sm text-steel tabular-nums">{sayDay(entry.at, now)}</span>
+            <Link
+              to={`/log?entry=${entry.id}`}
+              className="underline decoration-hairline underline-offset-4 [overflow-wrap:anywhere] hover:decoration-ink"
+            >
+              {sayEntry(entry, garage, units)}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <Link
+        to={`/log?new=note&about=${part}`}
+        className="inline-flex min-h-11 items-center self-start underline underline-offset-4"
+      >
+        Add a note
+      </Link>
+    </>
+  )
+}

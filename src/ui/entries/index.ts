@@ -1,0 +1,65 @@
+import type { Entry, EntryByKind, EntryKind } from '../../core/log/entries.ts'
+import type { Garage } from '../../core/log/garage.ts'
+import type { Units } from '../screen-state.ts'
+import { sayCount } from '../words/numbers.ts'
+import { bike } from './bike.ts'
+import { condition } from './condition.ts'
+import { event } from './event.ts'
+import { fit } from './fit.ts'
+import type { KindWords } from './kind-words.ts'
+import { limit } from './limit.ts'
+import { look } from './look.ts'
+import { note } from './note.ts'
+import { odometer } from './odometer.ts'
+import { part } from './part.ts'
+import { plan } from './plan.ts'
+import { readingUse } from './reading-use.ts'
+import { reading } from './reading.ts'
+import { remove } from './remove.ts'
+import { ride } from './ride.ts'
+import { tool } from './tool.ts'
+import { wash } from './wash.ts'
+import { withdraw } from './withdraw.ts'
+import { zeroing } from './zeroing.ts'
+
+/** The words of each kind of entry, in the order in which new ones are offered. */
+export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> } = {
+  reading,
+  ride,
+  condition,
+  event,
+  wash,
+  look,
+  fit,
+  remove,
+  part,
+  bike,
+  note,
+  odometer,
+  'reading-use': readingUse,
+  tool,
+  zeroing,
+  limit,
+  plan,
+  withdraw,
+}
+
+/** The words of an entry's kind. */
+export const wordsOf = <E extends Entry>(entry: E): KindWords<E> =>
+  // The registry's compiler-checked shape: the words under a kind's name take entries of that kind.
+  KIND_WORDS[entry.kind] as unknown as KindWords<E>
+
+/** An entry in a few words, without its day. */
+export const sayEntry = (entry: Entry, garage: Garage, units: Units): string =>
+  wordsOf(entry).say(entry, garage, units)
+
+/** What one step wrote, in a few words, for the notice that it was undone. */
+export function sayStep(entries: readonly Entry[]): string {
+  const [first, ...others] = entries
+  return first && others.every(({ kind }) => kind === first.kind)
+    ? wordsOf(first).step(entries.length)
+    : sayCount(entries.length, 'entry', 'entries')
+}
+
+/** What can be written anew, and where. */
+export const NEW_ENTRIES = Object.values(KIND_WORDS).flatMap(({ writtenAt }) => writtenAt ?? [])
