@@ -1,3 +1,4 @@
+import { STATIONS } from '../ui/places.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { Button } from '../ui/parts/Button.tsx'
@@ -14,7 +15,7 @@ export function CameBackNote() {
       <p className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-4">
         The browser had lost your log. {sayCount(count, 'entry', 'entries')} came back from the second copy
         kept here. What was written in the last moments before may be missing.
-        <Link to="/files" className="underline underline-offset-4">
+        <Link to={STATIONS.files.path} className="underline underline-offset-4">
           Save a backup
         </Link>
         <Button look="link" onClick={() => setRead(true)}>

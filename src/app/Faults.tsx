@@ -10,7 +10,7 @@ import { saveText } from '../ui/save-file.ts'
 import { sayBackup } from '../ui/words/backup.ts'
 import { useOnce } from '../ui/use-once.ts'
 import { SafePage } from './SafePage.tsx'
-import { STATIONS } from './stations.ts'
+import { STATION_LIST } from '../ui/places.ts'
 import { ledger, world } from './world.ts'
 
 /** An address that leads nowhere: says so, and where one can go from here. */
@@ -22,7 +22,7 @@ export function NotFound() {
         It may have been mistyped or moved. Nothing in your log has changed. These are open:
       </p>
       <ul className="mt-4 flex flex-wrap gap-3">
-        {STATIONS.map(({ path, name }) => (
+        {STATION_LIST.map(({ path, name }) => (
           <li key={path}>
             <Link to={path} className={buttonLook('plain')}>
               {name}

@@ -7,6 +7,7 @@ import { useOpenLog } from '../session/log-context.ts'
 import {
   benchToggled,
   bikeChosen,
+  finderToggled,
   keysToggled,
   newToggled,
   themeChosen,
@@ -17,7 +18,7 @@ import {
 } from '../ui/screen-state.ts'
 import { useBikeId } from '../ui/use-bike-id.ts'
 import { sayKm } from '../ui/words/numbers.ts'
-import { STATIONS } from './stations.ts'
+import { STATION_LIST } from '../ui/places.ts'
 import { DEMO_PATH } from './world.ts'
 
 const MENU =
@@ -79,7 +80,7 @@ function Road() {
       className="min-w-0 flex-1 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:bg-bar max-md:pb-[env(safe-area-inset-bottom)]"
     >
       <ul className="mx-auto flex max-w-[46rem] justify-between">
-        {STATIONS.filter((station) => !station.beside).map((station) => (
+        {STATION_LIST.filter((station) => !station.beside).map((station) => (
           <li key={station.path} className="flex-1">
             <NavLink
               to={station.path}
@@ -133,7 +134,7 @@ function More() {
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" sideOffset={8} className={MENU}>
-          {STATIONS.filter((station) => station.beside).map((station) => (
+          {STATION_LIST.filter((station) => station.beside).map((station) => (
             <DropdownMenu.Item
               key={station.path}
               className={ITEM}
@@ -143,6 +144,9 @@ function More() {
             </DropdownMenu.Item>
           ))}
           <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
+          <DropdownMenu.Item className={ITEM} onSelect={() => send(finderToggled(true))}>
+            Find <kbd className="font-mono text-xs opacity-80">/</kbd>
+          </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(newToggled(true))}>
             New entry <kbd className="font-mono text-xs opacity-80">n</kbd>
           </DropdownMenu.Item>

@@ -1,19 +1,22 @@
 import { NEW_ENTRIES } from '../ui/entries/index.ts'
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
 import { useOpenLog } from '../session/log-context.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
 import { Sheet } from '../ui/parts/Sheet.tsx'
-import { keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
+import { finderToggled, keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
 import { CameBackNote } from './CameBackNote.tsx'
 import { VersionNote } from './VersionNote.tsx'
 import { WorkingLine } from './WorkingLine.tsx'
-import { STATIONS } from './stations.ts'
+import { STATION_LIST } from '../ui/places.ts'
 import { applyTheme } from './theme.ts'
 
+const Finder = lazy(() => import('./Finder.tsx'))
+
 const OTHER_KEYS: readonly (readonly [string, string])[] = [
+  ['/', 'find anything, do anything (Ctrl k too)'],
   ['b', 'switch bike'],
   ['n', 'new entry'],
   ['u', 'undo the last step'],
@@ -32,7 +35,7 @@ function KeysSheet() {
       note="None of them acts while you type."
     >
       <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
-        {[...STATIONS.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(
+        {[...STATION_LIST.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(
           ([keys, does]) => (
             <div key={keys} className="contents">
               <dt>
@@ -74,26 +77,34 @@ function NewSheet() {
   )
 }
 
+/** Whoever stands on the mile strip does not type: the keys act there too. */
+const ON_ROAD_TOO = { enableOnFormTags: ['slider'] } as const
+
 function useShellKeys(openBikes: () => void) {
   const navigate = useNavigate()
   const send = useSend()
   const { undo, redo } = useOpenLog()
-  const keys = STATIONS.map((station) => `g>${station.key}`)
+  const keys = STATION_LIST.map((station) => `g>${station.key}`)
   useHotkeys(
     keys,
     (_event, handler) => {
       const letter = handler.keys?.at(-1)
-      const station = STATIONS.find(({ key }) => key === letter)
+      const station = STATION_LIST.find(({ key }) => key === letter)
       if (station) void navigate(station.path)
     },
-    { sequenceTimeoutMs: 1500 },
+    { ...ON_ROAD_TOO, sequenceTimeoutMs: 1500 },
   )
-  useHotkeys('b', openBikes, { preventDefault: true })
-  useHotkeys('n', () => void send(newToggled(true)), { preventDefault: true })
+  useHotkeys('b', openBikes, { ...ON_ROAD_TOO, preventDefault: true })
+  useHotkeys(['/', 'mod+k'], () => void send(finderToggled(true)), {
+    ...ON_ROAD_TOO,
+    preventDefault: true,
+    useKey: true,
+  })
+  useHotkeys('n', () => void send(newToggled(true)), { ...ON_ROAD_TOO, preventDefault: true })
   // A key held down is one press.
-  useHotkeys('u', (event) => !event.repeat && void undo())
-  useHotkeys('shift+u', (event) => !event.repeat && void redo())
-  useHotkeys('?', () => void send(keysToggled(true)), { useKey: true })
+  useHotkeys('u', (event) => !event.repeat && void undo(), ON_ROAD_TOO)
+  useHotkeys('shift+u', (event) => !event.repeat && void redo(), ON_ROAD_TOO)
+  useHotkeys('?', () => void send(keysToggled(true)), { ...ON_ROAD_TOO, useKey: true })
 }
 
 /** Bench mode: large type, and the screen kept awake where the browser can. */
@@ -157,6 +168,18 @@ function useMissingPieces() {
   }, [tell])
 }
 
+/** The finder, fetched when it is first asked for. */
+function FinderDialog() {
+  const send = useSend()
+  const shown = useScreen((state) => state.screen.finderShown)
+  const close = () => send(finderToggled(false))
+  return shown ? (
+    <Suspense>
+      <Finder onClose={close} />
+    </Suspense>
+  ) : null
+}
+
 /** The frame round every station: the bar, the keys, and the sheets that any station can call. */
 export function Shell() {
   const [bikesOpen, setBikesOpen] = useState(false)
@@ -168,7 +191,7 @@ export function Shell() {
   useShellKeys(() => garage.bikes.size > 0 && setBikesOpen(true))
   useAnchor()
   useMissingPieces()
-  const station = STATIONS.find(({ path }) => path === location.pathname)
+  const station = STATION_LIST.find(({ path }) => path === location.pathname)
   useEffect(() => {
     document.title = station ? `${station.name} · Jolt Mile` : 'Jolt Mile'
   }, [station])
@@ -194,6 +217,7 @@ export function Shell() {
       </main>
       <KeysSheet />
       <NewSheet />
+      <FinderDialog />
     </>
   )
 }

@@ -13,7 +13,8 @@ import { OpenLogProvider } from './OpenLogProvider.tsx'
 import { store } from './redux.ts'
 import { SafePage } from './SafePage.tsx'
 import { Shell } from './Shell.tsx'
-import { STATIONS } from './stations.ts'
+import { STATION_LIST, type StationName } from '../ui/places.ts'
+import { SCREENS } from './stations.ts'
 import { applyTheme, printInDaylight } from './theme.ts'
 import { keepAppOffline } from './app-versions.ts'
 import { basename, ledger } from './world.ts'
@@ -31,7 +32,7 @@ guardOpening()
 ledger.open()
 if (import.meta.env.PROD) keepAppOffline()
 /** A station's screen. The router shows nothing at all where it cannot be loaded: so it is one that says so. */
-async function loaded(load: (typeof STATIONS)[number]['load']): Promise<{ Component: ComponentType }> {
+async function loaded(load: (typeof SCREENS)[StationName]): Promise<{ Component: ComponentType }> {
   try {
     return { Component: (await load()).default }
   } catch (error) {
@@ -61,10 +62,10 @@ const router = createBrowserRouter(
       ErrorBoundary: BrokenAbove,
       HydrateFallback: () => null,
       children: [
-        ...STATIONS.map(({ path, load }) => ({
+        ...STATION_LIST.map(({ path, room }) => ({
           path,
           ErrorBoundary: Broken,
-          lazy: () => loaded(load),
+          lazy: () => loaded(SCREENS[room]),
         })),
         { path: '*', Component: NotFound },
       ],

@@ -1,48 +1,18 @@
 import type { ComponentType } from 'react'
+import type { StationName } from '../ui/places.ts'
 
-/** A station: a post along the road, in the order of the work, or beside it. */
-export interface Station {
-  readonly path: string
-  readonly name: string
-  /** The letter that follows `g`. */
-  readonly key: string
-  readonly beside?: true
-  readonly load: () => Promise<{ readonly default: ComponentType }>
+type Load = () => Promise<{ readonly default: ComponentType }>
+
+/** How the screen of each station is loaded: when somebody goes there. */
+export const SCREENS: { readonly [S in StationName]: Load } = {
+  today: () => import('../stations/today/Today.tsx'),
+  miles: () => import('../stations/miles/Miles.tsx'),
+  gauge: () => import('../stations/gauge/Gauge.tsx'),
+  teeth: () => import('../stations/teeth/Teeth.tsx'),
+  wash: () => import('../stations/wash/Wash.tsx'),
+  decide: () => import('../stations/decide/Decide.tsx'),
+  shelf: () => import('../stations/shelf/Shelf.tsx'),
+  rates: () => import('../stations/rates/Rates.tsx'),
+  log: () => import('../stations/log/Log.tsx'),
+  files: () => import('../stations/files/Files.tsx'),
 }
-
-export const STATIONS: readonly Station[] = [
-  { path: '/', name: 'Today', key: 't', load: () => import('../stations/today/Today.tsx') },
-  { path: '/miles', name: 'Miles', key: 'm', load: () => import('../stations/miles/Miles.tsx') },
-  { path: '/gauge', name: 'Gauge', key: 'g', load: () => import('../stations/gauge/Gauge.tsx') },
-  { path: '/teeth', name: 'Teeth', key: 'x', load: () => import('../stations/teeth/Teeth.tsx') },
-  { path: '/wash', name: 'Wash', key: 'w', load: () => import('../stations/wash/Wash.tsx') },
-  { path: '/decide', name: 'Decide', key: 'd', load: () => import('../stations/decide/Decide.tsx') },
-  {
-    path: '/shelf',
-    name: 'Shelf',
-    key: 's',
-    beside: true,
-    load: () => import('../stations/shelf/Shelf.tsx'),
-  },
-  {
-    path: '/rates',
-    name: 'Rates',
-    key: 'r',
-    beside: true,
-    load: () => import('../stations/rates/Rates.tsx'),
-  },
-  {
-    path: '/log',
-    name: 'Log',
-    key: 'l',
-    beside: true,
-    load: () => import('../stations/log/Log.tsx'),
-  },
-  {
-    path: '/files',
-    name: 'Files',
-    key: 'f',
-    beside: true,
-    load: () => import('../stations/files/Files.tsx'),
-  },
-]

@@ -12,6 +12,7 @@ export interface ScreenState {
   readonly units: Units
   readonly keysShown: boolean
   readonly newShown: boolean
+  readonly finderShown: boolean
   /** Large type and targets, and the screen kept awake. */
   readonly bench: boolean
 }
@@ -22,6 +23,7 @@ const initialState: ScreenState = {
   units: 'metric',
   keysShown: false,
   newShown: false,
+  finderShown: false,
   bench: false,
 }
 
@@ -35,10 +37,11 @@ export const screenSlice = createSlice({
     unitsChosen: (state, { payload }: PayloadAction<Units>) => ({ ...state, units: payload }),
     keysToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keysShown: payload }),
     benchToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, bench: payload }),
+    finderToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, finderShown: payload }),
     newToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, newShown: payload }),
   },
 })
-export const { benchToggled, bikeChosen, themeChosen, unitsChosen, keysToggled, newToggled } =
+export const { benchToggled, bikeChosen, themeChosen, unitsChosen, keysToggled, newToggled, finderToggled } =
   screenSlice.actions
 
 interface WithScreen {

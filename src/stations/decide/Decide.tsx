@@ -1,3 +1,4 @@
+import { STATIONS } from '../../ui/places.ts'
 import { Link } from 'react-router'
 import { Ahead } from './Ahead.tsx'
 import { recommend } from '../../core/strategy/recommend.ts'
@@ -72,7 +73,7 @@ export default function Decide() {
           <p className="mt-4 text-[0.95rem] text-steel">
             What would change this: {measured ? 'a reading with a second instrument' : 'a first reading'}, or
             another{' '}
-            <Link to="/gauge" className="underline underline-offset-4">
+            <Link to={STATIONS.gauge.path} className="underline underline-offset-4">
               limit
             </Link>
             . The maker’s limits and instructions come before anything said here.

@@ -1,3 +1,4 @@
+import { STATIONS } from '../../ui/places.ts'
 import { Link } from 'react-router'
 import type { PartId } from '../../core/log/entry.ts'
 import { WorkingsNote } from '../../ui/parts/WorkingsNote.tsx'
@@ -14,7 +15,7 @@ export function HowWorkedOut({ chain }: { readonly chain: PartId }) {
       <WorkingsNote workings={workings} />
       <p className="text-sm text-steel">
         What was learned of roads, lubricants and tools:{' '}
-        <Link to="/rates" className="underline underline-offset-4">
+        <Link to={STATIONS.rates.path} className="underline underline-offset-4">
           Rates
         </Link>
         .

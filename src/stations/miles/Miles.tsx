@@ -1,3 +1,4 @@
+import { OPENS } from '../../ui/places.ts'
 import { Link } from 'react-router'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
@@ -58,17 +59,17 @@ export default function Miles() {
         }
         action={
           <>
-            <Link to="/miles#add" className={buttonLook('next')}>
+            <Link to={OPENS.addRides} className={buttonLook('next')}>
               Add rides
             </Link>
             <p className="text-[0.95rem] text-steel">
               or{' '}
               {unsaid > 0 ? (
-                <Link to="/miles#conditions" className="underline underline-offset-4">
+                <Link to={OPENS.setConditions} className="underline underline-offset-4">
                   sort {sayCount(unsaid, 'ride')}
                 </Link>
               ) : (
-                <Link to="/gauge#take" className="underline underline-offset-4">
+                <Link to={OPENS.takeReading} className="underline underline-offset-4">
                   measure it
                 </Link>
               )}

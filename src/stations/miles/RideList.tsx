@@ -1,3 +1,4 @@
+import { entryAddress } from '../../ui/places.ts'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { Pencil, Trash2 } from 'lucide-react'
 import { useMemo, useRef } from 'react'
@@ -76,7 +77,7 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
                   </span>
                   {ride.spread ? null : (
                     <Link
-                      to={`/log?entry=${ride.id}`}
+                      to={entryAddress(ride.id)}
                       className="grid size-9 shrink-0 place-items-center text-steel hover:text-petrol"
                       aria-label={`Put right the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
                     >

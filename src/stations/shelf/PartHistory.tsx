@@ -1,3 +1,4 @@
+import { entryAddress, newEntryAddress } from '../../ui/places.ts'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { aboutOf } from '../../core/log/kind-of.ts'
@@ -5,6 +6,7 @@ import type { PartId } from '../../core/log/entry.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { sayEntry } from '../../ui/entries/index.ts'
+import { newestFirst } from '../../ui/entries/search.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 
@@ -16,17 +18,23 @@ export function PartHistory({ part }: { readonly part: PartId }) {
     () =>
       liveEntries(entries)
         .filter((entry) => aboutOf(entry).includes(part))
-        .sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? 1 : -1)),
+        .sort(newestFirst),
     [entries, part],
   )
   return (
     <>
+      <Link
+        to={newEntryAddress('note', part)}
+        className="mb-2 inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        Add a note
+      </Link>
       <ul aria-label="History" className="divide-y divide-hairline border-y border-hairline">
         {about.map((entry) => (
           <li key={entry.id} className="py-2 text-[0.95rem]">
             <span className="block text-sm text-steel tabular-nums">{sayDay(entry.at, now)}</span>
             <Link
-              to={`/log?entry=${entry.id}`}
+              to={entryAddress(entry.id)}
               className="underline decoration-hairline underline-offset-4 [overflow-wrap:anywhere] hover:decoration-ink"
             >
               {sayEntry(entry, garage, units)}
@@ -34,12 +42,6 @@ export function PartHistory({ part }: { readonly part: PartId }) {
           </li>
         ))}
       </ul>
-      <Link
-        to={`/log?new=note&about=${part}`}
-        className="inline-flex min-h-11 items-center self-start underline underline-offset-4"
-      >
-        Add a note
-      </Link>
     </>
   )
 }

@@ -1,3 +1,4 @@
+import { STATIONS } from '../../ui/places.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { WearWord } from '../../core/log/entry.ts'
@@ -117,7 +118,7 @@ export default function Teeth() {
       <Answer
         word="unsure"
         action={
-          <Link to="/shelf" className={buttonLook('next')}>
+          <Link to={STATIONS.shelf.path} className={buttonLook('next')}>
             Go to the shelf
           </Link>
         }

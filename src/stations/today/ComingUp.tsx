@@ -1,3 +1,4 @@
+import { OPENS, STATIONS } from '../../ui/places.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { remindersOf, type Reminder } from '../../core/strategy/reminders.ts'
@@ -13,10 +14,10 @@ import { saveBytes } from '../../ui/save-file.ts'
 import { calendarItems } from './calendar-items.ts'
 
 const PLACES: Readonly<Record<Reminder['kind'], string>> = {
-  look: '/gauge#take',
-  lube: '/wash#log',
-  swap: '/decide',
-  event: '/decide#ahead',
+  look: OPENS.takeReading,
+  lube: OPENS.logWash,
+  swap: STATIONS.decide.path,
+  event: OPENS.planEvent,
 }
 
 /** How many are shown at first. */

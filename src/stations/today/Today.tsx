@@ -1,3 +1,4 @@
+import { STATIONS } from '../../ui/places.ts'
 import { useNavigate } from 'react-router'
 import type { BikeReport } from '../../core/strategy/bike-report.ts'
 import { recommend, urgency, type Action, type Recommendation } from '../../core/strategy/recommend.ts'
@@ -26,7 +27,7 @@ interface Line {
 /** What the way to the next step is called here: a verdict is looked at before it is acted on. */
 function stepFor(action: Action): { readonly path: string; readonly label: string } {
   const weighty = action === 'swap-chain' || action === 'swap-chain-and-cogs' || action === 'ride-on'
-  return weighty ? { path: '/decide', label: 'See why' } : NEXT_STEP[action]
+  return weighty ? { path: STATIONS.decide.path, label: 'See why' } : NEXT_STEP[action]
 }
 
 function useLines() {

@@ -1,3 +1,4 @@
+import { STATIONS } from '../../ui/places.ts'
 import { differenceInCalendarDays } from 'date-fns'
 import { Link } from 'react-router'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -20,7 +21,7 @@ export function UnsavedNote() {
     <p className="mt-6 text-[0.95rem]">
       {isMuch && `${sayUnsaved(unsaved, lastBackup, now)} `}
       {newer > 0 && `${sayCount(newer, 'entry needs', 'entries need')} a newer version of the app. `}
-      <Link to="/files" className="underline underline-offset-4">
+      <Link to={STATIONS.files.path} className="underline underline-offset-4">
         {isMuch ? 'Save a backup' : 'Look at them'}
       </Link>
     </p>

@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { sayCount } from '../words/numbers.ts'
 import { nameField, wordsField } from './fields.ts'
@@ -9,5 +10,5 @@ export const bike: KindWords<BikeEntry> = {
   step: (count) => sayCount(count, 'bike'),
   say: ({ name, note }) => `${name}: ${note || 'a bike'}`,
   fields: [nameField(), wordsField('note', 'What it is', { keepEmpty: true })],
-  writtenAt: { to: '/shelf?new=bike', label: 'A bike' },
+  writtenAt: { to: OPENS.newBike, label: 'A bike' },
 }

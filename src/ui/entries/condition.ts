@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import type { ConditionEntry } from '../../core/log/kinds/condition.ts'
 import { CONDITION_NAMES } from '../words/names.ts'
 import { sayCount } from '../words/numbers.ts'
@@ -17,5 +18,5 @@ export const condition: KindWords<ConditionEntry> = {
   say: (entry) =>
     `${sayCount(entry.targets.length, 'ride')}: ${CONDITION_NAMES[entry.condition]}${FROM[entry.from]}`,
   fields: [conditionField()],
-  writtenAt: { to: '/miles#conditions', label: 'The conditions of rides' },
+  writtenAt: { to: OPENS.setConditions, label: 'The conditions of rides' },
 }

@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import { EVENT_BOUNDS, type EventEntry } from '../../core/log/kinds/event.ts'
 import { dayOf } from '../parts/day.ts'
 import { CONDITION_NAMES } from '../words/names.ts'
@@ -12,5 +13,5 @@ export const event: KindWords<EventEntry> = {
   say: ({ name, km, bike, condition, starts }, garage, units) =>
     `${name}, ${sayKm(km, units)} on ${bikeName(garage, bike)}, ${CONDITION_NAMES[condition]}, from ${dayOf(starts)}`,
   fields: [nameField(), distanceField(1, EVENT_BOUNDS.km), conditionField()],
-  writtenAt: { to: '/decide#ahead', label: 'An event: a tour, a race' },
+  writtenAt: { to: OPENS.planEvent, label: 'An event: a tour, a race' },
 }

@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import type { FitEntry } from '../../core/log/kinds/fit.ts'
 import { sayCount } from '../words/numbers.ts'
 import { namePart } from '../words/part-name.ts'
@@ -10,5 +11,5 @@ export const fit: KindWords<FitEntry> = {
   step: (count) => sayCount(count, 'part fitted', 'parts fitted'),
   say: ({ part, bike }, garage) => `${namePart(garage, part)} fitted to ${bikeName(garage, bike)}`,
   fields: [partField(), bikeField()],
-  writtenAt: { to: '/shelf#chain', label: 'A chain fitted or taken off' },
+  writtenAt: { to: OPENS.fitChain, label: 'A chain fitted or taken off' },
 }

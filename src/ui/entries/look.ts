@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import type { LookEntry } from '../../core/log/kinds/look.ts'
 import { WORD_NAMES } from '../words/names.ts'
 import { sayCount } from '../words/numbers.ts'
@@ -12,5 +13,5 @@ export const look: KindWords<LookEntry> = {
   say: ({ part, cog, word }, garage) =>
     `${namePart(garage, part)}${cog === undefined ? '' : `, cog ${cog}`}: ${word}`,
   fields: [choiceField('word', 'It looks', WORD_NAMES)],
-  writtenAt: { to: '/teeth#looks', label: 'A check of the teeth by eye' },
+  writtenAt: { to: OPENS.checkTeeth, label: 'A check of the teeth by eye' },
 }

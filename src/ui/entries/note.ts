@@ -1,3 +1,4 @@
+import { newEntryAddress } from '../places.ts'
 import type { NoteEntry } from '../../core/log/kinds/note.ts'
 import { sayCount } from '../words/numbers.ts'
 import { namePart } from '../words/part-name.ts'
@@ -21,5 +22,5 @@ export const note: KindWords<NoteEntry> = {
     wordsField('text', 'Note', { required: true }),
   ],
   blank: (about, at) => ({ kind: 'note', about, at, text: '' }),
-  writtenAt: { to: '/log?new=note', label: 'A note about a bike or a part' },
+  writtenAt: { to: newEntryAddress('note'), label: 'A note about a bike or a part' },
 }

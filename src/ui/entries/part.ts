@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import type { PartEntry } from '../../core/log/kinds/part.ts'
 import { sayCount } from '../words/numbers.ts'
 import { sayPart } from '../words/part-name.ts'
@@ -10,5 +11,5 @@ export const part: KindWords<PartEntry> = {
   step: (count) => sayCount(count, 'part'),
   say: ({ name, spec }) => `${name}: ${sayPart(spec)}`,
   fields: [nameField(), wordsField('note', 'Note')],
-  writtenAt: { to: '/shelf?new=part', label: 'A part for the shelf or the bike' },
+  writtenAt: { to: OPENS.newPart, label: 'A part for the shelf or the bike' },
 }

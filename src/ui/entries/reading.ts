@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import { PART_BOUNDS } from '../../core/log/kinds/part.ts'
 import type { ReadingEntry } from '../../core/log/kinds/reading.ts'
 import { SHORT_INSTRUMENT } from '../words/names.ts'
@@ -34,5 +35,5 @@ export const reading: KindWords<ReadingEntry> = {
       },
     },
   ],
-  writtenAt: { to: '/gauge#take', label: 'A reading of the chain' },
+  writtenAt: { to: OPENS.takeReading, label: 'A reading of the chain' },
 }

@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
 import { RIDE_BOUNDS, type RideEntry } from '../../core/log/kinds/ride.ts'
 import { CONDITION_NAMES } from '../words/names.ts'
@@ -34,5 +35,5 @@ export const ride: KindWords<RideEntry> = {
   say: ({ km, bike, condition, source }, garage, units) =>
     `${sayKm(km, units)} on ${bikeName(garage, bike)}, ${condition ? CONDITION_NAMES[condition] : 'conditions not set'}${source ? `, ${source.file}` : ''}`,
   fields: [rideBike, distanceField(0.01, RIDE_BOUNDS.km), rideCondition],
-  writtenAt: { to: '/miles#add', label: 'Rides from files, or one by hand' },
+  writtenAt: { to: OPENS.addRides, label: 'Rides from files, or one by hand' },
 }

@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
 import type { WashEntry } from '../../core/log/kinds/wash.ts'
 import { LUBE_NAMES, WASH_NAMES } from '../words/names.ts'
@@ -24,5 +25,5 @@ export const wash: KindWords<WashEntry> = {
       },
     },
   ],
-  writtenAt: { to: '/wash#log', label: 'A wash or lube' },
+  writtenAt: { to: OPENS.logWash, label: 'A wash or lube' },
 }

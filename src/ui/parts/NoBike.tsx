@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import { Link } from 'react-router'
 import { buttonLook } from './Button.tsx'
 import { Empty } from './Empty.tsx'
@@ -8,7 +9,7 @@ export function NoBike({ what }: { readonly what: string }) {
     <Empty title="No bike is here yet.">
       <p className="text-base">{what}</p>
       <p className="flex flex-wrap gap-3">
-        <Link to="/shelf?new=bike" className={buttonLook('next')}>
+        <Link to={OPENS.newBike} className={buttonLook('next')}>
           Add a bike
         </Link>
         <a href="/demo/" className={buttonLook('plain')}>

@@ -1,3 +1,4 @@
+import { OPENS } from '../places.ts'
 import { Link } from 'react-router'
 import { Answer } from './Answer.tsx'
 import { buttonLook } from './Button.tsx'
@@ -8,7 +9,7 @@ export function NoChain({ bike }: { readonly bike: string }) {
     <Answer
       word="unsure"
       action={
-        <Link to="/shelf#chain" className={buttonLook('next')}>
+        <Link to={OPENS.fitChain} className={buttonLook('next')}>
           Fit a chain
         </Link>
       }

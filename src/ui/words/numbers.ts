@@ -80,6 +80,9 @@ export const sayList = (names: readonly string[]): string =>
 /** Keeps a figure and its per cent sign on one line. */
 export const keepUnits = (text: string): string => text.replace(/(\d) %/g, `$1${NBSP}%`)
 
+/** A day with its year: "12 December 2026". */
+export const sayFullDay = (at: IsoTime): string => format(new Date(at), 'd MMMM yyyy')
+
 /** A day: "12 December", with the year when it is not this one. */
 export function sayDay(at: IsoTime, now: IsoTime): string {
   return format(new Date(at), at.slice(0, 4) === now.slice(0, 4) ? 'd MMMM' : 'd MMMM yyyy')

@@ -1,3 +1,4 @@
+import { entryAddress, OPENS } from '../places.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Surprise, SurpriseCause } from '../../core/wear/surprise.ts'
 import { sayFigure, sayPercent } from './numbers.ts'
@@ -28,12 +29,12 @@ export function mendFor(
 ): { path: string; label: string } {
   switch (cause.kind) {
     case 'wrong-chain':
-      return { path: `/log?entry=${lastReading ?? ''}`, label: 'Put the reading right' }
+      return { path: entryAddress(lastReading ?? ''), label: 'Put the reading right' }
     case 'swapped':
-      return { path: '/shelf#chain', label: 'Write the swap down' }
+      return { path: OPENS.fitChain, label: 'Write the swap down' }
     case 'missing-road':
-      return { path: '/miles#add', label: 'See to the rides' }
+      return { path: OPENS.addRides, label: 'See to the rides' }
     case 'gauge':
-      return { path: '/gauge#take', label: 'Read it with another tool' }
+      return { path: OPENS.takeReading, label: 'Read it with another tool' }
   }
 }

@@ -1,3 +1,4 @@
+import { entryAddress, logAddress } from '../../../ui/places.ts'
 import type { StripMark } from '../../../core/strategy/mile-strip.ts'
 import { PEG_GAP_PX } from '../../../ui/charts/pegs.ts'
 import { xOfKm, type Frame } from './frame.ts'
@@ -53,7 +54,7 @@ function markPlaces(picture: StripPicture, frame: Frame): MarkPlace[] {
         return at(top, bottom)
       }
       default:
-        return at(frame.curveTop - 26, frame.curveTop - 6)
+        return at(frame.curveTop - 22, frame.curveTop - 2)
     }
   })
 }
@@ -82,13 +83,12 @@ export function markFinder(
 export function addressOf(marks: readonly StripMark[]): string | undefined {
   const [first] = marks
   if (!first) return undefined
-  if (marks.length === 1) return `/log?entry=${first.entry}`
+  if (marks.length === 1) return entryAddress(first.entry)
   const days = marks.map(({ at }) => at.slice(0, 10)).sort()
   const parts = new Set(marks.map(({ about }) => about))
-  const wanted = new URLSearchParams({
+  return logAddress({
     ...(parts.size === 1 && { about: first.about }),
     from: days[0] ?? '',
     to: days.at(-1) ?? '',
   })
-  return `/log?${wanted.toString()}`
 }

@@ -170,12 +170,12 @@ const DRAWN = new Set<EntryKind>(['reading', 'wash', 'look', 'fit'])
 export function paintPennants({ ctx, frame, ink, x }: Brush, { strip }: StripPicture): void {
   for (const mark of strip.marks) {
     if (DRAWN.has(mark.kind)) continue
-    const [at, top] = [x(mark.km), frame.curveTop - 24]
+    const [at, top] = [x(mark.km), frame.curveTop - 18]
     ctx.strokeStyle = ink.petrol
     ctx.lineWidth = 1.5
     line(ctx, [
       [at, top],
-      [at, top + 16],
+      [at, top + 14],
     ])
     ctx.fillStyle = ink.petrol
     ctx.fillRect(at, top, 9, 7)

@@ -1,0 +1,67 @@
+import type { EntryId, IsoTime } from '../core/log/entry.ts'
+
+/** A station: a post along the road, in the order of the work, or beside it. */
+export interface Station {
+  readonly path: string
+  readonly name: string
+  /** The letter that follows `g`. */
+  readonly key: string
+  /** In the menu rather than along the road. */
+  readonly beside?: true
+  /** What is done there, in words that people may look for. */
+  readonly about: string
+}
+
+/** Every station, by the name of its room. */
+export const STATIONS = {
+  today: { path: '/', name: 'Today', key: 't', about: 'which bike needs what, coming up, calendar' },
+  miles: { path: '/miles', name: 'Miles', key: 'm', about: 'rides, distance, conditions, weather, gears' },
+  gauge: { path: '/gauge', name: 'Gauge', key: 'g', about: 'measure the chain, readings, tools, limit' },
+  teeth: { path: '/teeth', name: 'Teeth', key: 'x', about: 'cogs, rings, pulleys, check by eye' },
+  wash: { path: '/wash', name: 'Wash', key: 'w', about: 'clean, lube, wax' },
+  decide: { path: '/decide', name: 'Decide', key: 'd', about: 'keep or replace, events, riding plan' },
+  shelf: { path: '/shelf', name: 'Shelf', key: 's', beside: true, about: 'bikes, parts, spares, swap' },
+  rates: { path: '/rates', name: 'Rates', key: 'r', beside: true, about: 'wear by conditions and lube' },
+  log: { path: '/log', name: 'Log', key: 'l', beside: true, about: 'every entry, correct, restore' },
+  files: { path: '/files', name: 'Files', key: 'f', beside: true, about: 'backup, bring in, storage' },
+} as const satisfies Readonly<Record<string, Station>>
+
+export type StationName = keyof typeof STATIONS
+
+/** The stations in the order of the work. */
+export const STATION_LIST: readonly (Station & { readonly room: StationName })[] = Object.entries(
+  STATIONS,
+).map(([room, station]) => ({ ...station, room: room as StationName }))
+
+/** What can be opened at the stations. */
+export const OPENS = {
+  takeReading: '/gauge#take',
+  addRides: '/miles#add',
+  setConditions: '/miles#conditions',
+  planEvent: '/decide#ahead',
+  logWash: '/wash#log',
+  checkTeeth: '/teeth#looks',
+  fitChain: '/shelf#chain',
+  newPart: '/shelf?new=part',
+  newBike: '/shelf?new=bike',
+} as const
+
+/** The address of one entry, opened to be corrected. */
+export const entryAddress = (entry: EntryId): string => `/log?entry=${entry}`
+
+/** The address of the form for a new entry that needs a plain form only. */
+export const newEntryAddress = (kind: string, about?: string): string =>
+  `/log?${new URLSearchParams({ new: kind, ...(about !== undefined && { about }) }).toString()}`
+
+/** The log, narrowed to what is about a bike or part, between two days. */
+export function logAddress(wanted: {
+  readonly about?: string
+  readonly from?: IsoTime
+  readonly to?: IsoTime
+}): string {
+  return `/log?${new URLSearchParams({
+    ...(wanted.about !== undefined && { about: wanted.about }),
+    ...(wanted.from !== undefined && { from: wanted.from.slice(0, 10) }),
+    ...(wanted.to !== undefined && { to: wanted.to.slice(0, 10) }),
+  }).toString()}`
+}
