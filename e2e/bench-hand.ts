@@ -74,7 +74,7 @@ export async function saveBackup(page: Page): Promise<string> {
 export async function goToFiles(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByRole('menuitem', { name: /Files/ }).click()
-  await expect(answerOf(page)).toContainText('The log holds')
+  await expect(answerOf(page)).toContainText('Your log:')
 }
 
 /** The sentence the station opens with. */
@@ -83,7 +83,7 @@ export const answerOf = (page: Page) => page.getByRole('heading', { level: 1 })
 /** Waits until what is said is of the log as it is. */
 export async function workedOut(page: Page): Promise<void> {
   await expect(page.getByText('Working out the chains…')).toHaveCount(0)
-  await expect(page.getByText('Being worked out anew with what was added.')).toHaveCount(0)
+  await expect(page.getByText('Being updated with what was added.')).toHaveCount(0)
 }
 
 /** No finding of weight, in either theme. */

@@ -21,7 +21,7 @@ test('a note about a part is written, found by its words, corrected and undone',
   await page.keyboard.press('Enter')
   const entry = page.getByRole('dialog')
   await entry.getByRole('textbox', { name: 'Note' }).fill('two stiff links')
-  await entry.getByRole('button', { name: 'Put it right' }).click()
+  await entry.getByRole('button', { name: 'Save correction' }).click()
   await expect(entry).toBeHidden()
   await goTo(page, 'Miles')
   await page.getByLabel('Distance, km').fill('42')

@@ -19,8 +19,8 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
 }) => {
   await test.step('an empty log says what to do first', async () => {
     await page.goto('/')
-    await expect(answerOf(page)).toHaveText('No bike is here yet.')
-    await expect(page.getByRole('link', { name: 'Look round the demo garage' })).toBeVisible()
+    await expect(answerOf(page)).toHaveText('No bike yet.')
+    await expect(page.getByRole('link', { name: 'Open the demo' })).toBeVisible()
   })
 
   await test.step('the bike goes in, with its chain since two months ago', async () => {
@@ -39,7 +39,7 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
     await page.getByLabel('Ride files').setInputFiles(files)
     await expect(page.getByText('Could not be read')).toBeVisible()
     await expect(page.getByText(/The file is cut short/)).toBeVisible()
-    await page.getByLabel('Ridden in').selectOption('wet-road')
+    await page.getByLabel('Conditions').selectOption('wet-road')
     await page.getByRole('button', { name: /^Add 2 rides, 36 km/ }).click()
     await expect(answerOf(page)).toContainText(/36\u00a0km/)
   })
@@ -111,13 +111,13 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
     await expect(sheet.getByText('Type the word wipe to go on.')).toBeVisible()
     await sheet.getByLabel('Type wipe to go on').fill('wipe')
     await sheet.getByRole('button', { name: 'Wipe the log' }).click()
-    await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
+    await expect(answerOf(page)).toHaveText('Your log: 0 entries.')
   })
 
   await test.step('a file that is no backup changes nothing', async () => {
     await page.getByLabel('Backup file').setInputFiles(asBackup('letter.json', 'Dear mechanic'))
     await expect(page.getByText(/not a Jolt Mile backup.*Nothing was changed\./)).toBeVisible()
-    await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
+    await expect(answerOf(page)).toHaveText('Your log: 0 entries.')
   })
 
   await test.step('of one that is cut short and damaged, what is whole comes in, and the rest is kept aside', async () => {
@@ -127,7 +127,7 @@ test('a mechanic brings in rides, reads the chain three times, and carries the l
     await expect(
       page.getByText(/The file is cut short or damaged: 5 of its .* entries could be read/),
     ).toBeVisible()
-    await expect(answerOf(page)).toHaveText('The log holds 4 entries.')
+    await expect(answerOf(page)).toHaveText('Your log: 4 entries.')
     await expect(page.getByText('1 entry needs a newer version of the app')).toBeVisible()
   })
 
@@ -211,7 +211,7 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   await goTo(page, 'Gauge')
   for (const length of ['308', '308', '308']) await readWithRule(page, length)
   await goTo(page, 'Decide')
-  await expect(answerOf(page)).toContainText('Swap chain and cogs together.')
+  await expect(answerOf(page)).toContainText('Swap the chain and cogs together.')
   await expect(page.getByText(/keep the old one: it may have to go back on/)).toBeVisible()
 
   await page.getByRole('link', { name: 'Log the swap' }).click()
@@ -219,6 +219,6 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   await expect(answerOf(page)).toContainText('on chain 2 for 0')
   await goTo(page, 'Today')
   // The chain is new; the tooth is not.
-  await expect(page.getByText('Keep the chain; see to the worn teeth.')).toBeVisible()
+  await expect(page.getByText('Keep the chain. Check the worn teeth.')).toBeVisible()
   await expect(page.getByText(/^The chain was fitted new, 0\u00a0km ago\./)).toBeVisible()
 })

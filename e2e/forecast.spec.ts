@@ -118,15 +118,15 @@ test('a tour ahead: will the chain last, and it is in the calendar until it is t
   await workedOut(page)
 
   await test.step('it is planned, and said whether the chain lasts', async () => {
-    await page.getByRole('button', { name: 'Plan something' }).click()
+    await page.getByRole('button', { name: 'Add an event' }).click()
     const sheet = page.getByRole('dialog', { name: 'Planned with Tern' })
-    await sheet.getByRole('button', { name: 'Put it in the plan' }).click()
+    await sheet.getByRole('button', { name: 'Save event' }).click()
     await expect(sheet.getByText('Give it a name: “spring tour”.')).toBeVisible()
     await expectAccessible(page)
     await sheet.getByLabel('What').fill('Spring tour')
     await sheet.getByLabel('Distance, km').fill('4000')
-    await sheet.getByLabel('Ridden in').selectOption({ label: 'rain' })
-    await sheet.getByRole('button', { name: 'Put it in the plan' }).click()
+    await sheet.getByLabel('Conditions').selectOption({ label: 'rain' })
+    await sheet.getByRole('button', { name: 'Save event' }).click()
     await expect(page.getByText(/It will not last: swap it before/)).toBeVisible()
   })
 
@@ -134,14 +134,14 @@ test('a tour ahead: will the chain last, and it is in the calendar until it is t
     await page.getByRole('button', { name: 'Change Spring tour' }).click()
     const sheet = page.getByRole('dialog', { name: 'Spring tour' })
     await sheet.getByLabel('Distance, km').fill('60')
-    await sheet.getByRole('button', { name: 'Put it in the plan' }).click()
+    await sheet.getByRole('button', { name: 'Save event' }).click()
     await expect(page.getByText(/The chain lasts: swap it afterwards|It may just last/)).toBeVisible()
   })
 
   await test.step('the chance at any distance grows as one goes on', async () => {
     const said = page.getByText(/The chain is then probably at/)
     const near = plain(await said.textContent())
-    await page.getByRole('slider', { name: 'So far from now' }).press('End')
+    await page.getByRole('slider', { name: 'Distance from now' }).press('End')
     await expect(said).not.toHaveText(near)
   })
 
@@ -172,11 +172,11 @@ test('a slip of the rule is doubted, and mended', async ({ page }) => {
   await page.getByRole('button', { name: 'Add the ride' }).click()
   await goTo(page, 'Gauge')
   await readWithRule(page, '311')
-  const question = page.getByRole('region', { name: 'That is not what was to be expected' })
+  const question = page.getByRole('region', { name: 'Not what was expected' })
   await expect(question).toContainText('Was it misread')
   await expect(answerOf(page)).toContainText('Measure it again.')
   await expectAccessible(page)
-  await question.getByRole('link', { name: 'Read it with another tool' }).click()
+  await question.getByRole('link', { name: 'Measure it with another tool' }).click()
   await expect(page.getByRole('region', { name: 'Take a reading' })).toBeFocused()
   await goTo(page, 'Decide')
   await expect(answerOf(page)).toContainText('Measure the chain again.')
@@ -213,13 +213,13 @@ test('long work tells how far it has come, can be left, and taken up again', asy
   await page.reload()
   await readWithRule(page, '306.5')
   await expect(page.getByText('Working out the chains…')).toBeVisible()
-  await expect(page.getByText(/Being worked out anew with what was added/)).toBeVisible()
+  await expect(page.getByText(/Being updated with what was added/)).toBeVisible()
   await page.getByRole('button', { name: 'Not now' }).click()
   await expect(page.getByText(/Stopped: what is said of the chains may be older than the log/)).toBeVisible()
   await page.getByRole('button', { name: 'Work it out' }).click()
   release()
   await workedOut(page)
-  await expect(page.getByText(/Being worked out anew/)).toHaveCount(0)
+  await expect(page.getByText(/Being updated/)).toHaveCount(0)
   await expect(page.getByText(/2 readings with rule/)).toBeVisible()
 })
 
@@ -236,7 +236,7 @@ test('the rates of the demo garage: what was learned beside what was thought', a
     page.getByText(/^Immersion wax against drip lube: 0\.\d\d times the wear, probably/),
   ).toBeVisible()
   await expect(
-    page.getByRole('region', { name: 'What would teach most' }).getByRole('listitem'),
+    page.getByRole('region', { name: 'What to find out next' }).getByRole('listitem'),
   ).not.toHaveCount(0)
   await page.getByText('How was this worked out?').click()
   await expect(page.getByRole('row', { name: /R-hat/ })).toContainText('the samplers agree')

@@ -110,7 +110,7 @@ test('the bike’s computer counts what was never recorded', async ({ page }) =>
   const note = async (figure: string, day: string) => {
     await page.getByLabel('It shows, km').fill(figure)
     await page.getByLabel('On', { exact: true }).fill(day)
-    await page.getByRole('button', { name: 'Note the figure' }).click()
+    await page.getByRole('button', { name: 'Save the figure' }).click()
   }
   await note('1200', daysAgo(30))
   await expect(page.getByText(/^Last 1\s200\skm/)).toBeVisible()
@@ -295,7 +295,7 @@ test('chains go from bike to bike, each keeps its own km, and a date put right f
   })
 
   const onTern = page.getByRole('region', { name: 'On Tern' })
-  const offIt = page.getByRole('region', { name: 'Off it' })
+  const offIt = page.getByRole('region', { name: 'Not on it' })
   const km = (region: typeof onTern, name: string) =>
     region.getByRole('listitem').filter({ hasText: name }).first()
 
@@ -331,8 +331,8 @@ test('chains go from bike to bike, each keeps its own km, and a date put right f
     const changes = sheet.getByRole('region', { name: 'What this changes' })
     await expect(changes).toContainText(/moves 70\skm from Chain 1 of Knot to Chain 1 of Tern/)
     await expectAccessible(page)
-    await sheet.getByRole('button', { name: 'Put it right' }).click()
-    await expect(page.getByText('Put right.', { exact: true })).toBeVisible()
+    await sheet.getByRole('button', { name: 'Save correction' }).click()
+    await expect(page.getByText('Corrected.', { exact: true })).toBeVisible()
   })
 
   await test.step('and the km flow, until it is undone', async () => {

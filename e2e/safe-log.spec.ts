@@ -153,7 +153,7 @@ test('storage that is missing, forbidden or silent is said to be, with what to d
       },
     })
   })
-  await expect(answerOf(forgetful)).toHaveText('No bike is here yet.')
+  await expect(answerOf(forgetful)).toHaveText('No bike yet.')
   for (const page of [denied, silent, forgetful]) await page.context().close()
 })
 
@@ -244,7 +244,7 @@ test('where there is no second copy, a browser that lost the log is not shown as
   await page.goto('/')
   await expect(answerOf(page)).toHaveText('The browser has lost your log.')
   await page.getByRole('link', { name: 'Bring in a backup' }).click()
-  await expect(answerOf(page)).toHaveText('The log holds 0 entries.')
+  await expect(answerOf(page)).toHaveText('Your log: 0 entries.')
 })
 
 test('an old tab stops when a newer version has opened the log', async ({ page, context }) => {
@@ -275,7 +275,7 @@ test('a correction open in two tabs does not close without a word', async ({ pag
   await other.goto('/log')
   await other.getByRole('button', { name: /^Open: .*33/ }).click()
   await other.getByRole('dialog').getByLabel('Distance, km').fill('35')
-  await other.getByRole('dialog').getByRole('button', { name: 'Put it right' }).click()
+  await other.getByRole('dialog').getByRole('button', { name: 'Save correction' }).click()
   await expect(sheet.getByText(/This entry was corrected meanwhile/)).toBeVisible()
   await expect(sheet.getByLabel('Distance, km')).toHaveValue('34')
   await sheet.getByRole('button', { name: 'Open the corrected entry' }).click()

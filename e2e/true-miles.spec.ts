@@ -61,7 +61,7 @@ test('what other recorders write: the questions are answered by keyboard, and th
     await page.getByRole('button', { name: /^Add \d+ rides/ }).click()
     const receipt = page.getByRole('region', { name: 'What was added' })
     await expect(receipt.getByText(/^\d+ rides added\.$/)).toBeVisible()
-    await receipt.getByText('How each figure was come by').click()
+    await receipt.getByText('Where each figure comes from').click()
     await expect(receipt.getByText('The device wrote 2006-07-24 for its day.')).toBeVisible()
     await receipt.getByRole('button', { name: 'Hide this' }).click()
     await expect(receipt).toBeHidden()
@@ -71,7 +71,7 @@ test('what other recorders write: the questions are answered by keyboard, and th
       .first()
       .click()
     await expect(
-      page.getByRole('dialog').getByRole('region', { name: 'How its figures were come by' }),
+      page.getByRole('dialog').getByRole('region', { name: 'Where its figures come from' }),
     ).toContainText('Distance:')
   })
 })

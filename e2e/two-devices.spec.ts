@@ -141,7 +141,7 @@ test('a week on a bench and a phone: nothing is lost, doubled or different', asy
       await phone.goto('/log')
       await phone.getByRole('button', { name: /^Open: .*61/ }).click()
       await phone.getByRole('dialog').getByLabel('Distance, km').fill('16')
-      await phone.getByRole('dialog').getByRole('button', { name: 'Put it right' }).click()
+      await phone.getByRole('dialog').getByRole('button', { name: 'Save correction' }).click()
       await expect(phone.getByRole('button', { name: /^Open: .*16/ })).toBeVisible()
       await goTo(bench, 'Miles')
       await bench.getByLabel('Distance, km').fill('7')

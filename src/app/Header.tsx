@@ -171,7 +171,7 @@ function More() {
           <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
           <DropdownMenu.Item className={ITEM} asChild>
             <a href={world === 'demo' ? '/' : `${DEMO_PATH}/`}>
-              {world === 'demo' ? 'Leave the demo' : 'Open the demo garage'}
+              {world === 'demo' ? 'Leave the demo' : 'Open the demo'}
             </a>
           </DropdownMenu.Item>
         </DropdownMenu.Content>

@@ -32,7 +32,7 @@ function KeysSheet() {
       open={shown}
       onClose={() => send(keysToggled(false))}
       title="Keys"
-      note="None of them acts while you type."
+      note="They do nothing while you type."
     >
       <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
         {[...STATION_LIST.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(

@@ -28,7 +28,7 @@ export function WorkingLine() {
         <p className="flex min-h-7 items-center gap-3 text-sm text-steel max-md:pt-2">
           {left.some(({ fault }) => fault !== undefined)
             ? 'The chains could not be worked out.'
-            : 'Stopped: what is said of the chains may be older than the log.'}
+            : 'Stopped: the answers shown may be older than the log.'}
           <Button look="link" onClick={resume}>
             Work it out
           </Button>

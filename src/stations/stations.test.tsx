@@ -242,7 +242,7 @@ describe('Gauge, with tools of one’s own', () => {
     show(<LimitChoice report={report} />)
     await userEvent.click(screen.getByRole('radio', { name: 'my own' }))
     await userEvent.click(screen.getByRole('button', { name: 'Set it' }))
-    expect(screen.getByRole('alert').textContent).toMatch(/Say why/)
+    expect(screen.getByRole('alert').textContent).toMatch(/Give a reason/)
     await userEvent.type(screen.getByLabelText('Because'), 'dear cogs')
     await userEvent.click(screen.getByRole('button', { name: 'Limit, %: less' }))
     await userEvent.click(screen.getByRole('button', { name: 'Set it' }))
@@ -293,7 +293,7 @@ describe('Miles', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Add the ride' }))
     expect((await screen.findByRole('alert')).textContent).toBe('Give the distance.')
     await userEvent.type(screen.getByLabelText('Distance, km'), '42.5')
-    await userEvent.selectOptions(screen.getByLabelText('Ridden in'), 'winter-salt')
+    await userEvent.selectOptions(screen.getByLabelText('Conditions'), 'winter-salt')
     await userEvent.click(screen.getByRole('button', { name: 'Add the ride' }))
     expect(recorded).toMatchObject([{ kind: 'ride', bike: 'heron', km: 42.5, condition: 'winter-salt' }])
   })
@@ -319,7 +319,7 @@ describe('Wash', () => {
     const { show, chain, report, recorded } = openLog(commuter)
     show(<LogWash report={report} chain={chain} />)
     await userEvent.click(screen.getByRole('radio', { name: 'not cleaned' }))
-    await userEvent.click(screen.getByRole('radio', { name: 'nothing: left as it was' }))
+    await userEvent.click(screen.getByRole('radio', { name: 'not lubed' }))
     await userEvent.click(screen.getByRole('button', { name: 'Log it' }))
     expect(screen.getByRole('alert').textContent).toMatch(/nothing to log/)
     expect(recorded).toEqual([])
@@ -346,7 +346,7 @@ describe('Wash', () => {
     ])
     show(<LifeStrip chain={chain} />)
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      "40 % of the lubricant's life is used, over 2 rides.",
+      '40 % of the lube’s life is used, over 2 rides.',
     )
   })
 })

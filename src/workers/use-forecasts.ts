@@ -95,7 +95,7 @@ export function useForecastsOf(chains: readonly (PartId | undefined)[]): readonl
   return chains.map((chain) => forecastOf(groups, chain))
 }
 
-/** What one more reading would be worth, worked out in the worker; undefined until it is. */
+/** What another reading would tell you, worked out in the worker; undefined until it is. */
 export function useNextLook(question: NextLookQuestion | undefined): NextReadingAnswer | undefined {
   const key = useMemo(() => (question ? JSON.stringify(question) : undefined), [question])
   const [known, setKnown] = useState<{ readonly key: string; readonly answer: NextReadingAnswer }>()

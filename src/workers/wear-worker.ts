@@ -23,7 +23,7 @@ function wearWorker(): Started<WearWorker> {
   return worker
 }
 
-/** What one more reading would be worth. */
+/** What another reading would tell you. */
 export function workNextLook(question: NextLookQuestion): Promise<NextReadingAnswer> {
   const { remote, failed } = wearWorker()
   return Promise.race([remote.nextLook(question), failed])

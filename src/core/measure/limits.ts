@@ -24,7 +24,7 @@ function usualLimit({ speeds, shifting, cogMaterial }: Drivetrain): Omit<Limit, 
   if (cogMaterial !== 'steel')
     return { percent: 0.5, reason: `${cogMaterial} cogs wear fast under a long chain` }
   if (speeds >= 11) return { percent: 0.5, reason: `narrow ${speeds}-speed chains are changed at 0.5 %` }
-  if (shifting === 'electric') return { percent: 0.5, reason: 'electric shifting wants a chain under 0.5 %' }
+  if (shifting === 'electric') return { percent: 0.5, reason: 'electric shifting needs a chain under 0.5 %' }
   return { percent: 0.75, reason: `the usual rule for steel cogs up to 10-speed` }
 }
 
@@ -44,13 +44,13 @@ export function limitFor(drivetrain: Drivetrain, school: School, own?: OwnLimit)
       return {
         percent: 0.5,
         school,
-        reason: 'early school: the chain goes first, cogs and rings last longest',
+        reason: 'early: change chains often, and cogs and rings last longest',
       }
     case 'late':
       return {
         percent: 1,
         school,
-        reason: 'late school: chain, cogs and rings run to the end and go together',
+        reason: 'late: run the chain, cogs and rings to the end, then replace them all',
       }
     case 'usual':
       return { ...usualLimit(drivetrain), school }

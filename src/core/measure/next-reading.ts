@@ -171,7 +171,7 @@ function logAt({ e, density }: Density, x: number): number {
 }
 
 /**
- * What one more reading would be worth (expected value of sample information): for each candidate, over all it
+ * What another reading would tell you (expected value of sample information): for each candidate, over all it
  * could answer, the expected chance that the verdict is then wrong, and the expected width. A second reading with a
  * tool already used shares its bias, and so is worth less.
  */

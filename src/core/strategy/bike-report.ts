@@ -38,7 +38,7 @@ export interface ChainReport {
   readonly look: readonly PlacedReading[]
   /** What is known of each tool's bias, from elsewhere than this chain. */
   readonly biases: ReadonlyMap<ToolId, LearnedBias>
-  /** What one more reading would be worth. */
+  /** What another reading would tell you. */
   readonly nextLook: NextLookQuestion
 }
 

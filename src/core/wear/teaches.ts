@@ -35,7 +35,7 @@ function shareExplained(a: Float64Array, b: Float64Array): number {
 const WORTH_SAYING = 0.02
 
 /**
- * What would teach most: how much of what is unsure of the chains' distances to their limits hangs on each chain's
+ * What to find out next: how much of what is unsure of the chains' distances to their limits hangs on each chain's
  * wear now, on each multiplier and on each tool's bias. Most first.
  */
 export function lessons({ model, times, offsets }: RiderDraws, outcomes: readonly AskedOutcome[]): Lesson[] {

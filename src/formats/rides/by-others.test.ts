@@ -277,7 +277,7 @@ describe('points', () => {
   })
 
   test('that cannot be placed are named by line and cause', async () => {
-    expect(await fault('08b-no-trkseg.gpx')).toMatch(/point on line 2 stands in no track segment/)
+    expect(await fault('08b-no-trkseg.gpx')).toMatch(/point on line 2 is in no track segment/)
     expect(await fault('08e-ampersand.gpx')).toMatch(/On line 1 there is an “&” by itself/)
     expect(await fault('09g-dev-field-of-unknown-type.fit')).toMatch(/developer field.*GPX or TCX/)
   })

@@ -35,7 +35,7 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
     if (tag === 'trkpt') {
       if (!segment)
         throw new RideFileError(
-          `The point on line ${at.line()} stands in no track segment (trkseg), so it cannot be told which points belong together. Export the ride again.`,
+          `The point on line ${at.line()} is in no track segment (trkseg), so it is not clear which points belong together. Export the ride again.`,
         )
       point = { lat: degrees(at.number('lat'), 90), lon: degrees(at.number('lon'), 180), timeS: NaN }
       if (isPlaced(point)) return

@@ -116,7 +116,7 @@ export function recordedRides(recording: Recording): RecordedRide[] {
   const [first, ...others] = rides
   if (!first)
     throw new RideFileError(
-      'Its points have no times that can be read, so it cannot be told when it was ridden. Add the ride by hand.',
+      'Its points have no times that can be read, so it is not clear when it was ridden. Add the ride by hand.',
     )
   return [{ ...first, leftOut: { ...first.leftOut, bad: first.leftOut.bad + badPoints } }, ...others]
 }

@@ -110,7 +110,7 @@ export function readTable(text: string): RideTable {
   const heads = numbered[at]
   if (!heads)
     throw new RideFileError(
-      'No columns can be told apart in it. Export the table with commas, semicolons or tabs between the columns.',
+      'No columns can be found in it. Export the table with commas, semicolons or tabs between the columns.',
     )
   const under = numbered.slice(at + 1)
   if (under.length === 0)

@@ -23,7 +23,7 @@ function faultOf(text: string, line: number, open: readonly string[], root: stri
   const bare = BARE.exec(text)
   if (bare)
     return new RideFileError(
-      `On line ${text.slice(0, bare.index).split('\n').length} there is an “&” by itself, where the format wants “&amp;”. Take it out of the name and export the ride again.`,
+      `On line ${text.slice(0, bare.index).split('\n').length} there is an “&” by itself, where the format needs “&amp;”. Remove it of the name and export the ride again.`,
     )
   if (open.length > 0 && !trimmed.endsWith(`</${root}>`))
     return new RideFileError(

@@ -37,7 +37,7 @@ function ChanceAt({ report, answer }: Props) {
   return (
     <div>
       <label htmlFor={id} className="text-sm font-medium">
-        So far from now
+        Distance from now
       </label>
       <input
         id={id}
@@ -85,7 +85,7 @@ function EventLine({ event, report, answer }: Props & { readonly event: EventEnt
           aria-label={`Take ${event.name} back`}
           onClick={() => void withdraw(linesOf(entries, [event.id]))}
         >
-          Take it back
+          Cancel it
         </Button>
       </p>
       <Sheet open={open} onClose={() => setOpen(false)} title={event.name}>
@@ -120,8 +120,8 @@ export function Ahead({ report, answer }: Props) {
         <PlanChoice key={`plan ${report.bike.entry.bike}`} report={report} />
       </Section>
       <Section
-        title="What is planned"
-        note="A tour, a race, a heavy week: will the chain last, or is it swapped before?"
+        title="Events"
+        note="A tour, a race, a heavy week: will the chain last, or should it be swapped before?"
       >
         {events.length > 0 && (
           <ul className="border-b border-hairline">
@@ -131,13 +131,9 @@ export function Ahead({ report, answer }: Props) {
           </ul>
         )}
         <Button className="no-print mt-3" onClick={() => setAdding(true)}>
-          Plan something
+          Add an event
         </Button>
-        <Sheet
-          open={adding}
-          onClose={() => setAdding(false)}
-          title={`Planned with ${report.bike.entry.name}`}
-        >
+        <Sheet open={adding} onClose={() => setAdding(false)} title={`Events with ${report.bike.entry.name}`}>
           <EventForm report={report} onDone={() => setAdding(false)} />
         </Sheet>
       </Section>

@@ -23,10 +23,10 @@ export default function Decide() {
   const units = useUnits()
   const report = useBikeReport(useBikeId(garage))
   const { answer, fresh, fault } = useForecast(report?.chain?.part.entry.part)
-  if (!report) return <NoBike what="Add one and measure its chain; what to do about it is said here." />
+  if (!report) return <NoBike what="Add one and measure its chain. This page then says what to do." />
   const advice = recommend(report, answer)
   const { name } = report.bike.entry
-  if (!advice) return <Answer word="unsure">{fault ?? `Working out what ${name} wants…`}</Answer>
+  if (!advice) return <Answer word="unsure">{fault ?? `Working out ${name}’s chain…`}</Answer>
   const next = NEXT_STEP[advice.action]
   const measured = report.chain?.lastReadingAt !== undefined
   return (
@@ -35,10 +35,10 @@ export default function Decide() {
         word={advice.word}
         detail={
           answer && measured
-            ? `${fresh ? '' : 'Being worked out anew with what was added. '}The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
+            ? `${fresh ? '' : 'Being updated with what was added. '}The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
                 advice.confidence === undefined
                   ? sayNextLook(answer, units, now)
-                  : `That this is right: ${sayChance(advice.confidence)}.`
+                  : `Confidence: ${sayChance(advice.confidence)}.`
               }`
             : undefined
         }
@@ -58,7 +58,7 @@ export default function Decide() {
         </div>
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section title="Why, in this order">
+        <Section title="Why">
           <ol className="flex flex-col">
             {advice.reasons.map((reason, i) => (
               <li
@@ -80,7 +80,7 @@ export default function Decide() {
           </p>
         </Section>
         {answer && report.chain && measured && (
-          <Section title="How it got here, and where it goes" note={sayLimitDates(answer, now)}>
+          <Section title="The way so far, and ahead" note={sayLimitDates(answer, now)}>
             <ElongationChart
               chain={report.chain}
               answer={answer}

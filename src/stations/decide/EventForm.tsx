@@ -40,7 +40,7 @@ export function EventForm({ report, event, onDone }: Props) {
       bike,
       ...(event && { supersedes: event.id }),
     } as const
-    if (await record([draft], `${read.event.name} is in the plan.`)) onDone()
+    if (await record([draft], `${read.event.name} saved.`)) onDone()
   })
   return (
     <form
@@ -83,14 +83,14 @@ export function EventForm({ report, event, onDone }: Props) {
           onChange={(change) => set({ distance: change.target.value })}
         />
         <SelectField
-          label="Ridden in"
+          label="Conditions"
           options={CONDITION_NAMES}
           value={fields.condition}
           onPick={(condition) => set({ condition })}
         />
       </div>
       <Button look="firm" type="submit" disabled={saving} className="self-start">
-        Put it in the plan
+        Save event
       </Button>
     </form>
   )

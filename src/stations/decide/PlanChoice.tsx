@@ -21,24 +21,24 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
     const draft = { kind: 'plan', at: now, bike, ...(weeklyKm !== undefined && { weeklyKm }) } as const
     const said =
       weeklyKm === undefined
-        ? `${name} goes on as lately.`
-        : `${name} is to go ${sayKm(weeklyKm, units)} a week.`
+        ? `${name}: the recent average is used.`
+        : `${name}: ${sayKm(weeklyKm, units)} a week planned.`
     if (await record([draft], said)) setOpen(false)
   })
   return (
     <div className="mt-5 text-[0.95rem]">
       <p>
         {plan.stated
-          ? `Reckoned with ${sayKm(plan.weeklyKm, units)} a week, as you said.`
+          ? `Based on ${sayKm(plan.weeklyKm, units)} a week, as you set.`
           : plan.weeklyKm > 0
-            ? `Reckoned with about ${sayAboutKm(plan.weeklyKm, units)} a week, as in the last twelve weeks, on the roads of the time of year.`
-            : 'Nothing was ridden in the last twelve weeks: there are distances, but no days.'}{' '}
+            ? `Based on about ${sayAboutKm(plan.weeklyKm, units)} a week, your average of the last twelve weeks, in the usual conditions of the season.`
+            : 'No rides in the last twelve weeks: there are distances, but no days.'}{' '}
         <Button look="link" className="no-print" onClick={() => setOpen(!open)}>
-          {open ? 'Leave it' : 'Say another'}
+          {open ? 'Leave it' : 'Change'}
         </Button>
         {plan.stated && (
           <Button look="link" className="no-print ml-4" disabled={saying} onClick={() => say(undefined)}>
-            As lately again
+            Use the recent average
           </Button>
         )}
       </p>
@@ -54,7 +54,7 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
             onStep={setWeekly}
           />
           <Button disabled={saying} onClick={() => say(units === 'metric' ? weekly : milesToKm(weekly))}>
-            Plan with that
+            Save plan
           </Button>
         </div>
       )}

@@ -27,7 +27,7 @@ function opened(...more: readonly EntryDraft[]) {
 describe('what lies ahead of a chain', () => {
   test('any distance has its chance and its day', () => {
     opened()
-    const slider = screen.getByRole('slider', { name: 'So far from now' })
+    const slider = screen.getByRole('slider', { name: 'Distance from now' })
     const said = () => plain(screen.getByText(/The chain is then/).textContent)
     expect(said()).toMatch(/past 0\.5 %: about 1 in 2/)
     fireEvent.change(slider, { target: { value: '0' } })
@@ -39,16 +39,16 @@ describe('what lies ahead of a chain', () => {
 
   test('something is planned, and written down', async () => {
     const { recorded } = opened()
-    await userEvent.click(screen.getByRole('button', { name: 'Plan something' }))
-    const sheet = within(screen.getByRole('dialog', { name: 'Planned with Heron' }))
-    await userEvent.click(sheet.getByRole('button', { name: 'Put it in the plan' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Add an event' }))
+    const sheet = within(screen.getByRole('dialog', { name: 'Events with Heron' }))
+    await userEvent.click(sheet.getByRole('button', { name: 'Save event' }))
     expect(sheet.getByText('Give it a name: “spring tour”.')).toBeTruthy()
     expect(recorded).toEqual([])
     await userEvent.type(sheet.getByLabelText('What'), 'Spring tour')
     fireEvent.change(sheet.getByLabelText('Begins'), { target: { value: '2026-05-06' } })
     await userEvent.type(sheet.getByLabelText('Distance, km'), '900')
-    await userEvent.selectOptions(sheet.getByLabelText('Ridden in'), 'rain')
-    await userEvent.click(sheet.getByRole('button', { name: 'Put it in the plan' }))
+    await userEvent.selectOptions(sheet.getByLabelText('Conditions'), 'rain')
+    await userEvent.click(sheet.getByRole('button', { name: 'Save event' }))
     expect(recorded).toMatchObject([
       { kind: 'event', bike: 'heron', name: 'Spring tour', days: 7, km: 900, condition: 'wet-road' },
     ])
@@ -63,7 +63,7 @@ describe('what lies ahead of a chain', () => {
     const distance = sheet.getByLabelText('Distance, km')
     await userEvent.clear(distance)
     await userEvent.type(distance, '400')
-    await userEvent.click(sheet.getByRole('button', { name: 'Put it in the plan' }))
+    await userEvent.click(sheet.getByRole('button', { name: 'Save event' }))
     const planned = entries.find(({ kind }) => kind === 'event')
     expect(recorded).toMatchObject([{ kind: 'event', event: 'tour', km: 400, supersedes: planned?.id }])
     await userEvent.click(screen.getByRole('button', { name: 'Take Spring tour back' }))
@@ -72,17 +72,17 @@ describe('what lies ahead of a chain', () => {
 
   test('another pace is said, and taken back', async () => {
     const { recorded } = opened()
-    expect(screen.getByText(/as in the last twelve weeks/)).toBeTruthy()
-    await userEvent.click(screen.getByRole('button', { name: 'Say another' }))
+    expect(screen.getByText(/your average of the last twelve weeks/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Change' }))
     const week = screen.getByLabelText('A week, km')
     await userEvent.clear(week)
     await userEvent.type(week, '150')
-    await userEvent.click(screen.getByRole('button', { name: 'Plan with that' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Save plan' }))
     expect(recorded).toMatchObject([{ kind: 'plan', bike: 'heron', weeklyKm: 150 }])
     cleanup()
     const stated = opened({ kind: 'plan', at: noon(3, 30), bike: 'heron', weeklyKm: 150 })
-    expect(screen.getByText(/Reckoned with 150 km a week, as you said/)).toBeTruthy()
-    await userEvent.click(screen.getByRole('button', { name: 'As lately again' }))
+    expect(screen.getByText(/Based on 150 km a week, as you set/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Use the recent average' }))
     expect(stated.recorded).toEqual([{ kind: 'plan', at: TODAY, bike: 'heron' }])
   })
 

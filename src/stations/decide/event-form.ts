@@ -8,7 +8,7 @@ import { addDays } from '../../core/units/days.ts'
 import type { Units } from '../../ui/screen-state.ts'
 import { dayOf } from '../../ui/parts/day.ts'
 
-/** What is planned, as it stands in the form. */
+/** Events, as it stands in the form. */
 export interface EventFields {
   readonly name: string
   readonly day: string

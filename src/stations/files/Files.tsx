@@ -52,7 +52,7 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
       open={open}
       onClose={onClose}
       title="Wipe this log?"
-      note={`${sayCount(entries.length, 'entry', 'entries')} will be gone from this browser. This cannot be undone; a backup brings them back.`}
+      note={`${sayCount(entries.length, 'entry', 'entries')} will be deleted from this browser. This cannot be undone; a backup brings them back.`}
     >
       <form
         onSubmit={(event) => {
@@ -90,7 +90,7 @@ function DemoSection() {
       {world === 'demo' ? (
         <div className="flex flex-wrap gap-3">
           <Button disabled={busy} onClick={restart}>
-            {busy ? 'Writing it…' : 'Start the demo afresh'}
+            {busy ? 'Writing it…' : 'Restart the demo'}
           </Button>
           <a href="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
             Leave the demo
@@ -98,7 +98,7 @@ function DemoSection() {
         </div>
       ) : (
         <a href="/demo/" className="inline-flex min-h-11 items-center underline underline-offset-4">
-          Open the demo garage
+          Open the demo
         </a>
       )}
     </Section>
@@ -121,7 +121,7 @@ export default function Files() {
           </Button>
         }
       >
-        The log holds {sayCount(entries.length, 'entry', 'entries')}.
+        Your log: {sayCount(entries.length, 'entry', 'entries')}.
       </Answer>
       <p role="status" className="empty:hidden">
         {said}

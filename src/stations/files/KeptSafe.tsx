@@ -19,7 +19,7 @@ function sayFolder(folder: FolderState): string {
       : ''
   switch (folder.status) {
     case 'asking':
-      return `The browser wants your leave again before it writes into ${name}.`
+      return `The browser needs your permission again before it writes into ${name}.`
     case 'working':
       return `Writing into ${name}…`
     case 'kept':

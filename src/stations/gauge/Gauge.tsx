@@ -73,7 +73,7 @@ function Head({ report, chain, answer, fresh, fault, conflict, onTake }: HeadPro
       detail={
         fault ?? (
           <>
-            {!fresh && measured && answer && 'Being worked out anew with what was added. '}
+            {!fresh && measured && answer && 'Being updated with what was added. '}
             {conflict &&
               (conflict.settled ? saySettled(conflict, nameOf) : sayDisagreement(conflict, nameOf))}{' '}
             {verdictGrounds(report, chain, answer)} {measured && answer && sayNextLook(answer, units, now)}

@@ -66,10 +66,7 @@ export function History({ report, chain, answer }: Props) {
   }
   if (chain.readings.length === 0 && others.length === 0) return null
   return (
-    <Section
-      title="Every reading so far"
-      note="With what each alone would say, 9 times in 10, rather than as a dot."
-    >
+    <Section title="Every reading so far" note="Each with its 90 % interval, not just a dot.">
       <HistoryChart chains={chains} limit={report.limit} axis={axis} way={way} />
       <div className="mt-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <Choice<Axis>
@@ -90,14 +87,14 @@ export function History({ report, chain, answer }: Props) {
               checked={compared.has(part.entry.part)}
               onChange={() => toggle(part.entry.part)}
             />
-            lay {part.entry.name} over it
+            compare with {part.entry.name}
           </label>
         ))}
       </div>
       <p className="mt-1 text-sm text-steel">
         {chains.length > 1 &&
           `In this order: ${chains.map(({ name }, i) => `${name} ${['rings', 'squares', 'diamonds'][i % 3]}`).join(', ')}. `}
-        A faint bar is a gauge’s yes or no, open on the side it says nothing of.
+        A faint bar is a yes-or-no gauge, open on the side it cannot see.
       </p>
     </Section>
   )

@@ -14,7 +14,7 @@ export function HowWorkedOut({ chain }: { readonly chain: PartId }) {
     <div className="no-print flex flex-col gap-2 border-t border-hairline pt-4">
       <WorkingsNote workings={workings} />
       <p className="text-sm text-steel">
-        What was learned of roads, lubricants and tools:{' '}
+        What is known of conditions, lubes and tools:{' '}
         <Link to={STATIONS.rates.path} className="underline underline-offset-4">
           Rates
         </Link>

@@ -21,7 +21,7 @@ function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly on
   const [reason, setReason] = useState(report.bike.limit?.reason ?? '')
   const [fault, setFault] = useState<string>()
   const [save, saving] = useOnce(async () => {
-    if (reason.trim() === '') return setFault('Say why: whoever looks next will want to know.')
+    if (reason.trim() === '') return setFault('Give a reason: the next mechanic will want to know.')
     const long = faultOfText(reason, BOUNDS.noteLetters)
     if (long) return setFault(long)
     if (!(percent >= 0.1 && percent <= 2)) return setFault('A limit lies between 0.1 and 2 %.')

@@ -25,7 +25,7 @@ export function NextWorth({ answer, onPick }: Props) {
   )
   return (
     <Section
-      title="What one more reading would be worth"
+      title="What another reading would tell you"
       note={`The chance that the verdict is wrong is ${sayOdds(wrongNow)} now; the chain is known to ±${sayFigure(halfNow)}.${
         narrowest.candidate && narrowest.half < halfNow - 0.005
           ? ` Another reading with the ${nameOf(narrowest.candidate.tool)} would narrow that most, to ±${sayFigure(narrowest.half)}.`

@@ -22,7 +22,7 @@ function Row({ state, chain }: { readonly state: ReadingState; readonly chain: C
   const toggle = useInTurn(() =>
     record(
       [{ kind: 'reading-use', at: now, target: entry.id, counts: !used }],
-      used ? 'Reading left out.' : 'Reading put back.',
+      used ? 'Reading left out.' : 'Reading counted again.',
     ),
   )
   return (
@@ -65,10 +65,7 @@ export function ReadingList({ chain }: { readonly chain: ChainReport }) {
     return [...byDay]
   }, [chain.readings])
   return (
-    <Section
-      title="Readings"
-      {...(days.length > 0 && { note: 'Untick one to leave it out; tick it to put it back.' })}
-    >
+    <Section title="Readings" {...(days.length > 0 && { note: 'Tick the readings to count.' })}>
       {days.length === 0 && <p className="text-steel">None yet.</p>}
       {days.map(([day, states]) => {
         const first = states[0]

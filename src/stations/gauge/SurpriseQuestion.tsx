@@ -18,8 +18,8 @@ export function SurpriseQuestion({
   const last = chain.readings.findLast(({ used }) => used)?.entry.id
   return (
     <Section
-      title="That is not what was to be expected"
-      note={`${saySurprise(surprise)} That all is as the log has it: ${sayChance(surprise.asLogged)}.`}
+      title="Not what was expected"
+      note={`${saySurprise(surprise)} Chance that the log is complete: ${sayChance(surprise.asLogged)}.`}
       className="border-l-4 border-ochre pl-5"
     >
       <ul className="max-w-[52rem]">
@@ -40,7 +40,7 @@ export function SurpriseQuestion({
         })}
       </ul>
       <p className="mt-2 text-sm text-steel">
-        Where it is none of these, a second look settles it: the forecast goes by all readings until then.
+        If it is none of these, a second reading settles it. Until then the forecast uses all readings.
       </p>
     </Section>
   )

@@ -131,7 +131,7 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
           ...(kind === 'strip' && { checkBarMm: barMm }),
         },
       ],
-      `${name.trim()} is among your tools.`,
+      `${name.trim()} is added to your tools.`,
     )
     if (said) onClose()
   })
@@ -185,11 +185,7 @@ export function Tools() {
   return (
     <Section
       title="Your tools"
-      note={
-        tools.length === 0
-          ? 'None named yet. A tool with a name is known by its own error, not by that of its kind.'
-          : undefined
-      }
+      note={tools.length === 0 ? 'None yet. Give a tool a name and its own error is learned.' : undefined}
     >
       {tools.length > 0 && (
         <ul className="mb-3 divide-y divide-hairline border-y border-hairline">

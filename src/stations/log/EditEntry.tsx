@@ -89,11 +89,11 @@ function Downstream({ correction }: { readonly correction: Correction }) {
       {!changed ? (
         <p className="text-sm text-steel">Nothing is changed yet.</p>
       ) : !drafts ? (
-        <p className="text-sm text-steel">To be told once the figures stand.</p>
+        <p className="text-sm text-steel">Shown once every field is right.</p>
       ) : !effects ? (
         <p className="text-sm text-steel">Working it out…</p>
       ) : effects.length === 0 ? (
-        <p className="text-sm text-steel">No distance moves, and nothing else downstream changes.</p>
+        <p className="text-sm text-steel">No distance moves, and nothing else changes.</p>
       ) : (
         <ul className="mt-1 list-disc pl-5 text-[0.95rem]">
           {effects.slice(0, SHOWN).map((effect, i) => (
@@ -140,13 +140,13 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
   const correction = useCorrection(entry)
   const { fields, setFields, job, drafts, faultOf } = correction
   const [save, saving] = useOnce(async () => {
-    if (drafts && (await record(drafts, 'Put right.'))) onDone()
+    if (drafts && (await record(drafts, 'Corrected.'))) onDone()
   })
   const [takeOut, takingOut] = useOnce(async () => {
     const line = linesOf(entries, [entry.id])
     const [taken] = (await withdraw(line)) ?? []
     if (!taken) return
-    tell('Taken out.', { label: 'Put back', run: () => void restore(line) })
+    tell('Removed.', { label: 'Put back', run: () => void restore(line) })
     onDone()
   })
   const receipt = entry.kind === 'ride' ? sayReceipt(entry) : []
@@ -154,7 +154,7 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
     <div className="flex flex-col gap-4">
       {newer !== undefined && <Overtaken newer={newer} onOpen={onOpen} />}
       {receipt.length > 0 && (
-        <section aria-label="How its figures were come by" className="text-sm text-steel">
+        <section aria-label="Where its figures come from" className="text-sm text-steel">
           {receipt.map((sentence) => (
             <p key={sentence}>{sentence}</p>
           ))}
@@ -193,10 +193,10 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
       <Downstream correction={correction} />
       <div className="flex flex-wrap gap-3">
         <Button look="firm" disabled={!drafts || saving || newer !== undefined} onClick={save}>
-          Put it right
+          Save correction
         </Button>
         <Button look="harm" disabled={takingOut || newer !== undefined} onClick={takeOut}>
-          Take it out
+          Remove it
         </Button>
       </div>
     </div>

@@ -154,7 +154,7 @@ export default function Log() {
           <p className="text-steel">
             {entries.length === 0
               ? 'The log is empty. It begins with a bike, on the Shelf.'
-              : 'Nothing like that is in the log. Ask for less, or for another kind.'}
+              : 'Nothing like that is in the log. Try fewer words, or another kind.'}
           </p>
         ) : (
           <EntryRows found={found} standing={standing} onOpen={(entry) => setSearch({ entry: entry.id })} />

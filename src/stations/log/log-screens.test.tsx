@@ -41,7 +41,7 @@ const changes = () => screen.getByRole('region', { name: 'What this changes' })
 describe('an entry put right', () => {
   test('shows what its new day moves, with the taking off of the same job, before it is saved', async () => {
     const { recorded, entry, done } = editing((one) => one.kind === 'fit' && one.part === 'spare')
-    const save = screen.getByRole('button', { name: 'Put it right' })
+    const save = screen.getByRole('button', { name: 'Save correction' })
     expect(save).toHaveProperty('disabled', true)
     expect(changes().textContent).toContain('Nothing is changed yet.')
     fireEvent.change(screen.getByLabelText('When'), { target: { value: '2026-01-03T12:00' } })
@@ -65,14 +65,14 @@ describe('an entry put right', () => {
     const { recorded } = editing((one) => one.kind === 'ride')
     fireEvent.change(screen.getByLabelText('Distance, km'), { target: { value: '0' } })
     expect(screen.getByText(/^At least 0\.01.km\.$/)).toBeTruthy()
-    expect(changes().textContent).toContain('To be told once the figures stand.')
-    expect(screen.getByRole('button', { name: 'Put it right' })).toHaveProperty('disabled', true)
+    expect(changes().textContent).toContain('Shown once every field is right.')
+    expect(screen.getByRole('button', { name: 'Save correction' })).toHaveProperty('disabled', true)
     expect(recorded).toEqual([])
   })
 
   test('taken out is withdrawn with all it was corrected from', async () => {
     const { withdrawn, entry } = editing((one) => one.kind === 'reading')
-    await userEvent.click(screen.getByRole('button', { name: 'Take it out' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Remove it' }))
     expect(withdrawn).toEqual([entry.id])
   })
 

@@ -125,9 +125,9 @@ export function BatchReview({ bike, batch, onAdded, onLeave }: Props) {
         {drafts.length > 0 ? (
           <>
             <SelectField<Said>
-              label="Ridden in"
+              label="Conditions"
               options={{
-                later: 'not said yet: sort later',
+                later: 'not set yet: sort later',
                 usual: oneQuarter ? `the usual: ${usual}` : 'the usual of each season',
                 ...CONDITION_NAMES,
               }}

@@ -69,7 +69,7 @@ interface ConditionKeysProps {
 /** The seven conditions, each with its key. */
 function ConditionKeys({ suggestion, onSay }: ConditionKeysProps) {
   return (
-    <div role="group" aria-label="Ridden in" className="grid grid-cols-2 gap-1.5 max-sm:grid-cols-1">
+    <div role="group" aria-label="Conditions" className="grid grid-cols-2 gap-1.5 max-sm:grid-cols-1">
       {CONDITIONS.map((condition, i) => (
         <button
           key={condition}
@@ -100,7 +100,7 @@ function Scope({ which, onWhich, range, onRange, meant }: ScopeProps) {
   return (
     <>
       <div className="grid grid-cols-[1fr_auto] items-end gap-3 max-sm:grid-cols-1">
-        <SelectField label="Say it of" options={WHICH} value={which} onPick={onWhich} />
+        <SelectField label="Set it for" options={WHICH} value={which} onPick={onWhich} />
         <p className="pb-2.5 text-sm text-steel">
           {sayCount(meant.length, 'ride')}, {sayKm(totalKm(meant), units)}
         </p>
@@ -199,7 +199,7 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
   const [sayAll] = useOnce(async (said: ReadonlyMap<string, Condition>, from: 'weather' | 'usual') => {
     const done = await record(
       sayingConditions(said, from, now),
-      `${sayCount(said.size, 'ride')} said by the ${from}.`,
+      `${sayCount(said.size, 'ride')} ${from === 'weather' ? 'set from the weather' : 'set as usual'}.`,
     )
     if (done) weather.forget()
   })
@@ -210,11 +210,11 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
     <div ref={keys}>
       <WorkSection
         id="conditions"
-        title={`${sayCount(unsaid.length, 'ride wants a surface', 'rides want a surface')}`}
+        title={`${sayCount(unsaid.length, 'ride needs conditions', 'rides need conditions')}`}
       >
         <p className="text-sm text-steel">
-          Until somebody says, {bike.name}’s usual is assumed and the forecast is the wider for it. Keys here:
-          1 to 7 say, Enter agrees, arrows go up and down.
+          Until you set them we assume {bike.name}’s usual, and the forecast is less certain. Keys here: 1 to
+          7 say, Enter agrees, arrows go up and down.
         </p>
         <CurrentRide ride={current} suggested={suggested} usual={suggestion} onStep={step} />
         <Scope which={which} onWhich={setWhich} range={range} onRange={setRange} meant={meant} />

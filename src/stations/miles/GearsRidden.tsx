@@ -93,13 +93,13 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
           cogMix: Object.fromEntries(Object.entries(shares).map(([cog, share]) => [cog, share / total])),
         },
       ],
-      `${entry.name}’s gears and weight are noted.`,
+      `${entry.name}’s gears and weight are saved.`,
     )
   })
   return (
     <details className="text-[0.95rem]">
       <summary className="cursor-pointer underline underline-offset-4">
-        What this is told from{entry.cogMix ? '' : ': a guess, to be put right'}
+        Based on{entry.cogMix ? '' : ': a guess, please correct it'}
       </summary>
       <div className="mt-3 flex flex-col gap-4">
         <div className="grid max-w-2xl grid-cols-3 gap-3 max-sm:grid-cols-1">
@@ -126,7 +126,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
         </div>
         <fieldset>
           <legend className="mb-1 text-sm font-medium">
-            Share of the riding on each cog, where no cadence tells
+            Share of the riding on each cog, for rides without cadence
           </legend>
           <div className="grid max-w-3xl grid-cols-4 gap-3 max-sm:grid-cols-2">
             {cogs.map((cog) => (
@@ -232,10 +232,10 @@ export function GearsRidden({ report }: { readonly report: BikeReport }) {
       title="What the gears did"
       note={
         told >= 0.995
-          ? 'The gear of every ride was told by its cadence.'
+          ? 'Every ride has cadence, so its gears are known.'
           : told <= 0.005
-            ? 'No ride here tells its gears: this is the bike’s usual mix, a guess until cadence tells or you put it right.'
-            : `Cadence tells the gears for ${percent(told)} of the energy; the rest is laid out by the bike’s usual mix.`
+            ? 'No ride here shows its gears. This is the bike’s usual mix: a guess until a ride has cadence, or you correct it.'
+            : `Cadence shows the gears for ${percent(told)} of the energy; the rest follows the bike’s usual mix.`
       }
       className="no-print border-t border-hairline pt-6"
     >

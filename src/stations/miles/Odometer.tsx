@@ -36,7 +36,7 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
         ? 'That is more than any bike’s computer shows: check the figure.'
         : undefined) ??
       (before && km < before.km && !anew
-        ? `It showed ${sayKm(before.km, units)} on ${sayDay(before.at, now)}, more than that. Check the figure, or tick that the count began anew.`
+        ? `It showed ${sayKm(before.km, units)} on ${sayDay(before.at, now)}, more than that. Check the figure, or tick “count restarted”.`
         : undefined)
     setFault(wrong)
     if (wrong) return
@@ -52,12 +52,12 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
   return (
     <section aria-labelledby="odometer" className="flex flex-col gap-3 border-t border-hairline pt-4">
       <h3 id="odometer" className="text-[0.95rem] font-semibold">
-        What the bike’s computer shows
+        Bike computer
       </h3>
       <p className="text-sm text-steel">
         {last
           ? `Last ${sayKm(last.km, units)} on ${sayDay(last.at, now)}.`
-          : 'The first figure is where the counting begins; each later one adds what no ride accounts for.'}
+          : 'The first figure is the start. Each later one adds the distance that no ride covers.'}
         {span &&
           ` Since ${sayDay(span.from.at, now)} it counted ${sayKm(span.km, units)}; rides account for ${sayKm(span.riddenKm, units)}${
             unaccountedKm(span) > 0
@@ -88,11 +88,11 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
             checked={anew}
             onChange={(event) => setAnew(event.target.checked)}
           />
-          counts anew
+          count restarted
         </label>
       </div>
       <Button className="self-start" disabled={saving} onClick={save}>
-        Note the figure
+        Save the figure
       </Button>
     </section>
   )

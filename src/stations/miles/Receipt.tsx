@@ -56,7 +56,7 @@ export function ReceiptList({ drafts }: { readonly drafts: readonly RideDraft[] 
       <div
         className="max-h-96 overflow-y-auto border-y border-hairline"
         role="region"
-        aria-label="How each figure was come by"
+        aria-label="Where each figure comes from"
         tabIndex={0}
       >
         <ul className="divide-y divide-hairline text-[0.95rem]">
@@ -112,7 +112,7 @@ export function Receipt({ drafts, additions, onClose }: Props) {
       <Additions garage={garage} additions={additions} />
       <details>
         <summary className="min-h-8 cursor-pointer text-[0.95rem] underline underline-offset-4">
-          How each figure was come by
+          Where each figure comes from
         </summary>
         <div className="mt-2">
           <ReceiptList drafts={drafts} />

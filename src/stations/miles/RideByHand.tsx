@@ -75,7 +75,7 @@ export function RideByHand({ report }: { readonly report: BikeReport }) {
           {...form.register('distance')}
         />
         <SelectField
-          label="Ridden in"
+          label="Conditions"
           options={CONDITION_NAMES}
           {...form.register('condition')}
           className="max-sm:col-span-2"

@@ -71,7 +71,7 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
                     {ride.unsure
                       ? ride.spread
                         ? 'by the bike’s computer'
-                        : `not said, probably ${CONDITION_NAMES[ride.condition]}`
+                        : `not set, probably ${CONDITION_NAMES[ride.condition]}`
                       : CONDITION_NAMES[ride.condition]}
                     {ride.source ? `, ${ride.source.file}` : ''}
                   </span>
@@ -79,7 +79,7 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
                     <Link
                       to={entryAddress(ride.id)}
                       className="grid size-9 shrink-0 place-items-center text-steel hover:text-petrol"
-                      aria-label={`Put right the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
+                      aria-label={`Correct the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
                     >
                       <Pencil aria-hidden="true" className="size-4" />
                     </Link>
@@ -88,7 +88,7 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
                     type="button"
                     hidden={ride.spread === true}
                     className="grid size-9 shrink-0 place-items-center text-steel hover:text-rust"
-                    aria-label={`Take out the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
+                    aria-label={`Remove the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
                     onClick={() => void remove(ride)}
                   >
                     <Trash2 aria-hidden="true" className="size-4" />

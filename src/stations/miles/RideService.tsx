@@ -77,7 +77,7 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
       if (error instanceof ServiceError && error.status === 401) {
         setToken(undefined)
         await kept.keep(tokenKey, undefined)
-        setFault('The service wants you to sign in again.')
+        setFault('Please sign in to the service again.')
       } else if (control.signal.aborted) setSaid(`Stopped. ${tell(held)} The next sync goes on from there.`)
       else
         setFault(

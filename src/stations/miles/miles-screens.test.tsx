@@ -28,7 +28,7 @@ describe('the sorter of conditions', () => {
   const opened = () => {
     const log = openLog(drafts)
     log.show(<ConditionSorter report={log.report} />)
-    return { ...log, sorter: screen.getByRole('region', { name: /3 rides want a surface/ }) }
+    return { ...log, sorter: screen.getByRole('region', { name: /3 rides need conditions/ }) }
   }
   const rideOf = (recorded: readonly EntryDraft[]) =>
     recorded.map((draft) => draft.kind === 'condition' && [draft.condition, draft.from, draft.targets.length])
@@ -48,7 +48,7 @@ describe('the sorter of conditions', () => {
 
   test('says it of a whole month, of days between, of all', async () => {
     const { recorded } = opened()
-    const which = screen.getByLabelText('Say it of')
+    const which = screen.getByLabelText('Set it for')
     await userEvent.selectOptions(which, 'all of its month')
     expect(screen.getByText(/^2 rides, 30/)).toBeTruthy()
     await userEvent.click(screen.getByRole('button', { name: /wet road|rain/ }))
@@ -66,7 +66,7 @@ describe('the sorter of conditions', () => {
 
   test('a digit typed into a field says nothing', async () => {
     const { recorded } = opened()
-    screen.getByLabelText('Say it of').focus()
+    screen.getByLabelText('Set it for').focus()
     await userEvent.keyboard('6')
     expect(recorded).toEqual([])
   })
@@ -87,7 +87,7 @@ describe('the bike’s computer', () => {
   })
   const note = async (text: string) => {
     await userEvent.type(screen.getByLabelText('It shows, km'), text)
-    await userEvent.click(screen.getByRole('button', { name: 'Note the figure' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Save the figure' }))
   }
 
   test('says what it counted beside what rides account for', () => {
@@ -105,8 +105,8 @@ describe('the bike’s computer', () => {
     expect(screen.getByText(/more than that\. Check the figure/)).toBeTruthy()
     expect(recorded).toEqual([])
     fireEvent.change(screen.getByLabelText('On'), { target: { value: '2026-03-20' } })
-    await userEvent.click(screen.getByRole('checkbox', { name: 'counts anew' }))
-    await userEvent.click(screen.getByRole('button', { name: 'Note the figure' }))
+    await userEvent.click(screen.getByRole('checkbox', { name: 'count restarted' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Save the figure' }))
     expect(recorded).toMatchObject([{ kind: 'odometer', bike: 'heron', km: 12.5, restarted: true }])
     expect(recorded[0]?.at).toMatch(/^2026-03-20/)
   })
@@ -115,7 +115,7 @@ describe('the bike’s computer', () => {
     const { show, report, recorded } = openLog(commuter)
     show(<Odometer report={report} />)
     if (text !== '') await userEvent.type(screen.getByLabelText('It shows, km'), text)
-    await userEvent.click(screen.getByRole('button', { name: 'Note the figure' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Save the figure' }))
     expect(screen.getByText('Give the figure it shows.')).toBeTruthy()
     expect(recorded).toEqual([])
   })
@@ -198,7 +198,7 @@ describe('what the gears did', () => {
     const { show, report } = openLog([...commuter, ride(3, 5, 30)])
     show(<GearsRidden report={report} />)
     expect(
-      screen.getByText(/No ride here tells its gears: this is the bike’s usual mix, a guess/),
+      screen.getByText(/No ride here shows its gears\. This is the bike’s usual mix: a guess/),
     ).toBeTruthy()
   })
 })

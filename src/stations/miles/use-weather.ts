@@ -38,10 +38,10 @@ export function useWeather(unsaid: readonly Ride[], bike: BikeEntry): Weather {
       const without = unsaid.length - told.size
       setFound(told)
       setSaid(
-        `The weather tells of ${sayCount(told.size, 'ride')}${without > 0 ? `; ${without} have no place to ask about` : ''}. Look them through, or agree with all.`,
+        `The weather service knows ${sayCount(told.size, 'ride')}${without > 0 ? `; ${without} have no place to ask about` : ''}. Check them, or agree with all.`,
       )
     } catch (error) {
-      const why = error instanceof ServiceError ? error.message : 'The weather could not be asked.'
+      const why = error instanceof ServiceError ? error.message : 'The weather service did not answer.'
       setSaid(
         running.signal.aborted
           ? 'Stopped. Nothing was changed.'

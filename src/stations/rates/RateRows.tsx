@@ -10,7 +10,7 @@ export interface RateRow {
   readonly after: Interval
   /** The interval in words: "0.15, 0.12 to 0.19". */
   readonly said: string
-  /** Nothing was read of it: it is still the guess. */
+  /** Nothing was read of it: it is still a guess. */
   readonly guess: boolean
 }
 
@@ -112,7 +112,7 @@ export function RateRows({ rows, caption, sayMark, marks }: Props) {
             </td>
             <td className="w-[11.5rem] py-1.5 pl-4 text-[0.95rem] tabular-nums max-sm:w-[6.5rem] max-sm:pl-2">
               {row.said}
-              {row.guess && <span className="block text-sm text-steel">still the guess</span>}
+              {row.guess && <span className="block text-sm text-steel">still a guess</span>}
             </td>
           </tr>
         ))}

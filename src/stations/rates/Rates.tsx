@@ -79,8 +79,8 @@ function factorRow({
     name: capital(sayFactor(of)),
     note:
       wearKm <= 0
-        ? 'never under a chain that was read'
-        : `${Math.round(100 * learned)}\u00a0% of the guesswork gone`,
+        ? 'never under a chain that was measured'
+        : `${Math.round(100 * learned)}\u00a0% more certain than before your readings`,
     before,
     after,
     said: `× ${sayInterval(after)}`,
@@ -122,10 +122,10 @@ function Learned({ outlook }: { readonly outlook: RiderOutlook }) {
             )}
           </Section>
           {lubes.length > 0 && (
-            <Section title="Each lubricant" note="So many times the wear on drip lube.">
+            <Section title="Each lube" note="So many times the wear on drip lube.">
               <RateRows
                 rows={lubes.map(factorRow)}
-                caption="What each lubricant does, as a multiple of drip lube"
+                caption="What each lube does, as a multiple of drip lube"
                 marks={[0.5, 1, 2, 4]}
                 sayMark={(mark) => `×${mark}`}
               />
@@ -141,10 +141,7 @@ function Learned({ outlook }: { readonly outlook: RiderOutlook }) {
         </div>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section
-          title="Each part of the year"
-          note={`${per} as they come, in the weather and on the lubricants of your log.`}
-        >
+        <Section title="Each part of the year" note={`${per} in the weather and on the lubes of your log.`}>
           <RateRows
             rows={seasons}
             caption={`Wear by part of the year, ${per}`}
@@ -153,8 +150,8 @@ function Learned({ outlook }: { readonly outlook: RiderOutlook }) {
           />
         </Section>
         <Section
-          title="What would teach most"
-          note="How much of what is unsure of the chains’ distances hangs on it."
+          title="What to find out next"
+          note="How much of the uncertainty in the distances comes from it."
         >
           <ol>
             {outlook.lessons.slice(0, LESSONS_SHOWN).map((lesson, i) => (
@@ -199,8 +196,8 @@ export default function Rates() {
       <Answer
         detail={
           readings === 0
-            ? 'No chain was measured yet: all of this is a guess from bikes in general.'
-            : `${rest} Learned from ${sayCount(readings, 'reading')}: ${learned}\u00a0% of the guesswork about your own rate is gone. The dashed line is what was thought before, the bar what is known now, where 8 in 10 lie.`
+            ? 'No chain has been measured yet: all of this is a guess from bikes in general.'
+            : `${rest} Based on ${sayCount(readings, 'reading')}: your own rate is ${learned}\u00a0% more certain than before them. The dashed line is the guess before, the bar what is known now, where 8 in 10 lie.`
         }
       >
         {answer}

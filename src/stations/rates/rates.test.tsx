@@ -53,7 +53,7 @@ describe('the rates', () => {
       plain(within(screen.getByRole('table', { name: table })).getByRole('row', { name }).textContent)
     expect(row(/Wear rate of each chain/, /Chain 1/)).toMatch(/4 readings, on now/)
     expect(row(/each kind of road/, /Winter salt/)).toMatch(/× \d\.\d, \d\.\d to \d\.\d/)
-    expect(row(/each lubricant/, /Drip wax/)).toMatch(/×/)
+    expect(row(/each lube/, /Drip wax/)).toMatch(/×/)
     expect(row(/part of the year/, /March to May/)).toMatch(/as you ride then/)
     expect(screen.getByText(/^Drip wax against drip lube: 0\.\d\d times the wear, probably/)).toBeTruthy()
   })
@@ -101,7 +101,7 @@ describe('words for rates', () => {
     expect(sayContrast(factor)).toMatch(
       /^Drip wax against drip lube: 0\.70 times the wear, probably 0\.50 to 0\.95;/,
     )
-    expect(sayContrast({ ...factor, learned: 0 })).toMatch(/That is a guess still\.$/)
+    expect(sayContrast({ ...factor, learned: 0 })).toMatch(/That is still a guess\.$/)
     expect(sayContrast({ ...factor, of: 'wet-lube' })).toMatch(/in dust/)
   })
 
@@ -117,7 +117,7 @@ describe('words for rates', () => {
   test('what would teach: a look, saying what was ridden in, a road, a tool', () => {
     const garage = replay(written(commuter))
     expect(sayLesson({ kind: 'look', chain: 'chain', share: 0.2 }, garage)).toMatch(/Heron’s chain/)
-    expect(sayLesson({ kind: 'factor', of: 'unsaid', share: 0.2 }, garage)).toMatch(/^Saying what/)
+    expect(sayLesson({ kind: 'factor', of: 'unsaid', share: 0.2 }, garage)).toMatch(/^Setting the conditions/)
     expect(sayLesson({ kind: 'factor', of: 'mud', share: 0.2 }, garage)).toMatch(/mud/)
     expect(sayLesson({ kind: 'tool', tool: 'rule', share: 0.2 }, garage)).toMatch(/^Zeroing/)
     expect(sayFactor('none')).toBe('a bare chain')

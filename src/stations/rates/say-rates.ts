@@ -28,8 +28,8 @@ export const sayInterval = ({ p10, p50, p90 }: Interval): string =>
 
 /** What a multiplier is of. */
 export function sayFactor(of: Factor): string {
-  if (of === 'unsaid') return 'rides nobody has said the road of'
-  if (of === 'untold') return 'rides that do not tell their energy'
+  if (of === 'unsaid') return 'rides without conditions'
+  if (of === 'untold') return 'rides without energy'
   if (of === 'none') return 'a bare chain'
   if (of === 'wet-lube') return 'wet lube, in dust'
   return of in CONDITION_MULTIPLIER ? CONDITION_NAMES[of as Condition] : LUBE_NAMES[of as Lube]
@@ -44,8 +44,8 @@ export function sayContrast({ of, after, less, learned }: FactorRate): string {
     of === 'wet-lube'
       ? 'Wet lube against another drip lube in dust'
       : `${capital(sayFactor(of))} against drip lube`
-  const sure = learned < LEARNED_FROM ? ' That is a guess still.' : ''
-  return `${against}: ${sayTwo(after.p50)} times the wear, probably ${sayTwo(after.p10)} to ${sayTwo(after.p90)}; that it wears less: ${sayChance(less)}.${sure}`
+  const sure = learned < LEARNED_FROM ? ' That is still a guess.' : ''
+  return `${against}: ${sayTwo(after.p50)} times the wear, probably ${sayTwo(after.p10)} to ${sayTwo(after.p90)}; chance that it wears less: ${sayChance(less)}.${sure}`
 }
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -80,7 +80,7 @@ export function sayLesson(lesson: Lesson, garage: Garage): string {
     }
     case 'factor':
       return lesson.of === 'unsaid'
-        ? 'Saying what the unsaid rides were ridden in.'
+        ? 'Setting the conditions of rides that have none.'
         : `A look before and after riding with ${sayFactor(lesson.of)}: what it does is not well known.`
     case 'tool':
       return `Zeroing the ${toolName(garage.tools, lesson.tool)} on a new chain, or reading beside it with another tool.`

@@ -49,7 +49,7 @@ function FactFields({ register, errors }: FactFieldsProps) {
       />
       <SelectField label="Shifting" options={SHIFTING_NAMES} {...register('shifting')} />
       <SelectField label="Motor" options={MOTOR_NAMES} {...register('motor')} />
-      <SelectField label="Mostly ridden in" options={CONDITION_NAMES} {...register('usual')} />
+      <SelectField label="Usual conditions" options={CONDITION_NAMES} {...register('usual')} />
       <SelectField label="Kept" options={STORAGE_NAMES} {...register('kept')} />
     </>
   )
@@ -149,7 +149,7 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
     defaultValues: { name, note, shifting, motor, usual, kept, ...seasonFields(entry) },
   })
   const save = async (changed: BikeSeasons) => {
-    if (await record([changedBike(entry, changed)], `${changed.name} is changed.`)) onDone()
+    if (await record([changedBike(entry, changed)], `${changed.name} saved.`)) onDone()
   }
   const [submit, saving] = useOnce(form.handleSubmit(save))
   return (

@@ -140,7 +140,7 @@ function FirstLook({ swap }: { readonly swap: SwapState }) {
         onChange={(event) => set({ length: event.target.value })}
       />
       <SelectField
-        label="On it is"
+        label="Lube on it"
         options={{ [AS_IT_CAME]: 'what it came with', ...LUBE_NAMES }}
         value={form.lube}
         onPick={(lube) => set({ lube })}
@@ -182,8 +182,8 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
               value={form.oldTo}
               onPick={(oldTo) => set({ oldTo })}
               options={[
-                { value: 'shelf', label: 'on the shelf, to come back' },
-                { value: 'retired', label: 'away for good' },
+                { value: 'shelf', label: 'on the shelf as a spare' },
+                { value: 'retired', label: 'retired' },
               ]}
             />
           </Step>

@@ -14,7 +14,7 @@ import { faultOfText } from '../../ui/parts/text-fault.ts'
 import { Checks } from './Checks.tsx'
 import { useOnce } from '../../ui/use-once.ts'
 
-const PLACES = { shelf: 'on the shelf', retired: 'away for good', lent: 'to somebody, on loan' } as const
+const PLACES = { shelf: 'on the shelf', retired: 'retired', lent: 'to somebody, on loan' } as const
 type Off = keyof typeof PLACES
 
 /** Fits a part, moves it to another bike, hangs it up, lends it or retires it. */
@@ -64,7 +64,7 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
   })
   return (
     <div className="flex flex-col gap-4">
-      <SelectField label="It goes" options={places} value={to} onPick={setTo} />
+      <SelectField label="Where to" options={places} value={to} onPick={setTo} />
       {to === 'lent' && (
         <TextField label="To whom" value={who} onChange={(event) => setWho(event.target.value)} />
       )}

@@ -150,7 +150,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         />
         <PartFields raw={raw} fault={fault} set={set} />
         <SelectField
-          label="It comes"
+          label="New or used"
           options={{ new: 'new', used: 'used, of unknown past' }}
           value={raw['used'] as 'new' | 'used'}
           onPick={(used) => set('used', used)}
@@ -158,7 +158,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         {raw['used'] === 'used' && (
           <TextField
             label="Distance before, km"
-            hint="Where anybody knows it."
+            hint="If it is known."
             inputMode="decimal"
             value={raw['usedKm'] ?? ''}
             fault={fault?.field === 'usedKm' ? fault.message : undefined}
@@ -167,7 +167,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         )}
       </div>
       <Choice
-        legend="It goes"
+        legend="Where to"
         value={where}
         onPick={setWhere}
         options={[

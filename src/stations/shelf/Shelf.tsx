@@ -148,7 +148,7 @@ export default function Shelf() {
               Add a bike
             </Button>
             <Button look="link" onClick={() => setEditing(true)}>
-              change what {entry.name} is
+              edit {entry.name}
             </Button>
           </>
         }
@@ -167,7 +167,7 @@ export default function Shelf() {
             onMove={setMoving}
             onHistory={setRead}
           />
-          <PartList title="Off it" bike={entry.bike} parts={off} onMove={setMoving} onHistory={setRead} />
+          <PartList title="Not on it" bike={entry.bike} parts={off} onMove={setMoving} onHistory={setRead} />
           <Button className="self-start" onClick={() => setSearch({ new: 'part' })}>
             Add a part
           </Button>
@@ -179,7 +179,7 @@ export default function Shelf() {
         open={search.get('new') === 'part'}
         onClose={() => setSearch({})}
         title="A new part"
-        note="For the shelf or the bike. What to know before it goes on is said here."
+        note="For the shelf or the bike. Checks before it goes on are shown here."
       >
         <NewPart report={report} onDone={() => setSearch({})} />
       </Sheet>
@@ -197,7 +197,7 @@ export default function Shelf() {
       >
         {read && <PartHistory part={read.entry.part} />}
       </Sheet>
-      <Sheet open={editing} onClose={() => setEditing(false)} title={`Change what ${entry.name} is`}>
+      <Sheet open={editing} onClose={() => setEditing(false)} title={`Edit ${entry.name}`}>
         <EditBikeForm entry={entry} onDone={() => setEditing(false)} />
       </Sheet>
     </div>

@@ -34,7 +34,7 @@ const nameOf = ({ role, teeth }: Sprocket): string =>
 function sayTeeth(name: string, sprockets: readonly Sprocket[]): string {
   const looked = sprockets.filter((sprocket) => sprocket.look)
   const worst = worstWord(looked.flatMap(({ look }) => (look ? [look.word] : [])))
-  if (!worst) return `Nobody has looked at ${name}’s teeth yet.`
+  if (!worst) return `${name}’s teeth have not been checked yet.`
   const those = looked.filter(({ look }) => look?.word === worst)
   const cogs = those.filter(({ role }) => role === 'cog').map(({ teeth }) => String(teeth))
   const others = those
@@ -51,7 +51,7 @@ function sayTeeth(name: string, sprockets: readonly Sprocket[]): string {
     case 'watch':
       return `Watch ${name}’s ${names}.`
     case 'swap':
-      return `${name}’s ${names} ${those.length === 1 ? 'wants' : 'want'} to be swapped.`
+      return `${name}: swap the ${names}.`
     case 'spent':
       return `${name}’s ${names} ${those.length === 1 ? 'is' : 'are'} spent.`
   }
@@ -88,7 +88,7 @@ function LookRow({ sprocket, onChoose }: RowProps) {
     >
       <div className="max-sm:flex max-sm:items-baseline max-sm:justify-between">
         <p className="font-semibold">{nameOf(sprocket)}</p>
-        <p className="text-sm text-steel">{look ? sayAgo(look.at, now) : 'not looked at'}</p>
+        <p className="text-sm text-steel">{look ? sayAgo(look.at, now) : 'not checked'}</p>
       </div>
       <Choice
         legend={`How ${nameOf(sprocket)} looks`}
@@ -123,7 +123,7 @@ export default function Teeth() {
           </Link>
         }
       >
-        The log holds no cogs or rings on {name} yet.
+        No cogs or rings are entered for {name} yet.
       </Answer>
     )
   const looked = sprockets.filter(({ look }) => look)
@@ -133,10 +133,10 @@ export default function Teeth() {
     <div className="flex flex-col gap-8">
       <Answer
         word={worst ?? 'unsure'}
-        detail={`By eye: ${looked.length} of ${sayCount(sprockets.length, 'sprocket')} looked at. A word is a look, not a measurement.${notes.length > 0 ? ` ${notes.join(' ')}` : ''}`}
+        detail={`By eye: ${looked.length} of ${sayCount(sprockets.length, 'sprocket')} checked. Judged by eye, not measured.${notes.length > 0 ? ` ${notes.join(' ')}` : ''}`}
         action={
           <a href="#looks" className={buttonLook('next')}>
-            Look at them
+            Check them
           </a>
         }
       >
@@ -144,14 +144,14 @@ export default function Teeth() {
       </Answer>
       {(worst === 'swap' || worst === 'spent') && (
         <CautionNote>
-          A drivetrain that slips throws its rider. Do not ride it hard, and never test it standing.
+          A slipping drivetrain can throw the rider. Do not ride it hard, and never test it standing.
         </CautionNote>
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
         <div className="lg:sticky lg:top-6 lg:self-start">
           <DrivetrainDrawing sprockets={sprockets} chosen={chosen} />
           <p className="text-sm text-steel">
-            The bar is 50 mm; all at one scale. Only outlined: not looked at yet.
+            The bar is 50 mm; all at one scale. Outline only: not checked yet.
           </p>
           <dl className="mt-4 grid grid-cols-[6.5rem_1fr] gap-y-1 text-[0.95rem]">
             {WORDS.map((word) => (

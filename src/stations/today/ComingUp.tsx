@@ -81,7 +81,7 @@ export function ComingUp({ reports, answers }: Props) {
           </Button>
         )}
         <p className="max-w-[36rem] text-sm text-steel">
-          An iCalendar file. Read it in again later: what has moved is moved, nothing is doubled.
+          An iCalendar file. Import it again later: dates are updated, nothing is doubled.
         </p>
       </div>
     </Section>

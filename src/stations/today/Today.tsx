@@ -46,12 +46,12 @@ function useLines() {
 }
 
 function sayHowSure({ report, answer, advice }: Line): string {
-  if (report.chain?.lastReadingAt === undefined) return 'no reading to go by'
-  if (!answer) return 'not worked out yet'
+  if (report.chain?.lastReadingAt === undefined) return 'no reading yet'
+  if (!answer) return 'still being worked out'
   const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %, limit ${sayLimit(report.limit.percent)}`
   return advice?.confidence === undefined
     ? `probably ${band}`
-    : `sure: ${sayChance(advice.confidence)}; probably ${band}`
+    : `confidence: ${sayChance(advice.confidence)}; probably ${band}`
 }
 
 function BikeLine({ line, first }: { readonly line: Line; readonly first: boolean }) {
@@ -110,35 +110,36 @@ function headline(lines: readonly Line[], working: boolean): string {
   const calling = lines.filter(({ advice }) => advice && advice.action !== 'ride-on')
   const [first] = calling
   const settled = lines.every(({ advice }) => advice)
-  if (!settled && (working || calling.length === 0)) return 'Working out what calls today…'
-  if (!first?.advice)
-    return lines.length === 1 ? 'Nothing calls today: ride on.' : 'Nothing calls today: ride on, all of them.'
+  if (!settled && (working || calling.length === 0)) return 'Checking your bikes…'
+  if (!first?.advice) return 'Nothing to do today. Ride.'
   const name = first.report.bike.entry.name
-  return `${name} first. ${headAction(first.advice.action)}`
+  return `Start with ${name}: ${headAction(first.advice.action)}`
 }
 
 function sayRest(lines: readonly Line[]): string {
   const calling = lines.filter(({ advice }) => advice && advice.action !== 'ride-on').length
   const all = `${sayCount(lines.length, 'bike')}, the most urgent first.`
-  return calling > 1 ? `${sayCount(calling - 1, 'other calls', 'others call')} too. ${all}` : all
+  return calling > 1
+    ? `${sayCount(calling - 1, 'more bike needs', 'more bikes need')} something. ${all}`
+    : all
 }
 
 function headAction(action: Action): string {
   switch (action) {
     case 'swap-chain-and-cogs':
-      return 'Its chain and cogs want to go together.'
+      return 'swap its chain and cogs.'
     case 'swap-chain':
-      return 'Its chain wants to be swapped.'
+      return 'swap its chain.'
     case 'measure':
-      return 'Its chain wants to be measured.'
+      return 'measure its chain.'
     case 'describe-chain':
-      return 'Say which chain is on it.'
+      return 'enter which chain is on it.'
     case 'lubricate':
-      return 'Its chain wants wiping and lubricating.'
+      return 'wipe and lubricate its chain.'
     case 'look-at-teeth':
-      return 'Some of its teeth are worn.'
+      return 'check its worn teeth.'
     case 'ride-on':
-      return 'It rides on.'
+      return 'ride.'
   }
 }
 
@@ -148,7 +149,7 @@ export default function Today() {
   const { lines, reports, answers, fault, working } = useLines()
   if (garage.bikes.size === 0)
     return (
-      <NoBike what="Add yours, drop in a ride or two, measure the chain once, and this page says each day what it wants." />
+      <NoBike what="Add your bike and a ride or two, and measure the chain once. This page then says which bike needs what." />
     )
   return (
     <>

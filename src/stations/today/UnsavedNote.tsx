@@ -22,7 +22,7 @@ export function UnsavedNote() {
       {isMuch && `${sayUnsaved(unsaved, lastBackup, now)} `}
       {newer > 0 && `${sayCount(newer, 'entry needs', 'entries need')} a newer version of the app. `}
       <Link to={STATIONS.files.path} className="underline underline-offset-4">
-        {isMuch ? 'Save a backup' : 'Look at them'}
+        {isMuch ? 'Save a backup' : 'Show them'}
       </Link>
     </p>
   )

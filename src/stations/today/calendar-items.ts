@@ -48,7 +48,7 @@ export function calendarItems(
     id: `event.${event.event}`,
     day: dayOf(event.starts),
     days: event.days,
-    title: plain(`${event.name}: taken back`),
+    title: plain(`${event.name}: cancelled`),
     text: plain(sayEvent(event, units)),
     cancelled: true,
   }))

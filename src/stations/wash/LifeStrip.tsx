@@ -26,7 +26,7 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
     <svg
       viewBox={`-1 -22 ${narrow ? wide + 4 : wide + 76} 62`}
       role="img"
-      aria-label={`${Math.round(100 * used)} % of the lubricant's life is used, over ${rides.length} rides.`}
+      aria-label={`${Math.round(100 * used)} % of the lube’s life is used, over ${rides.length} rides.`}
       className="max-h-28 w-full max-w-4xl"
     >
       <defs>

@@ -87,7 +87,7 @@ export function LogWash({ report, chain }: Props) {
   return (
     <WorkSection id="log" title="What was done">
       <Choice
-        legend="Cleaned how"
+        legend="Cleaned"
         value={method}
         onPick={setMethod}
         options={METHODS.map((value) => ({ value, label: WASH_NAMES[value] }))}
@@ -98,7 +98,7 @@ export function LogWash({ report, chain }: Props) {
         onPick={setPut}
         options={[
           ...LUBES.map((value) => ({ value, label: LUBE_NAMES[value] })),
-          { value: 'unchanged', label: 'nothing: left as it was' },
+          { value: 'unchanged', label: 'not lubed' },
         ]}
       />
       {how && <p className="text-[0.95rem] text-steel">{how}</p>}

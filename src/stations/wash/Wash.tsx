@@ -22,12 +22,12 @@ function sayClock(report: BikeReport, chain: ChainReport, units: Units, now: str
   const { name, storage: kept } = report.bike.entry
   const { lube } = chain.story.lube
   const { clock } = chain
-  if (!clock || lube === undefined) return `Nobody has said what is on ${name}’s chain.`
+  if (!clock || lube === undefined) return `The lube on ${name}’s chain is not entered.`
   switch (clock.reason) {
     case 'none':
       return `${name}’s chain is bare: wipe it and lubricate before it is ridden.`
     case 'mud':
-      return `Mud has ended the ${LUBE_NAMES[lube]} on ${name}’s chain: clean and lubricate it.`
+      return `Mud has ruined the ${LUBE_NAMES[lube]} on ${name}’s chain: clean and lubricate it.`
     case 'rain':
       return `Rain has washed out the dry lube on ${name}’s chain: dry it and lubricate.`
     case 'storage':
@@ -71,7 +71,7 @@ function History({
   return (
     <Section title="On this chain so far">
       {washes.length === 0 ? (
-        <p className="text-steel">Nothing logged yet.</p>
+        <p className="text-steel">Nothing is logged yet.</p>
       ) : (
         <ul className="divide-y divide-hairline border-y border-hairline text-[0.95rem]">
           {washes.slice(0, 12).map((wash) => (

@@ -19,7 +19,7 @@ interface Props {
   readonly chain: ChainReport
   readonly answer: WearAnswer
   readonly limit: Limit
-  /** What is planned on its bike. */
+  /** Events on its bike. */
   readonly events: readonly EventEntry[]
 }
 

@@ -11,7 +11,7 @@ export interface Planned {
   readonly to: number
 }
 
-/** What is planned on a bike, along the distance of the chain it has on. */
+/** Events on a bike, along the distance of the chain it has on. */
 export const plannedAlong = (
   events: readonly EventEntry[],
   answer: WearAnswer,

@@ -72,7 +72,7 @@ interface Props {
 export function DrivetrainDrawing({ sprockets, chosen }: Props) {
   const { placed, width, height } = useMemo(() => place(sprockets), [sprockets])
   const said = sprockets
-    .map((one) => `${one.role} ${one.teeth} ${one.look?.word ?? 'not looked at'}`)
+    .map((one) => `${one.role} ${one.teeth} ${one.look?.word ?? 'not checked'}`)
     .join(', ')
   return (
     <svg

@@ -52,8 +52,8 @@ describe('the drivetrain at one scale', () => {
     const { container } = render(<DrivetrainDrawing sprockets={report.sprockets} />)
     expect(container.querySelectorAll('path.fill-paper')).toHaveLength(12 + 11)
     const said = screen.getByRole('img').getAttribute('aria-label')
-    expect(said).toContain('cog 11 not looked at, cog 13 watch')
-    expect(said).toContain('ring 40 not looked at')
+    expect(said).toContain('cog 11 not checked, cog 13 watch')
+    expect(said).toContain('ring 40 not checked')
   })
 
   test('draws the one in hand strongly', () => {

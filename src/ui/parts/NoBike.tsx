@@ -6,14 +6,14 @@ import { Empty } from './Empty.tsx'
 /** A station without a bike: what to do first. */
 export function NoBike({ what }: { readonly what: string }) {
   return (
-    <Empty title="No bike is here yet.">
+    <Empty title="No bike yet.">
       <p className="text-base">{what}</p>
       <p className="flex flex-wrap gap-3">
         <Link to={OPENS.newBike} className={buttonLook('next')}>
           Add a bike
         </Link>
         <a href="/demo/" className={buttonLook('plain')}>
-          Look round the demo garage
+          Open the demo
         </a>
       </p>
     </Empty>

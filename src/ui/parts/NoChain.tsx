@@ -14,7 +14,7 @@ export function NoChain({ bike }: { readonly bike: string }) {
         </Link>
       }
     >
-      The log holds no chain on {bike} yet.
+      No chain is entered for {bike} yet.
     </Answer>
   )
 }

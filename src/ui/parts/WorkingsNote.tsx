@@ -10,9 +10,9 @@ export function WorkingsNote({ workings }: { readonly workings: Workings }) {
     row(
       'Unknowns',
       String(unknowns),
-      `of ${sayCount(chains, 'chain')} that were read, from ${sayCount(readings, 'reading')}`,
+      `of ${sayCount(chains, 'chain')} that were measured, from ${sayCount(readings, 'reading')}`,
     ),
-    row('Draws', `${samplers} × ${draws}`, 'by so many samplers that started apart'),
+    row('Draws', `${samplers} × ${draws}`, 'independent samplers × draws of each'),
     row(
       'R-hat, the worst',
       rHat.toFixed(3),
@@ -23,7 +23,7 @@ export function WorkingsNote({ workings }: { readonly workings: Workings }) {
     row(
       'Effective size, the least',
       String(Math.round(effectiveSize)),
-      'independent draws would tell as much',
+      'as good as this many independent draws',
     ),
     row('Proposals taken', `${Math.round(100 * accepted)}\u00a0%`, 'four in five is as it should be'),
   ]
@@ -34,9 +34,9 @@ export function WorkingsNote({ workings }: { readonly workings: Workings }) {
       </summary>
       <div className="mt-3 grid max-w-[60rem] grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-12 gap-y-4 max-lg:grid-cols-1">
         <p className="leading-relaxed">
-          A chain lengthens with the distance it does, times what each road and lubricant does to it, at a
+          A chain lengthens with the distance it does, times what the conditions and the lube do to it, at a
           rate of its own. How fast chains wear with this rider, each chain’s own rate, what every kind of
-          road and lubricant does, and how far each tool reads high or low are all unknown at first: each
+          condition and lube does, and how far each tool reads high or low are all unknown at first: each
           begins as a guess from bikes in general, and all readings of all chains move all of them at once. A
           gauge that says only “not yet” or “past” counts as just that. Many ways in which it could be are
           drawn, each as often as the readings make it likely; the forecast is what they say between them.

@@ -38,8 +38,8 @@ describe('a field', () => {
   test('of several takes the one picked', async () => {
     const picked = jest.fn()
     const roads: Record<'dry' | 'mud', string> = { dry: 'dry road', mud: 'mud' }
-    render(<SelectField label="Ridden in" options={roads} value="dry" onPick={picked} />)
-    await userEvent.selectOptions(screen.getByLabelText('Ridden in'), 'mud')
+    render(<SelectField label="Conditions" options={roads} value="dry" onPick={picked} />)
+    await userEvent.selectOptions(screen.getByLabelText('Conditions'), 'mud')
     expect(picked).toHaveBeenCalledWith('mud')
   })
 })

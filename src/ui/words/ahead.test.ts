@@ -26,11 +26,7 @@ describe('a reminder in words', () => {
     [{ ...own, kind: 'lube', lube: 'wet-lube', inKm: 52 }, 'wipe and lubricate the chain', 'in about 52 km'],
     [{ ...own, kind: 'lube', lube: 'immersion-wax', inKm: 0 }, 'wax the chain', 'it is due'],
     [{ ...own, kind: 'swap', inKm: 0 }, 'swap the chain', 'it is past its limit'],
-    [
-      { ...own, kind: 'swap', inKm: 0, cogsToo: true },
-      'swap chain and cogs together',
-      'it is past its limit',
-    ],
+    [{ ...own, kind: 'swap', inKm: 0, cogsToo: true }, 'swap the chain and cogs', 'it is past its limit'],
     [
       { ...own, kind: 'swap', inKm: 389, from: noon(4, 20), to: noon(6, 1) },
       'swap the chain',
@@ -68,10 +64,10 @@ describe('whether a chain lasts through it', () => {
     advice,
   })
   test.each<readonly [EventAdvice, RegExp]>([
-    ['after', /^The chain lasts: swap it afterwards\. It probably ends it at 0\.79 %, 0\.64 to 0\.98/],
-    ['look-first', /Look before you go: if it reads more than 0\.31 %, swap it first/],
+    ['after', /^The chain lasts: swap it afterwards\. It will end at about 0\.79 %, probably 0\.64 to 0\.98/],
+    ['look-first', /Measure before you go: if it reads more than 0\.31 %, swap it first/],
     ['before', /^It will not last: swap it before/],
-    ['before-anyway', /^Swap it before: that it is past 0\.5 % even before the start: about 2 in 3/],
+    ['before-anyway', /^Swap it before. Chance that it is past 0\.5 % even before the start: about 2 in 3/],
   ])('%s', (advice, words) => {
     expect(plain(sayEventAdvice(outlook(advice), 0.5))).toMatch(words)
   })
@@ -81,7 +77,7 @@ describe('a surprise in words', () => {
   test('what was read beside what was to be expected', () => {
     const surprise = { read: 1.52, expected: { p05: 0.27, p50: 0.35, p95: 0.43 }, asLogged: 0.01, causes: [] }
     expect(plain(saySurprise(surprise))).toBe(
-      'The last look says about 1.52 %, where 0.27 to 0.43 % was to be expected.',
+      'The last reading says about 1.52 %; 0.27 to 0.43 % was expected.',
     )
   })
 
@@ -97,7 +93,7 @@ describe('a surprise in words', () => {
       expect(mendFor(cause, 'entry').path).toMatch(/^\/(log|shelf|miles|gauge)/)
       expect(mendFor(cause, 'entry').label).toBeTruthy()
     }
-    expect(sayCause(causes[0], garage)).toBe('Was it Chain 1 of Kite that was read?')
+    expect(sayCause(causes[0], garage)).toBe('Was it Chain 1 of Kite that was measured?')
     expect(mendFor(causes[0], 'the-reading').path).toBe('/log?entry=the-reading')
   })
 })

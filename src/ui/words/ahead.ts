@@ -24,7 +24,7 @@ export function sayToDo(reminder: Reminder): string {
     case 'lube':
       return LUBE_WORK[reminder.lube]
     case 'swap':
-      return reminder.cogsToo ? 'swap chain and cogs together' : 'swap the chain'
+      return reminder.cogsToo ? 'swap the chain and cogs' : 'swap the chain'
     case 'event':
       return reminder.event.name
   }
@@ -54,7 +54,7 @@ export function sayWhen(reminder: Reminder, units: Units, now: string): string {
   }
 }
 
-/** What is planned, in a few words. */
+/** Events, in a few words. */
 export const sayEvent = ({ km, days, condition }: EventEntry, units: Units): string =>
   `${sayKm(km, units)} in ${sayCount(Math.max(1, Math.round(days)), 'day')}, ${CONDITION_NAMES[condition]}`
 
@@ -69,16 +69,16 @@ export function sayEventAdvice(
   { advice, ends, pastBefore, pastAfter, mayRead }: EventOutlook,
   limit: number,
 ): string {
-  const after = `It probably ends it at ${sayPercent(ends.p50)}, ${sayFigure(ends.p10)} to ${sayFigure(ends.p90)}; that it is past ${sayLimit(limit)}\u00a0% by then: ${sayChance(pastAfter)}.`
+  const after = `It will end at about ${sayPercent(ends.p50)}, probably ${sayFigure(ends.p10)} to ${sayFigure(ends.p90)}. Chance that it is past ${sayLimit(limit)}\u00a0% by then: ${sayChance(pastAfter)}.`
   switch (advice) {
     case 'after':
       return `The chain lasts: swap it afterwards. ${after}`
     case 'look-first':
-      return `It may just last. Look before you go: if it reads more than ${sayPercent(mayRead)}, swap it first. ${after}`
+      return `It may just last. Measure before you go: if it reads more than ${sayPercent(mayRead)}, swap it first. ${after}`
     case 'before':
       return `It will not last: swap it before. ${after}`
     case 'before-anyway':
-      return `Swap it before: that it is past ${sayLimit(limit)}\u00a0% even before the start: ${sayChance(pastBefore)}.`
+      return `Swap it before. Chance that it is past ${sayLimit(limit)}\u00a0% even before the start: ${sayChance(pastBefore)}.`
   }
 }
 

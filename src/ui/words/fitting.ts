@@ -9,11 +9,11 @@ export function sayCheck({ finding }: FittingCheck, garage: Garage): string {
     case 'worn-chain':
       return `The chain on it is at ${sayPercent(finding.percent)}, past its limit of ${sayLimit(finding.limit)}\u00a0%: it would ruin the new part. Swap the chain first.`
     case 'unmeasured-chain':
-      return 'Nobody has measured the chain on it: a worn one would ruin the new part. Measure it first.'
+      return 'The chain on it has not been measured: a worn one would ruin the new part. Measure it first.'
     case 'shaped-cogs':
-      return `The old chain was past 0.9\u00a0%: ${sayChance(finding.p)} that a fresh chain will not run on these cogs. Renew the cogs too, or keep the old chain: it may have to go back on.`
+      return `The old chain was past 0.9\u00a0%: ${sayChance(finding.p)} that a fresh chain will not run on these cogs. Replace the cogs too, or keep the old chain: you may need to put it back.`
     case 'worn-teeth':
-      return `${namePart(garage, finding.part)} was last seen ${finding.word === 'spent' ? 'spent' : 'ready to swap'}: a fresh chain may slip on it and will wear with it.`
+      return `${namePart(garage, finding.part)} last looked ${finding.word === 'spent' ? 'spent' : 'ready to swap'}: a fresh chain may slip on it and will wear with it.`
     case 'link-limit':
       return `This joining link was closed ${sayCount(finding.closings, 'time')}; its maker allows ${finding.limit}. Take a new one.`
     case 'speeds':

@@ -65,7 +65,7 @@ const FRACTIONS: readonly (readonly [number, string])[] = [
  * @param p 0 to 1
  */
 export function sayChance(p: number): string {
-  if (p >= 0.985) return 'almost certainly'
+  if (p >= 0.985) return 'almost certain'
   if (p >= 0.945) return '19 in 20'
   if (p < 0.01) return 'less than 1 in 100'
   if (p < 0.085) return `1 in ${p < 0.05 ? Math.round(1 / p / 10) * 10 : Math.round(1 / p)}`

@@ -8,7 +8,7 @@ describe('a receipt', () => {
     expect(sayReceipt({ receipt: { distance: 'table' } })).toEqual(['Distance: as the table has it.'])
     expect(sayReceipt({ receipt: { distance: 'device', energy: 'power' }, gears: { '40x15': 3 } })).toEqual([
       'Distance: the device’s own.',
-      'Energy: from measured power. Gears told by cadence.',
+      'Energy: from measured power. Gears from cadence.',
     ])
     expect(sayReceipt({ receipt: { distance: 'track' } })[1]).toMatch(/not known, so it counts like/)
   })

@@ -20,7 +20,7 @@ function sayDistance({ distance, deviceFault }: RideReceipt): string {
 }
 
 function sayEnergy({ energy }: RideReceipt, hasGears: boolean): string {
-  const gears = hasGears ? ' Gears told by cadence.' : ''
+  const gears = hasGears ? ' Gears from cadence.' : ''
   switch (energy) {
     case 'power':
       return `Energy: from measured power.${gears}`

@@ -6,13 +6,13 @@ import { namePart } from './part-name.ts'
 
 /** What was read, and what was to be expected. */
 export const saySurprise = ({ read, expected }: Surprise): string =>
-  `The last look says about ${sayPercent(read)}, where ${sayFigure(expected.p05)} to ${sayPercent(expected.p95)} was to be expected.`
+  `The last reading says about ${sayPercent(read)}; ${sayFigure(expected.p05)} to ${sayPercent(expected.p95)} was expected.`
 
 /** The question a cause asks. */
 export function sayCause(cause: SurpriseCause, garage: Garage): string {
   switch (cause.kind) {
     case 'wrong-chain':
-      return `Was it ${namePart(garage, cause.chain)} that was read?`
+      return `Was it ${namePart(garage, cause.chain)} that was measured?`
     case 'swapped':
       return 'Was a fresh chain fitted that is not in the log?'
     case 'missing-road':
@@ -29,12 +29,12 @@ export function mendFor(
 ): { path: string; label: string } {
   switch (cause.kind) {
     case 'wrong-chain':
-      return { path: entryAddress(lastReading ?? ''), label: 'Put the reading right' }
+      return { path: entryAddress(lastReading ?? ''), label: 'Correct the reading' }
     case 'swapped':
-      return { path: OPENS.fitChain, label: 'Write the swap down' }
+      return { path: OPENS.fitChain, label: 'Log the swap' }
     case 'missing-road':
-      return { path: OPENS.addRides, label: 'See to the rides' }
+      return { path: OPENS.addRides, label: 'Check the rides' }
     case 'gauge':
-      return { path: OPENS.takeReading, label: 'Read it with another tool' }
+      return { path: OPENS.takeReading, label: 'Measure it with another tool' }
   }
 }

@@ -38,7 +38,7 @@ function sayOutlook(report: BikeReport, answer: WearAnswer, units: Units): strin
 /** The verdict on a chain in one sentence: how worn, how sure, how far it goes. */
 export function verdictSentence(report: BikeReport, answer: WearAnswer | undefined, units: Units): ReactNode {
   const name = report.bike.entry.name
-  if (!report.chain) return `The log holds no chain on ${name} yet.`
+  if (!report.chain) return `No chain is entered for ${name} yet.`
   if (report.chain.lastReadingAt === undefined) {
     const advice = recommend(report, answer)
     // New, and not due: there is nothing to measure yet.
@@ -46,7 +46,7 @@ export function verdictSentence(report: BikeReport, answer: WearAnswer | undefin
       return `${name}’s chain is new: ride it. First look in ${sayAboutKm(advice.lookInKm, units)}.`
     return advice ? `${name}’s chain is not measured yet.` : `Working out ${name}’s chain…`
   }
-  if (!answer) return `Working out what the readings say of ${name}’s chain…`
+  if (!answer) return `Working out ${name}’s chain…`
   const { mean, p05, p95 } = answer.now
   return (
     <>
@@ -67,7 +67,7 @@ export function verdictGrounds(report: BikeReport, chain: ChainReport, answer?: 
   if (used.length === 0) return limit
   const doubt =
     answer && answer.untoldPast >= 0.5
-      ? ' The readings do not fit the distance logged: are rides, or a swap, not written down?'
+      ? ' The readings do not fit the distance in the log. Is a ride or a swap missing?'
       : ''
   return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}.${doubt} ${limit}`)
 }
@@ -83,7 +83,7 @@ export function sayNextLook(answer: WearAnswer, units: Units, now: string): stri
 /** The date at which the limit is likely reached, with its 80 % interval. */
 export function sayLimitDates(answer: WearAnswer, now: string): string {
   const days = answer.toLimitDays
-  if (!days) return 'Nothing was ridden in the last twelve weeks, so no date can be given.'
+  if (!days) return 'No rides in the last twelve weeks, so there is no date.'
   const far = (value: number) => (value > 1500 ? 'in more than four years' : sayDay(addDays(now, value), now))
   if (days.p90 <= 0) return 'It is there already.'
   return `By date: about ${far(days.p50)}, probably between ${days.p10 <= 0 ? 'now' : far(days.p10)} and ${far(days.p90)}.`

@@ -57,7 +57,7 @@ describe('numbers in words', () => {
     [0.06, '1 in 17'],
     [0.002, 'less than 1 in 100'],
     [0.95, '19 in 20'],
-    [0.999, 'almost certainly'],
+    [0.999, 'almost certain'],
   ])('a chance of %p is %p', (p, said) => {
     expect(sayChance(p)).toBe(said)
   })
@@ -113,8 +113,8 @@ describe('advice in words', () => {
 
   test('every action is an order one can follow', () => {
     const advice = about([], { lookInKm: 180 })
-    expect(plain(sayAction('ride-on', advice, 'metric'))).toBe('Ride on; look again in 180 km.')
-    expect(plain(sayAction('ride-on', advice, 'imperial'))).toBe('Ride on; look again in 110 mi.')
+    expect(plain(sayAction('ride-on', advice, 'metric'))).toBe('Ride on. Next look in 180 km.')
+    expect(plain(sayAction('ride-on', advice, 'imperial'))).toBe('Ride on. Next look in 110 mi.')
     expect(
       sayAction('measure', about([{ kind: 'not-measured', km: 5, guess: undefined }]), 'metric'),
     ).toMatch(/^Not measured yet/)
@@ -130,13 +130,13 @@ describe('advice in words', () => {
   })
 
   test.each<[Reason, RegExp]>([
-    [{ kind: 'no-chain' }, /no chain/],
+    [{ kind: 'no-chain' }, /No chain/],
     [
       { kind: 'not-measured', km: 1688, guess: { p10: 0.21, p50: 0.5, p90: 0.94 } },
       /1 688 km\. A guess from bikes in general: 0\.21 to 0\.94 %/,
     ],
     [{ kind: 'chance-past', p: 0.8, percent: 0.75 }, /past 0\.75 %: about 4 in 5/],
-    [{ kind: 'chance-past', p: 0.12, percent: 0.75 }, /past 0\.75 % already is about 1 in 10/],
+    [{ kind: 'chance-past', p: 0.12, percent: 0.75 }, /past 0\.75 % already: about 1 in 10/],
     [{ kind: 'chance-past', p: 0.001, percent: 0.75 }, /almost certainly under/],
     [{ kind: 'chance-past', p: 1, percent: 0.75 }, /almost certainly past/],
     [{ kind: 'cogs-shaped', p: 0.34 }, /0\.9 % \(about 1 in 3\)/],
@@ -146,11 +146,14 @@ describe('advice in words', () => {
       { kind: 'goes-further', km: { p10: 230, p50: 550, p90: 1000 }, percent: 0.5 },
       /about 550 km, probably 230 km to 1 000 km/,
     ],
-    [{ kind: 'goes-further', km: { p10: 1e5, p50: 1e5, p90: 1e5 }, percent: 0.5 }, /later than can be said/],
-    [{ kind: 'lube', clock }, /40 % of it is used/],
-    [{ kind: 'lube', clock: { ...clock, used: 0 } }, /freshly put on/],
+    [
+      { kind: 'goes-further', km: { p10: 1e5, p50: 1e5, p90: 1e5 }, percent: 0.5 },
+      /too far ahead to say when/,
+    ],
+    [{ kind: 'lube', clock }, /40 % of its life is used/],
+    [{ kind: 'lube', clock: { ...clock, used: 0 } }, /lube is fresh/],
     [{ kind: 'lube', clock: { used: 2, due: true, reason: 'rain' } }, /Rain/],
-    [{ kind: 'lube-unknown' }, /Nobody has said/],
+    [{ kind: 'lube-unknown' }, /is not entered/],
     [
       {
         kind: 'tools-disagree',

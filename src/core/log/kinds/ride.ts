@@ -24,7 +24,7 @@ export interface RideEntry extends EntryBase {
   readonly place?: { readonly lat: number; readonly lon: number }
   /** Recognises rides along the same way. */
   readonly route?: string
-  /** How its figures were come by, where it came out of a file. */
+  /** Where its figures come from, where it came out of a file. */
   readonly receipt?: RideReceipt
   /** The file it came from and what recognises the same ride when it is offered again. */
   readonly source?: RideSource

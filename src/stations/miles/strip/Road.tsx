@@ -151,7 +151,7 @@ export function Road({ report }: { readonly report: BikeReport }) {
         {strip.rides.some((ride) => ride.unsure) && (
           <li className="flex items-center gap-2">
             <span aria-hidden="true" className="inline-block h-3 w-6 border border-dashed border-steel" />
-            not said
+            not set
           </li>
         )}
       </ul>

@@ -143,7 +143,7 @@ export function paintHandovers(brush: Brush, picture: StripPicture): void {
   }
 }
 
-/** What is planned ahead: a stretch of the road set off. */
+/** Events ahead: a stretch of the road set off. */
 function paintEvents(brush: Brush, { strip, ahead }: Pick<StripPicture, 'strip' | 'ahead'>): void {
   const { ctx, frame, ink, x } = brush
   for (const { from, to } of ahead?.events ?? []) {

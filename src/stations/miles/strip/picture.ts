@@ -19,7 +19,7 @@ export interface StripPicture {
   readonly ahead?: {
     readonly answer: WearAnswer
     readonly said: string
-    /** What is planned, km from today. */
+    /** Events, km from today. */
     readonly events: readonly Planned[]
   }
   /** A distance in the units chosen, and the ruler's name. */

@@ -37,7 +37,7 @@ export function sayPlace(picture: StripPicture, km: number, units: Units, now: s
   }
   const ride = rideAtKm(strip, km) ?? strip.rides.at(-1)
   if (!ride) return 'The road begins with the first ride.'
-  const road = `${sayKm(km, units)}, ${sayDay(ride.at, now)}: ${ride.unsure ? `nobody said, probably ${CONDITION_NAMES[ride.condition]}` : CONDITION_NAMES[ride.condition]}.`
+  const road = `${sayKm(km, units)}, ${sayDay(ride.at, now)}: ${ride.unsure ? `conditions not set, probably ${CONDITION_NAMES[ride.condition]}` : CONDITION_NAMES[ride.condition]}.`
   const here = chains.find(({ strip: { chain } }) =>
     chain.part.fittings.some(
       ({ bike, from, to }) => bike === ride.bike && ride.at >= from && (to === undefined || ride.at < to),
