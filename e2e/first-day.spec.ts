@@ -195,7 +195,7 @@ test('a slip of the pen gets a question, and what was typed stays', async ({ pag
 test('from a wash to a swap: the rest of the job runs end to end', async ({ page }) => {
   await addBike(page)
   await goTo(page, 'Wash')
-  await expect(answerOf(page)).toHaveText('Nobody has said what is on Tern’s chain.')
+  await expect(answerOf(page)).toHaveText('The lube on Tern’s chain is not entered.')
   await page.getByRole('radio', { name: 'wet lube' }).check()
   await page.getByRole('button', { name: 'Log it' }).click()
   await expect(answerOf(page)).toContainText(
@@ -203,7 +203,7 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   )
 
   await goTo(page, 'Teeth')
-  await expect(answerOf(page)).toHaveText('Nobody has looked at Tern’s teeth yet.')
+  await expect(answerOf(page)).toHaveText('Tern’s teeth have not been checked yet.')
   await page.getByRole('group', { name: 'How cog 14 looks' }).getByRole('radio', { name: 'spent' }).click()
   await expect(answerOf(page)).toHaveText('Tern’s cog 14 is spent.')
   await expect(page.getByText(/never test it standing/)).toBeVisible()
@@ -212,7 +212,7 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   for (const length of ['308', '308', '308']) await readWithRule(page, length)
   await goTo(page, 'Decide')
   await expect(answerOf(page)).toContainText('Swap the chain and cogs together.')
-  await expect(page.getByText(/keep the old one: it may have to go back on/)).toBeVisible()
+  await expect(page.getByText(/keep the old one: you may need to put it back/)).toBeVisible()
 
   await page.getByRole('link', { name: 'Log the swap' }).click()
   await page.getByRole('button', { name: 'Log the chain' }).click()

@@ -108,7 +108,7 @@ test('a reading moves sentence, fan, next look and calendar file together', asyn
   })
 })
 
-test('a tour ahead: will the chain last, and it is in the calendar until it is taken back', async ({
+test('a tour ahead: will the chain last, and it is in the calendar until it is cancelled', async ({
   page,
 }) => {
   await riddenTern(page)
@@ -119,7 +119,7 @@ test('a tour ahead: will the chain last, and it is in the calendar until it is t
 
   await test.step('it is planned, and said whether the chain lasts', async () => {
     await page.getByRole('button', { name: 'Add an event' }).click()
-    const sheet = page.getByRole('dialog', { name: 'Planned with Tern' })
+    const sheet = page.getByRole('dialog', { name: 'Events with Tern' })
     await sheet.getByRole('button', { name: 'Save event' }).click()
     await expect(sheet.getByText('Give it a name: “spring tour”.')).toBeVisible()
     await expectAccessible(page)
@@ -153,12 +153,12 @@ test('a tour ahead: will the chain last, and it is in the calendar until it is t
     expect((await calendarOf(page)).get('Spring tour')).toMatchObject({ cancelled: false })
   })
 
-  await test.step('taken back, the calendar is told so', async () => {
+  await test.step('cancelled, the calendar says so', async () => {
     await goTo(page, 'Decide')
-    await page.getByRole('button', { name: 'Take Spring tour back' }).click()
+    await page.getByRole('button', { name: 'Cancel Spring tour' }).click()
     await expect(page.getByText('Spring tour', { exact: true })).toHaveCount(0)
     await goTo(page, 'Today')
-    expect((await calendarOf(page)).get('Spring tour: taken back')).toMatchObject({ cancelled: true })
+    expect((await calendarOf(page)).get('Spring tour: cancelled')).toMatchObject({ cancelled: true })
   })
 })
 
@@ -215,7 +215,7 @@ test('long work tells how far it has come, can be left, and taken up again', asy
   await expect(page.getByText('Working out the chains…')).toBeVisible()
   await expect(page.getByText(/Being updated with what was added/)).toBeVisible()
   await page.getByRole('button', { name: 'Not now' }).click()
-  await expect(page.getByText(/Stopped: what is said of the chains may be older than the log/)).toBeVisible()
+  await expect(page.getByText(/Stopped: the answers shown may be older than the log/)).toBeVisible()
   await page.getByRole('button', { name: 'Work it out' }).click()
   release()
   await workedOut(page)
@@ -225,7 +225,7 @@ test('long work tells how far it has come, can be left, and taken up again', asy
 
 test('the rates of the demo garage: what was learned beside what was thought', async ({ page }) => {
   await page.goto('/demo/')
-  await expect(answerOf(page)).toContainText('first.')
+  await expect(answerOf(page)).toContainText('Start with')
   await workedOut(page)
   await page.keyboard.press('g')
   await page.keyboard.press('r')

@@ -16,7 +16,7 @@ const STATIONS = [
 
 async function enterDemo(page: Page): Promise<void> {
   await page.goto('/demo/')
-  await expect(answerOf(page)).toContainText('first.')
+  await expect(answerOf(page)).toContainText('Start with')
 }
 
 test('everything by keyboard: stations, bikes, a reading, undo', async ({ page }) => {
@@ -99,7 +99,7 @@ test('the demo is apart: what is done there never reaches one’s own log', asyn
   await page.getByRole('link', { name: 'demo: leave' }).click()
   await expect(answerOf(page)).toHaveText('No bike yet.')
   await page.getByRole('link', { name: 'Open the demo' }).click()
-  await expect(answerOf(page)).toContainText('first.')
+  await expect(answerOf(page)).toContainText('Start with')
   await page.goto('/demo/files')
   await expect(answerOf(page)).toContainText('entries.')
   await page.getByRole('button', { name: 'Restart the demo' }).click()

@@ -200,7 +200,7 @@ test('syncing bears a service that is slow, refuses, tells twice, backwards, and
 test('what rides were ridden in is said by keys alone, and by the weather', async ({ page }) => {
   await page.goto('/demo/miles')
   await expect(answerOf(page)).toContainText('Heron has done')
-  const sorter = page.getByRole('region', { name: /want a surface$|wants a surface$/ })
+  const sorter = page.getByRole('region', { name: /needs? conditions$/ })
   const left = async () => Number(/^\d+/.exec(plain(await sorter.getByRole('heading').textContent()))?.[0])
   await page.getByRole('link', { name: /^sort \d+ rides$/ }).press('Enter')
   await expect(sorter).toBeFocused()
@@ -235,7 +235,7 @@ test('what rides were ridden in is said by keys alone, and by the weather', asyn
     else await expect(sorter.getByRole('heading')).toContainText(new RegExp(`^${before - 1 - all} `))
   })
 
-  await test.step('the usual for all the rest, and nothing wants a surface any more', async () => {
+  await test.step('the usual for all the rest, and no ride is left', async () => {
     const usual = sorter.getByRole('button', { name: /^The usual for all/ })
     if ((await usual.count()) > 0) await usual.press('Enter')
     await expect(sorter).toHaveCount(0)

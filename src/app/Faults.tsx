@@ -90,7 +90,7 @@ export function Broken() {
         </>
       }
     >
-      <p>Save a backup if you want to be sure, then reload. If it breaks again, this is the error:</p>
+      <p>Save a backup first if you like, then reload. If it breaks again, this is the error:</p>
       <p className="font-mono text-sm [overflow-wrap:anywhere] text-ink">{messageOf(error)}</p>
     </FullNotice>
   )

@@ -14,6 +14,7 @@ import {
   type Ride,
 } from '../log/garage.ts'
 import type { BikeReport, RoadChain } from './bike-report.ts'
+import { chainLanes, takeTurns, type ChainTurns } from './chain-lanes.ts'
 import { worstWord } from './wear-word.ts'
 
 /** A stretch of the road during which a part was on the bike, km. */
@@ -49,6 +50,8 @@ export interface StripChain {
   readonly chain: RoadChain
   readonly points: readonly StripPoint[]
   readonly readings: readonly { readonly state: ReadingState; readonly km: number }[]
+  /** Where on the road it was on, in order. */
+  readonly turns: ChainTurns['turns']
   /** How many drawn marks the chain's whole way has. */
   readonly drawn: number
 }
@@ -71,6 +74,8 @@ export interface MileStrip {
   readonly edges: Float64Array
   readonly chains: readonly StripChain[]
   readonly lanes: readonly StripLane[]
+  /** Chains that take turns, a lane for each that is in use at once, by their place in {@link chains}; else empty. */
+  readonly chainLanes: readonly (readonly ChainTurns[])[]
   readonly washes: readonly { readonly wash: WashEntry; readonly km: number }[]
   /** In order along the road. */
   readonly marks: readonly StripMark[]
@@ -184,6 +189,7 @@ function chainOnStrip(
   return {
     chain,
     drawn: marks.length,
+    turns: here.map(({ from, to }) => ({ from: kmAt(from), to: to === undefined ? totalKm : kmAt(to) })),
     points: points.sort((a, b) => a.stretch - b.stretch || a.mark - b.mark),
     readings: (garage.readings.get(part.entry.part) ?? []).map((state) => ({
       state,
@@ -217,6 +223,7 @@ export function mileStrip(garage: Garage, report: BikeReport, chains: readonly R
   const kmAt = (at: IsoTime): number => roadKmAt({ rides, edges }, at)
   const strips = chains.map((chain) => chainOnStrip(garage, bike, chain, kmAt, totalKm))
   const lanes = lanesOf(garage, bike, kmAt, totalKm)
+  const turns = strips.map((strip, chain): ChainTurns => ({ chain, turns: strip.turns }))
   const washes = chains
     .flatMap(({ part }) => garage.washes.get(part.entry.part) ?? [])
     .map((wash) => ({ wash, km: kmAt(wash.at) }))
@@ -241,5 +248,14 @@ export function mileStrip(garage: Garage, report: BikeReport, chains: readonly R
         : [{ km, entry, at, kind: 'fit', about: part.entry.part }]
     }),
   ]
-  return { totalKm, rides, edges, chains: strips, lanes, washes, marks: marks.sort(inOrder) }
+  return {
+    totalKm,
+    rides,
+    edges,
+    chains: strips,
+    lanes,
+    chainLanes: takeTurns(turns) ? chainLanes(turns) : [],
+    washes,
+    marks: marks.sort(inOrder),
+  }
 }

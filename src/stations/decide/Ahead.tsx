@@ -82,7 +82,7 @@ function EventLine({ event, report, answer }: Props & { readonly event: EventEnt
         </Button>
         <Button
           look="link"
-          aria-label={`Take ${event.name} back`}
+          aria-label={`Cancel ${event.name}`}
           onClick={() => void withdraw(linesOf(entries, [event.id]))}
         >
           Cancel it

@@ -66,7 +66,7 @@ describe('what lies ahead of a chain', () => {
     await userEvent.click(sheet.getByRole('button', { name: 'Save event' }))
     const planned = entries.find(({ kind }) => kind === 'event')
     expect(recorded).toMatchObject([{ kind: 'event', event: 'tour', km: 400, supersedes: planned?.id }])
-    await userEvent.click(screen.getByRole('button', { name: 'Take Spring tour back' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Cancel Spring tour' }))
     expect(withdrawn).toEqual([planned?.id])
   })
 

@@ -1,6 +1,7 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
-import { useForm, type FieldErrors, type UseFormRegister } from 'react-hook-form'
+import { Controller, useForm, useWatch, type FieldErrors, type UseFormRegister } from 'react-hook-form'
+import { CogsField } from './CogsField.tsx'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -74,6 +75,7 @@ export function NewBikeForm({ onDone }: Props) {
       kept: 'indoors',
       rings: '',
       cogs: '',
+      cogsCounted: false,
       material: 'steel',
       links: 114,
       past: 'new',
@@ -81,6 +83,7 @@ export function NewBikeForm({ onDone }: Props) {
     },
   })
   const { errors } = form.formState
+  const cogsCounted = useWatch({ control: form.control, name: 'cogsCounted' })
   const [ids] = useState(bikeIds)
   const save = async (draft: BikeDraft) => {
     const fault = faultOfDay(draft.since, now)
@@ -109,12 +112,24 @@ export function NewBikeForm({ onDone }: Props) {
           fault={errors.rings?.message}
           {...form.register('rings')}
         />
-        <TextField
-          label="Teeth on the cogs"
-          placeholder="11 13 15 17 19 21 24"
-          inputMode="numeric"
-          fault={errors.cogs?.message}
-          {...form.register('cogs')}
+        <Controller
+          control={form.control}
+          name="cogs"
+          render={({ field, fieldState }) => (
+            <CogsField
+              value={field.value}
+              fault={fieldState.error?.message}
+              onChange={(text) => {
+                field.onChange(text)
+                if (fieldState.error) void form.trigger('cogs')
+              }}
+              isCounted={cogsCounted}
+              onCounted={(counted) => {
+                form.setValue('cogsCounted', counted)
+                void form.trigger('cogs')
+              }}
+            />
+          )}
         />
         <SelectField label="Cogs of" options={MATERIALS} {...form.register('material')} />
         <TextField

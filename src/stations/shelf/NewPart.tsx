@@ -7,6 +7,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useForecast } from '../../workers/use-forecasts.ts'
+import { CogsField } from './CogsField.tsx'
 import { Checks } from './Checks.tsx'
 import { PART_TYPES, partDraft, PartFault, type PartDraft, type PartType } from './part-form.ts'
 import { useOnce } from '../../ui/use-once.ts'
@@ -68,7 +69,13 @@ function PartFields({ raw, fault, set }: FieldsProps) {
     case 'cassette':
       return (
         <>
-          {text('teeth', 'Teeth on the cogs')}
+          <CogsField
+            value={raw['teeth'] ?? ''}
+            fault={fault?.field === 'teeth' ? fault.message : undefined}
+            onChange={(teeth) => set('teeth', teeth)}
+            isCounted={raw['cogsCounted'] === 'yes'}
+            onCounted={(counted) => set('cogsCounted', counted ? 'yes' : 'no')}
+          />
           {select('material', 'Of', MATERIALS)}
           {text('loose', 'Of these sold singly', 'Only where the maker says that they fit.')}
         </>

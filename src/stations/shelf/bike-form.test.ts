@@ -16,6 +16,7 @@ const draft: BikeDraft = {
   kept: 'indoors',
   rings: '36, 50',
   cogs: '11-13-15-18-21-24-28',
+  cogsCounted: false,
   material: 'steel',
   links: 112,
   past: 'new',
@@ -85,6 +86,8 @@ describe('a new bike', () => {
   test.each<[Partial<Record<keyof BikeDraft, unknown>>, RegExp]>([
     [{ name: '  ' }, /name/],
     [{ cogs: '' }, /cogs/],
+    [{ cogs: '11-28' }, /How many cogs\?/],
+    [{ cogs: '11 28' }, /2 cogs fit no common drivetrain/],
     [{ cogs: '11 13 400' }, /9 to 60/],
     [{ rings: '30 40 50 60' }, /Between 1 and 3/],
     [{ links: 'many' }, /Count the links/],

@@ -1,4 +1,5 @@
-import { number, object, string, type InferType } from 'yup'
+import { boolean, number, object, string, type InferType } from 'yup'
+import { cogRange, isUsualCogCount, USUAL_COGS } from '../../core/gearing/cassettes.ts'
 import { fewestLinks } from '../../core/gearing/chain-loop.ts'
 import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
 import { PART_BOUNDS } from '../../core/log/kinds/part.ts'
@@ -16,6 +17,15 @@ const teeth = (what: string, most: number) =>
       const counts = teethOf(text)
       return counts.length >= 1 && counts.length <= most && counts.every((count) => count >= 9 && count <= 60)
     })
+
+/** What is wrong with the teeth of a cassette as they were typed, if anything. */
+export function faultOfCogs(text: string, isCounted: boolean): string | undefined {
+  const range = cogRange(text)
+  if (range) return 'How many cogs? Pick one of these, or type the teeth of every cog.'
+  const count = teethOf(text).length
+  if (count === 0 || isCounted || isUsualCogCount(count)) return undefined
+  return `${count} cogs fit no common drivetrain: a cassette has ${USUAL_COGS[0]} to ${USUAL_COGS[1]}. Type the teeth of every cog, or tick that it is right.`
+}
 
 const facts = {
   name: string().trim().required('Give it a name.').max(40, 'A shorter name, please.'),
@@ -61,7 +71,13 @@ export const seasonFields = (entry: BikeEntry): Record<Quarter, Condition | type
 export const bikeSchema = object({
   ...facts,
   rings: teeth('rings', 3),
-  cogs: teeth('cogs', 14),
+  cogs: teeth('cogs', 14).test('whole cassette', '', (text, context) => {
+    const { cogsCounted } = context.parent as { cogsCounted?: boolean }
+    const fault = faultOfCogs(text, cogsCounted === true)
+    return fault === undefined || context.createError({ message: fault })
+  }),
+  /** The owner has said that an unusual number of cogs is right. */
+  cogsCounted: boolean().default(false),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).required(),
   links: number()
     .typeError('Count the links.')

@@ -2,7 +2,7 @@ import { BOUNDS } from '../../core/log/bounds.ts'
 import { array, number, object, string, ValidationError, type InferType } from 'yup'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
-import { teethOf } from './bike-form.ts'
+import { faultOfCogs, teethOf } from './bike-form.ts'
 
 export const PART_TYPES = {
   chain: 'chain',
@@ -39,6 +39,7 @@ export const partSchema = object({
   directional: string().oneOf(['yes', 'no']).default('no'),
   join: string().oneOf(['joining-link', 'pin']).default('joining-link'),
   teeth: string().trim().default(''),
+  cogsCounted: string().oneOf(['yes', 'no']).default('no'),
   loose: string().trim().default(''),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).default('steel'),
   limit: maybe(1, 100, 'Closings: a whole number from 1 to 100.'),
@@ -110,6 +111,8 @@ function specOf(fields: PartFields): PartSpec {
       }
     case 'cassette': {
       const counts = teeth(fields.teeth, 16)
+      const odd = faultOfCogs(fields.teeth, fields.cogsCounted === 'yes')
+      if (odd) throw new PartFault('teeth', odd)
       const loose = teethOf(fields.loose).filter((count) => counts.includes(count))
       return { type: 'cassette', teeth: counts, material, ...(loose.length > 0 && { soldSingly: loose }) }
     }

@@ -48,7 +48,13 @@ describe('a part as it is typed', () => {
       spec: { closingsAllowed: 5, closedBefore: 0 },
     })
     expect(
-      made({ type: 'cassette', teeth: '28 11, 13', loose: '11 99', material: 'titanium' }),
+      made({
+        type: 'cassette',
+        teeth: '28 11, 13',
+        cogsCounted: 'yes',
+        loose: '11 99',
+        material: 'titanium',
+      }),
     ).toMatchObject({
       name: 'Cassette 11 to 28',
       spec: { teeth: [11, 13, 28], soldSingly: [11], material: 'titanium' },
@@ -76,6 +82,8 @@ describe('a part as it is typed', () => {
     [{ type: 'chain', links: '116' }, 'speeds', /how many speeds/],
     [{ type: 'joining-link', speeds: '11' }, 'limit', /Its packet says/],
     [{ type: 'cassette', teeth: '11 5' }, 'teeth', /from 9 to 60/],
+    [{ type: 'cassette', teeth: '11-28' }, 'teeth', /How many cogs\?/],
+    [{ type: 'cassette', teeth: '11 28' }, 'teeth', /2 cogs fit no common drivetrain/],
     [{ type: 'cassette', teeth: '' }, 'teeth', /from 9 to 60/],
     [{ type: 'ring', teeth: '40 42' }, 'teeth', /one figure/],
     [{ type: 'ring', teeth: '40', name: 'x'.repeat(81) }, 'name', /shorter name/],

@@ -113,7 +113,12 @@ describe('a new part', () => {
   test('is asked what its kind needs, warned before it goes on, and fitted in one go', async () => {
     const { show, report, recorded } = openLog(drafts)
     show(<NewPart report={report} onDone={() => undefined} />)
+    await userEvent.type(screen.getByLabelText('Teeth on the cogs'), '11-28')
+    await userEvent.click(screen.getByRole('button', { name: /^8 cogs/ }))
+    expect(screen.getByLabelText('Teeth on the cogs')).toHaveProperty('value', '11 13 15 17 19 21 24 28')
+    await userEvent.clear(screen.getByLabelText('Teeth on the cogs'))
     await userEvent.type(screen.getByLabelText('Teeth on the cogs'), '11 13 15')
+    await userEvent.click(screen.getByRole('checkbox', { name: 'It really has 3 cogs' }))
     expect(screen.queryByText(/Nobody has measured/)).toBeNull()
     await userEvent.click(screen.getByRole('radio', { name: 'on Heron' }))
     const before = screen.getByRole('list', { name: 'Before it goes on' })

@@ -72,7 +72,7 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
         : `Chance that it is past ${limit} already: ${sayChance(reason.p)}.`
     }
     case 'cogs-shaped':
-      return `It may be past 0.9 % (${sayChance(reason.p)}): a fresh chain would then probably skip on these cogs.`
+      return `It ${reason.p >= 0.5 ? 'is probably' : 'may be'} past 0.9 % (${sayChance(reason.p)}): a fresh chain would then probably skip on these cogs.`
     case 'worn-teeth':
       return `The ${reason.sprocket.role === 'cog' ? `${reason.sprocket.teeth}-tooth cog` : reason.sprocket.role} looked ${reason.look.word} by eye.`
     case 'reading-old':

@@ -9,6 +9,8 @@ export interface Frame {
   readonly left: number
   readonly right: number
   readonly curveTop: number
+  /** Bars of chains that take turns, in order of their lanes; empty where they do not. */
+  readonly chainY: readonly number[]
   readonly curveBottom: number
   readonly rulerY: number
   readonly roadTop: number
@@ -22,12 +24,18 @@ export interface Frame {
 }
 
 const LANE_PX = 36
+const CHAIN_LANE_PX = 24
 const NARROW_PX = 600
 
 /** The frame for a width; its height follows from the lanes there are. */
-export function frameFor(width: number, strip: Pick<MileStrip, 'lanes'>, topPercent: number): Frame {
+export function frameFor(
+  width: number,
+  strip: Pick<MileStrip, 'lanes' | 'chainLanes'>,
+  topPercent: number,
+): Frame {
   const narrow = width < NARROW_PX
-  const curveTop = 40
+  const chainY = strip.chainLanes.map((_, i) => 44 + i * CHAIN_LANE_PX)
+  const curveTop = (chainY.at(-1) ?? 24) + 16
   const curveBottom = curveTop + (narrow ? 150 : 200)
   const rulerY = curveBottom + 16
   const roadTop = rulerY + 32
@@ -41,6 +49,7 @@ export function frameFor(width: number, strip: Pick<MileStrip, 'lanes'>, topPerc
     left: narrow ? 46 : 104,
     right: width - (narrow ? 6 : 12),
     curveTop,
+    chainY,
     curveBottom,
     rulerY,
     roadTop,

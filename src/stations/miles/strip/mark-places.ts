@@ -50,7 +50,10 @@ function markPlaces(picture: StripPicture, frame: Frame): MarkPlace[] {
         return at(frame.washY - 14, frame.washY + 14)
       case 'look':
       case 'fit': {
-        const [top, bottom] = lanes.get(mark.about) ?? [frame.curveTop - 24, frame.curveTop]
+        const [top, bottom] = lanes.get(mark.about) ?? [
+          frame.chainY.length > 0 ? 24 : frame.curveTop - 24,
+          frame.curveTop,
+        ]
         return at(top, bottom)
       }
       default:

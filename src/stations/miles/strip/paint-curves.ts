@@ -87,6 +87,25 @@ function paintPeg(brush: Brush, peg: Peg): void {
   ctx.stroke()
 }
 
+/** The time between its turns, when a chain hung still and did not wear: so its turns are seen as one chain's. */
+function paintOff(
+  { ctx, ink, y }: Brush,
+  stretches: readonly (readonly { readonly x: number; readonly p50: number }[])[],
+): void {
+  ctx.strokeStyle = ink.petrol
+  ctx.lineWidth = 1
+  ctx.globalAlpha = 0.5
+  stretches.forEach((points, i) => {
+    const [end, start] = [points.at(-1), stretches[i + 1]?.[0]]
+    if (end && start)
+      line(ctx, [
+        [end.x, y(end.p50)],
+        [start.x, y(start.p50)],
+      ])
+  })
+  ctx.globalAlpha = 1
+}
+
 /** One chain: its curve with the band about it, and its readings as pegs. */
 export function paintChain(brush: Brush, { strip, answer, pegs }: CurvedChain): void {
   const { ctx, frame, ink, view, x, y } = brush
@@ -96,6 +115,7 @@ export function paintChain(brush: Brush, { strip, answer, pegs }: CurvedChain): 
     if (!way) continue
     stretches.set(stretch, [...(stretches.get(stretch) ?? []), { ...way, x: x(km) }])
   }
+  if (frame.chainY.length > 0) paintOff(brush, [...stretches.values()])
   for (const points of stretches.values()) {
     if ((points.at(-1)?.x ?? 0) < frame.left || (points[0]?.x ?? 0) > frame.right) continue
     paintBand(brush, points, ink.petrol)
@@ -109,9 +129,33 @@ export function paintChain(brush: Brush, { strip, answer, pegs }: CurvedChain): 
   for (const peg of pegs) if (peg.x >= view.from - 1 && peg.x <= view.to + 1) paintPeg(brush, peg)
 }
 
+/** Chains that take turns: a lane each, a bar where the chain was on, its name where it first was. */
+function paintTurns(brush: Brush, { strip }: StripPicture): void {
+  const { ctx, frame, ink, x } = brush
+  strip.chainLanes.forEach((lane, i) => {
+    const at = frame.chainY[i] ?? 0
+    for (const { chain, turns } of lane) {
+      const [first, last] = [turns[0], turns.at(-1)]
+      if (!first || !last) continue
+      ctx.strokeStyle = ink.hairline
+      ctx.lineWidth = 1
+      line(ctx, [
+        [x(first.from), at],
+        [x(last.to), at],
+      ])
+      ctx.fillStyle = ink.petrol
+      for (const { from, to } of turns) ctx.fillRect(x(from), at - 3, Math.max(1.5, x(to) - x(from)), 6)
+      const name = strip.chains[chain]?.chain.part.entry.name ?? ''
+      if (x(last.to) > frame.left)
+        label(brush, name, Math.max(frame.left, x(first.from)), at - 7, ink.petrol, 600)
+    }
+  })
+}
+
 /** Names of chains where their stretches begin, and the hand-overs between them. */
 export function paintHandovers(brush: Brush, picture: StripPicture): void {
   const { ctx, frame, ink, x, y } = brush
+  if (frame.chainY.length > 0) return paintTurns(brush, picture)
   let taken = frame.right
   const begins = picture.chains
     .flatMap(({ strip }) => {

@@ -75,7 +75,7 @@ describe('the frame', () => {
   test('places and pixels are each other’s inverse', () => {
     fc.assert(
       fc.property(roads, fc.integer({ min: 300, max: 2000 }), (road, width) => {
-        const frame = frameFor(width, { lanes: [] }, 1)
+        const frame = frameFor(width, { lanes: [], chainLanes: [] }, 1)
         const view = viewOf(road)
         for (const x of [frame.left, (frame.left + frame.right) / 2, frame.right])
           expect(xOfKm(frame, view, kmOfX(frame, view, x))).toBeCloseTo(x, 6)
@@ -89,11 +89,11 @@ describe('the frame', () => {
       { name: 'ring', spans: [] },
     ] as const
     const [one, two] = [
-      frameFor(1200, { lanes: lanes.slice(0, 1) }, 1),
-      frameFor(1200, { lanes: [...lanes] }, 1),
+      frameFor(1200, { lanes: lanes.slice(0, 1), chainLanes: [] }, 1),
+      frameFor(1200, { lanes: [...lanes], chainLanes: [] }, 1),
     ]
     expect(two.height - one.height).toBe(36)
-    expect(frameFor(390, { lanes: [] }, 1)).toMatchObject({ narrow: true, left: 46 })
+    expect(frameFor(390, { lanes: [], chainLanes: [] }, 1)).toMatchObject({ narrow: true, left: 46 })
     expect(yOfPercent(one, 0)).toBe(one.curveBottom)
     expect(yOfPercent(one, 7)).toBe(one.curveTop)
   })
