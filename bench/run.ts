@@ -175,7 +175,7 @@ const figures: Figure[] = [
     'none set',
     () => toEnd(riderOutlookSteps(asked.ask)),
   ),
-  figure(`${demo.length} entries checked at the door`, 'none set', () => demo.forEach(checkEntry)),
+  figure(`${demo.length} entries checked by the schema`, 'none set', () => demo.forEach(checkEntry)),
   {
     what: 'script before the first station draws, gzipped',
     median: `${load.all.toFixed(0)} kB`,

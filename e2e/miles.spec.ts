@@ -323,7 +323,7 @@ test('chains go from bike to bike, each keeps its own km, and a date put right f
 
   await test.step('the log finds the fitting; another date shows what it would move', async () => {
     await walkTo(page, 'l', 'Log')
-    await page.getByLabel('Kind').selectOption({ label: 'fitting' })
+    await page.getByLabel('Kind').selectOption({ label: 'part fitted' })
     await page.getByLabel('From').fill(daysAgo(31))
     await page.getByRole('button', { name: /^Open: .*Chain 1 of Knot fitted to Tern/i }).click()
     const sheet = page.getByRole('dialog')
@@ -435,7 +435,7 @@ test('one entry is opened from any mark of the road: each peg of a look its own'
     await page.keyboard.press('Shift+ArrowRight')
     said.add(plain(await road.getAttribute('aria-valuetext')))
   }
-  expect([...said].filter((text) => text.includes('read with rule'))).toHaveLength(3)
+  expect([...said].filter((text) => text.includes('measured with rule'))).toHaveLength(3)
 
   // The first reading's peg stands at its place of the road, the others beside it.
   const box = await road.boundingBox()

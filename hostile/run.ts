@@ -110,7 +110,7 @@ wear model; every number is looked at. A ride file is read or refused in plain w
 or no number, a distance that no bike goes in the time, or a wait of over two seconds. The model's draws themselves are not made.
 
 The browser keeps a database as a log of writes. Killed in the middle of a large one it leaves half a record at the end, goes on writing
-behind it after the restart, and at the next start takes the whole for damaged and begins it anew, empty and without a word. That was
+behind it after the restart, and at the next start takes it all for damaged and starts it again, empty and without a word. That was
 seen once in 10 to 70 kills, in the browser's own files; flushing every write does not help. The app therefore keeps a second copy in a
 storage bucket, which is another set of files, and puts the log back from it (\`src/store/second-copy.ts\`).
 `,

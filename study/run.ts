@@ -101,7 +101,7 @@ riders; with ${RIDERS} of them the share found scatters by ${(100 * Math.sqrt((0
 placed by chance within the draws that are 0 too. The continuous ranked probability score is the area between what was told and
 what came: for a single figure its distance from the truth. Lower is better.
 
-| distance to the limit, told by | 50 % interval | 80 % interval | 95 % interval | error of the median | CRPS |
+| distance to the limit, by | 50 % interval | 80 % interval | 95 % interval | error of the median | CRPS |
 |---|---|---|---|---|---|
 ${row(model, true)}
 ${row(grid, true)}

@@ -6,7 +6,7 @@ import { liveEntries } from '../core/log/supersede.ts'
 import { useOpenLog } from '../session/log-context.ts'
 import { NEW_ENTRIES, sayEntry } from '../ui/entries/index.ts'
 import { finder, newestFirst, textOf } from '../ui/entries/search.ts'
-import { entryAddress, logAddress, STATION_LIST } from '../ui/places.ts'
+import { entryAddress, logAddress, OPENS, STATION_LIST } from '../ui/places.ts'
 import {
   benchToggled,
   bikeChosen,
@@ -48,6 +48,7 @@ function useActions(): readonly Found[] {
     ...NEW_ENTRIES.map(({ to, label }) =>
       act(`New: ${label[0]?.toLowerCase() ?? ''}${label.slice(1)}`, () => void navigate(to), 'add log write'),
     ),
+    act('Measure a chain that is not in the log', () => void navigate(OPENS.measureNow), 'now quick'),
     act('Undo the last step', () => void undo(), 'take back'),
     act('Redo it', () => void redo()),
     act('Theme: daylight', () => send(themeChosen('daylight')), 'light bright'),

@@ -1,3 +1,4 @@
+import { useSearchParams } from 'react-router'
 import { useMemo, useState } from 'react'
 import type { Instrument } from '../../core/measure/reading.ts'
 import { disagreements, type Disagreement } from '../../core/measure/disagreement.ts'
@@ -7,7 +8,6 @@ import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
-import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
@@ -21,6 +21,7 @@ import { Evidence } from './Evidence.tsx'
 import { HowWorkedOut } from './HowWorkedOut.tsx'
 import { History } from './History.tsx'
 import { LimitChoice } from './LimitChoice.tsx'
+import { MeasureNow } from './MeasureNow.tsx'
 import { NextWorth } from './NextWorth.tsx'
 import { PrintStrip } from './PrintStrip.tsx'
 import { SurpriseQuestion } from './SurpriseQuestion.tsx'
@@ -102,6 +103,8 @@ function goToForm(): void {
 export default function Gauge() {
   const { garage } = useOpenLog()
   const report = useBikeReport(useBikeId(garage))
+  const [search] = useSearchParams()
+  const beside = search.has('now')
   const { answer, fresh, fault } = useForecast(report?.chain?.part.entry.part)
   const worth = useNextLook(report?.chain?.nextLook)
   const [wanted, setWanted] = useState<Wanted>()
@@ -109,10 +112,7 @@ export default function Gauge() {
   const links = chain?.part.entry.spec.type === 'chain' ? chain.part.entry.spec.links : 114
   const look = chain?.look
   const [conflict] = useMemo(() => (look ? disagreements(look, links) : []), [look, links])
-  if (!report)
-    return (
-      <NoBike what="Add one, and then measure its chain here: with a rule, a drop-in gauge or a caliper." />
-    )
+  if (!report || beside) return <MeasureNow />
   if (!chain) return <NoChain bike={report.bike.entry.name} />
   const take = (next?: Wanted) => {
     if (next) setWanted({ ...next })

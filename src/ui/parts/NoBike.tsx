@@ -9,7 +9,10 @@ export function NoBike({ what }: { readonly what: string }) {
     <Empty title="No bike yet.">
       <p className="text-base">{what}</p>
       <p className="flex flex-wrap gap-3">
-        <Link to={OPENS.newBike} className={buttonLook('next')}>
+        <Link to={OPENS.measureNow} className={buttonLook('next')}>
+          Measure a chain now
+        </Link>
+        <Link to={OPENS.newBike} className={buttonLook('plain')}>
           Add a bike
         </Link>
         <a href="/demo/" className={buttonLook('plain')}>

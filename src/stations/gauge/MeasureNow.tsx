@@ -1,0 +1,178 @@
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useEffect, useMemo, useState } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
+import { useNavigate } from 'react-router'
+import type { Instrument, Reading } from '../../core/measure/reading.ts'
+import { riderGroups } from '../../core/strategy/rider-ask.ts'
+import type { WearAnswer } from '../../core/wear/outlook.ts'
+import type { RiderAsk } from '../../core/wear/rider-outlook.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { Answer } from '../../ui/parts/Answer.tsx'
+import { Button } from '../../ui/parts/Button.tsx'
+import { dayOf } from '../../ui/parts/day.ts'
+import { Choice } from '../../ui/parts/fields.tsx'
+import { STATIONS } from '../../ui/places.ts'
+import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
+import { useOnce } from '../../ui/use-once.ts'
+import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
+import { verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
+import { useNextLook } from '../../workers/use-forecasts.ts'
+import { workOutlook } from '../../workers/wear-worker.ts'
+import { Evidence } from './Evidence.tsx'
+import { HOW } from './how-to-read.ts'
+import { NextWorth } from './NextWorth.tsx'
+import {
+  DRIVETRAINS,
+  provisionalDrafts,
+  provisionalReport,
+  USUAL_LINKS,
+  type DrivetrainKind,
+} from './provisional.ts'
+import { INSTRUMENT_ORDER, readingsOf, takeSchema, usualPitches, type TakeDraft } from './take-form.ts'
+import { TakeInputs } from './TakeInputs.tsx'
+
+/** What the wear model says to a question of its own, beside the open log; undefined until it is worked out. */
+function useOutlook(ask: RiderAsk | undefined, chain: string) {
+  const [held, setHeld] = useState<{ ask: RiderAsk; answer?: WearAnswer; fault?: string }>()
+  useEffect(() => {
+    if (!ask) return undefined
+    const job = workOutlook(ask, () => undefined)
+    job.done.then(
+      (outlook) => {
+        const answer = outlook?.chains[chain]
+        if (answer && 'toLimitKm' in answer) setHeld({ ask, answer })
+      },
+      () => setHeld({ ask, fault: 'It could not be worked out. Reload the page and try again.' }),
+    )
+    return () => job.stop()
+  }, [ask, chain])
+  return held?.ask === ask ? held : undefined
+}
+
+interface Measured {
+  readonly kind: DrivetrainKind
+  readonly readings: readonly Reading[]
+  readonly at: string
+}
+
+/** The verdict on a chain of no bike in the log, with what another reading would tell; kept with one tap, or left. */
+function Verdict({ measured, onLeave }: { readonly measured: Measured; readonly onLeave: () => void }) {
+  const { garage, now, record } = useOpenLog()
+  const units = useUnits()
+  const send = useSend()
+  const navigate = useNavigate()
+  const [ids] = useState(() => ({ bike: crypto.randomUUID(), chain: crypto.randomUUID() }))
+  const name = `Bike ${garage.bikes.size + 1}`
+  const drafts = useMemo(
+    () => provisionalDrafts(measured.kind, measured.readings, { ...ids, name }, measured.at),
+    [measured, ids, name],
+  )
+  const made = useMemo(() => provisionalReport(drafts, now), [drafts, now])
+  const ask = useMemo(() => made && riderGroups(made.garage, now)[0]?.ask, [made, now])
+  const outlook = useOutlook(ask, ids.chain)
+  const worth = useNextLook(made?.report.chain?.nextLook)
+  const [keep, keeping] = useOnce(async () => {
+    if (!(await record(drafts, `${name} is in the log with this reading.`))) return
+    send(bikeChosen(ids.bike))
+    void navigate(STATIONS.gauge.path)
+  })
+  const report = made?.report
+  const chain = report?.chain
+  if (!report || !chain) return null
+  return (
+    <>
+      <Answer
+        word={verdictOf(report, outlook?.answer)}
+        detail={outlook?.fault ?? verdictGrounds(report, chain, outlook?.answer)}
+        action={
+          <>
+            <Button look="next" disabled={keeping} onClick={keep}>
+              Keep it as {name}
+            </Button>
+            <Button look="link" onClick={onLeave}>
+              leave it
+            </Button>
+          </>
+        }
+      >
+        {outlook?.answer ? verdictSentence(report, outlook.answer, units) : 'Working it out…'}
+      </Answer>
+      <Evidence report={report} chain={chain} answer={outlook?.answer} />
+      {worth && <NextWorth answer={worth} onPick={onLeave} />}
+    </>
+  )
+}
+
+/** Measures a chain at once, of a bike that is not in the log: the instrument, the number, the kind of drivetrain. */
+export function MeasureNow() {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const [kind, setKind] = useState<DrivetrainKind>()
+  const [measured, setMeasured] = useState<Omit<Measured, 'kind'>>()
+  const form = useForm<TakeDraft>({
+    resolver: yupResolver(takeSchema),
+    defaultValues: {
+      instrument: 'rule',
+      day: dayOf(now),
+      pitches: 24,
+      run: 'tight',
+      lowMark: 0.5,
+      highMark: 0.75,
+    },
+  })
+  const instrument = useWatch({ control: form.control, name: 'instrument' })
+  const [asked, setAsked] = useState(false)
+  const pick = (next: Instrument): void => {
+    form.setValue('instrument', next)
+    form.setValue('pitches', usualPitches(next))
+  }
+  const show = form.handleSubmit((draft) => {
+    const result = readingsOf(draft, { units, links: USUAL_LINKS, printScale: 1 })
+    if (!result.ok) return form.setError(result.field, { message: result.fault }, { shouldFocus: true })
+    return setMeasured({ readings: result.readings, at: new Date().toISOString() })
+  })
+  return (
+    <div className="flex flex-col gap-8">
+      {measured && kind ? (
+        <Verdict measured={{ ...measured, kind }} onLeave={() => setMeasured(undefined)} />
+      ) : (
+        <Answer detail="No bike needed: the number, and what kind of drivetrain it is. Nothing is stored unless you keep it.">
+          Measure a chain now.
+        </Answer>
+      )}
+      <form
+        noValidate
+        aria-label="Measure a chain"
+        className="flex max-w-[40rem] flex-col gap-4"
+        onSubmit={(event) => {
+          event.preventDefault()
+          setAsked(true)
+          void show(event)
+        }}
+      >
+        <Choice
+          legend="With"
+          value={instrument}
+          onPick={(next) => pick(next)}
+          options={INSTRUMENT_ORDER.map((value) => ({ value, label: SHORT_INSTRUMENT[value] }))}
+        />
+        <p className="text-sm text-steel">{HOW[instrument]}</p>
+        <TakeInputs form={form} units={units} />
+        <Choice
+          legend="Drivetrain: its limit depends on it"
+          value={kind}
+          onPick={(next) => setKind(next as DrivetrainKind)}
+          fault={asked && !kind ? 'Pick the kind of drivetrain.' : undefined}
+          options={Object.entries(DRIVETRAINS).map(([value, { label }]) => ({ value, label }))}
+        />
+        <p className="text-sm text-steel">
+          Power off and battery out on an electric bike. Keep fingers and loose sleeves out of a turning
+          cassette.
+        </p>
+        <Button look={measured && kind ? 'plain' : 'next'} type="submit" className="self-start">
+          Show the answer
+        </Button>
+      </form>
+    </div>
+  )
+}
