@@ -30,8 +30,17 @@ test('from an empty app to the first verdict in nine taps and keys, then kept wi
 
   await page.getByRole('button', { name: 'leave it' }).click()
   await expect(answerOf(page)).toHaveText('Measure a chain now.')
+  await page.getByLabel('Length, mm', { exact: true }).fill('307')
   await page.getByRole('button', { name: 'Show the answer' }).click()
+  await expect(answerOf(page)).toHaveText(said ?? '')
+
+  await page.getByRole('button', { name: /^printed strip/ }).click()
+  await page.getByLabel('Length, mm', { exact: true }).fill('255.2')
+  await page.getByRole('button', { name: 'Add this reading' }).click()
+  await expect(page.getByText(/^2 readings with rule and printed strip\./)).toBeVisible()
+  await expect(answerOf(page)).not.toHaveText(said ?? '')
+  const both = await answerOf(page).textContent()
   await page.getByRole('button', { name: 'Keep it as Bike 1' }).click()
   await expect(page.getByText('Bike 1 is in the log with this reading.', { exact: true })).toBeVisible()
-  await expect(answerOf(page)).toHaveText(said ?? '')
+  await expect(answerOf(page)).toHaveText(both ?? '')
 })

@@ -56,7 +56,16 @@ interface Measured {
 }
 
 /** The verdict on a chain of no bike in the log, with what another reading would tell; kept with one tap, or left. */
-function Verdict({ measured, onLeave }: { readonly measured: Measured; readonly onLeave: () => void }) {
+function Verdict({
+  measured,
+  onLeave,
+  onPick,
+}: {
+  readonly measured: Measured
+  readonly onLeave: () => void
+  /** Another reading is wanted, with this instrument. */
+  readonly onPick: (instrument: Instrument) => void
+}) {
   const { garage, now, record } = useOpenLog()
   const units = useUnits()
   const send = useSend()
@@ -98,10 +107,14 @@ function Verdict({ measured, onLeave }: { readonly measured: Measured; readonly 
         {outlook?.answer ? verdictSentence(report, outlook.answer, units) : 'Working it out…'}
       </Answer>
       <Evidence report={report} chain={chain} answer={outlook?.answer} />
-      {worth && <NextWorth answer={worth} onPick={onLeave} />}
+      {worth && <NextWorth answer={worth} onPick={({ instrument }) => onPick(instrument)} />}
     </>
   )
 }
+
+const FORM = 'measure-now'
+/** What an instrument showed: emptied once it is taken. */
+const VALUES = ['length', 'inside', 'outside', 'percent', 'low', 'high', 'lift', 'play'] as const
 
 /** Measures a chain at once, of a bike that is not in the log: the instrument, the number, the kind of drivetrain. */
 export function MeasureNow() {
@@ -126,15 +139,26 @@ export function MeasureNow() {
     form.setValue('instrument', next)
     form.setValue('pitches', usualPitches(next))
   }
+  const another = (next: Instrument): void => {
+    pick(next)
+    const place = document.getElementById(FORM)
+    place?.scrollIntoView({ block: 'start' })
+    place?.focus({ preventScroll: true })
+  }
   const show = form.handleSubmit((draft) => {
     const result = readingsOf(draft, { units, links: USUAL_LINKS, printScale: 1 })
     if (!result.ok) return form.setError(result.field, { message: result.fault }, { shouldFocus: true })
-    return setMeasured({ readings: result.readings, at: new Date().toISOString() })
+    setMeasured((held) => ({
+      readings: [...(held?.readings ?? []), ...result.readings],
+      at: held?.at ?? new Date().toISOString(),
+    }))
+    for (const name of VALUES) form.setValue(name, undefined)
+    return form.clearErrors()
   })
   return (
     <div className="flex flex-col gap-8">
       {measured && kind ? (
-        <Verdict measured={{ ...measured, kind }} onLeave={() => setMeasured(undefined)} />
+        <Verdict measured={{ ...measured, kind }} onLeave={() => setMeasured(undefined)} onPick={another} />
       ) : (
         <Answer detail="No bike needed: the number, and what kind of drivetrain it is. Nothing is stored unless you keep it.">
           Measure a chain now.
@@ -142,6 +166,8 @@ export function MeasureNow() {
       )}
       <form
         noValidate
+        id={FORM}
+        tabIndex={-1}
         aria-label="Measure a chain"
         className="flex max-w-[40rem] flex-col gap-4"
         onSubmit={(event) => {
@@ -170,7 +196,7 @@ export function MeasureNow() {
           cassette.
         </p>
         <Button look={measured && kind ? 'plain' : 'next'} type="submit" className="self-start">
-          Show the answer
+          {measured && kind ? 'Add this reading' : 'Show the answer'}
         </Button>
       </form>
     </div>
