@@ -38,6 +38,7 @@ test('from an empty app to the first verdict in nine taps and keys, then kept wi
   await page.getByLabel('Length, mm', { exact: true }).fill('255.2')
   await page.getByRole('button', { name: 'Add this reading' }).click()
   await expect(page.getByText(/^2 readings with rule and printed strip\./)).toBeVisible()
+  await expect(answerOf(page)).toContainText(/chain is at 0\.\d\d/)
   await expect(answerOf(page)).not.toHaveText(said ?? '')
   const both = await answerOf(page).textContent()
   await page.getByRole('button', { name: 'Keep it as Bike 1' }).click()
