@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router'
 import { liveEntries } from '../core/log/supersede.ts'
 import { useOpenLog } from '../session/log-context.ts'
 import { NEW_ENTRIES, sayEntry } from '../ui/entries/index.ts'
-import { finder, newestFirst, textOf } from '../ui/entries/search.ts'
+import { entryTexts, finder, newestFirst, searchable } from '../ui/entries/search.ts'
 import { entryAddress, logAddress, OPENS, STATION_LIST } from '../ui/places.ts'
 import {
   benchToggled,
@@ -98,18 +98,19 @@ function useFoundEntries(typed: string): readonly Found[] {
   const units = useScreen((state) => state.screen.units)
   const navigate = useNavigate()
   const sorted = useMemo(() => liveEntries(entries).sort(newestFirst), [entries])
+  const textOf = useMemo(() => entryTexts(garage, units), [garage, units])
   const meant = useMemo(() => {
     if (typed.trim().length < 2) return []
     const isMeant = finder(typed)
     const [together, apart]: [typeof sorted, typeof sorted] = [[], []]
     for (const entry of sorted) {
-      const how = isMeant(textOf(entry, garage, units))
+      const how = isMeant(textOf(entry))
       if (how === 'together') together.push(entry)
       else if (how === 'apart' && apart.length < SHOWN) apart.push(entry)
       if (together.length === SHOWN) break
     }
     return [...together, ...apart].slice(0, SHOWN)
-  }, [typed, sorted, garage, units])
+  }, [typed, sorted, textOf])
   return meant.map((entry) => ({
     id: entry.id,
     label: sayEntry(entry, garage, units),
@@ -133,7 +134,7 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
       ([name, all]) =>
         [
           name,
-          all.filter(({ label, note, also }) => isMeant(`${label} ${note ?? ''} ${also ?? ''}`)),
+          all.filter(({ label, note, also }) => isMeant(searchable(`${label} ${note ?? ''} ${also ?? ''}`))),
         ] as const,
     ),
     ['Entries', entries] as const,

@@ -1,7 +1,7 @@
 import type { Entry, EntryByKind, EntryDraft, EntryKind } from './entries.ts'
 import type { EntryId } from './entry.ts'
 import { KINDS } from './kinds/index.ts'
-import type { Kind } from './kinds/kind.ts'
+import type { Kind, RideKind } from './kinds/kind.ts'
 
 /** What the log knows of an entry's kind. */
 export const kindOf = <E extends Entry | EntryDraft>(entry: E): Kind<E> =>
@@ -30,7 +30,9 @@ export function byKind(entries: readonly Entry[]): ByKind {
 export type Listed = { readonly [K in EntryKind]: ReadonlyMap<string, readonly EntryByKind[K][]> }
 
 /** The lists of those kinds that never change what was ridden. */
-export type ListedBeside = Omit<Listed, 'ride' | 'bike' | 'odometer' | 'condition' | 'withdraw'>
+export type ListedBeside = {
+  readonly [K in EntryKind as (typeof KINDS)[K] extends RideKind<never> ? never : K]: Listed[K]
+}
 
 /** Leaves out the kinds that may change what was ridden: what they come to stands in the bikes. */
 export const besideRides = (lists: Listed): ListedBeside =>

@@ -3,7 +3,6 @@ import { useEffect, useMemo, useState } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import type { Instrument, Reading } from '../../core/measure/reading.ts'
-import { riderGroups } from '../../core/strategy/rider-ask.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import type { RiderAsk } from '../../core/wear/rider-outlook.ts'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -15,6 +14,7 @@ import { STATIONS } from '../../ui/places.ts'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
 import { useOnce } from '../../ui/use-once.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
+import { sayCount } from '../../ui/words/numbers.ts'
 import { verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
 import { useNextLook } from '../../workers/use-forecasts.ts'
 import { workOutlook } from '../../workers/wear-worker.ts'
@@ -28,7 +28,14 @@ import {
   USUAL_LINKS,
   type DrivetrainKind,
 } from './provisional.ts'
-import { INSTRUMENT_ORDER, readingsOf, takeSchema, usualPitches, type TakeDraft } from './take-form.ts'
+import {
+  INSTRUMENT_ORDER,
+  readingsOf,
+  SHOWN_FIELDS,
+  takeSchema,
+  usualPitches,
+  type TakeDraft,
+} from './take-form.ts'
 import { TakeInputs } from './TakeInputs.tsx'
 
 /** What the wear model says to a question of its own, beside the open log; undefined until it is worked out. */
@@ -66,7 +73,7 @@ function Verdict({
   /** Another reading is wanted, with this instrument. */
   readonly onPick: (instrument: Instrument) => void
 }) {
-  const { garage, now, record } = useOpenLog()
+  const { entries, garage, now, record } = useOpenLog()
   const units = useUnits()
   const send = useSend()
   const navigate = useNavigate()
@@ -76,18 +83,19 @@ function Verdict({
     () => provisionalDrafts(measured.kind, measured.readings, { ...ids, name }, measured.at),
     [measured, ids, name],
   )
-  const made = useMemo(() => provisionalReport(drafts, now), [drafts, now])
-  const ask = useMemo(() => made && riderGroups(made.garage, now)[0]?.ask, [made, now])
-  const outlook = useOutlook(ask, ids.chain)
-  const worth = useNextLook(made?.report.chain?.nextLook)
+  const made = useMemo(() => provisionalReport(entries, drafts, ids, now), [entries, drafts, ids, now])
+  const outlook = useOutlook(made?.ask, ids.chain)
+  const worth = useNextLook(made?.chain.nextLook)
   const [keep, keeping] = useOnce(async () => {
-    if (!(await record(drafts, `${name} is in the log with this reading.`))) return
+    if (
+      !(await record(drafts, `${name} is in the log with ${sayCount(measured.readings.length, 'reading')}.`))
+    )
+      return
     send(bikeChosen(ids.bike))
     void navigate(STATIONS.gauge.path)
   })
-  const report = made?.report
-  const chain = report?.chain
-  if (!report || !chain) return null
+  if (!made) return null
+  const { report, chain } = made
   return (
     <>
       <Answer
@@ -113,8 +121,6 @@ function Verdict({
 }
 
 const FORM = 'measure-now'
-/** What an instrument showed: emptied once it is taken. */
-const VALUES = ['length', 'inside', 'outside', 'percent', 'low', 'high', 'lift', 'play'] as const
 
 /** Measures a chain at once, of a bike that is not in the log: the instrument, the number, the kind of drivetrain. */
 export function MeasureNow() {
@@ -146,13 +152,15 @@ export function MeasureNow() {
     place?.focus({ preventScroll: true })
   }
   const show = form.handleSubmit((draft) => {
+    // The number stays in the field until there is a drivetrain to judge it for.
+    if (!kind) return undefined
     const result = readingsOf(draft, { units, links: USUAL_LINKS, printScale: 1 })
     if (!result.ok) return form.setError(result.field, { message: result.fault }, { shouldFocus: true })
     setMeasured((held) => ({
       readings: [...(held?.readings ?? []), ...result.readings],
       at: held?.at ?? new Date().toISOString(),
     }))
-    for (const name of VALUES) form.setValue(name, undefined)
+    for (const name of SHOWN_FIELDS) form.setValue(name, undefined)
     return form.clearErrors()
   })
   return (
@@ -192,8 +200,8 @@ export function MeasureNow() {
           options={Object.entries(DRIVETRAINS).map(([value, { label }]) => ({ value, label }))}
         />
         <p className="text-sm text-steel">
-          Power off and battery out on an electric bike. Keep fingers and loose sleeves out of a turning
-          cassette.
+          Measure on a tight run: big ring, big cog. Power off and battery out on an electric bike. Keep
+          fingers and loose sleeves out of a turning cassette.
         </p>
         <Button look={measured && kind ? 'plain' : 'next'} type="submit" className="self-start">
           {measured && kind ? 'Add this reading' : 'Show the answer'}

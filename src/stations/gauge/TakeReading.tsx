@@ -23,6 +23,7 @@ import {
   INSTRUMENT_ORDER,
   nextPlace,
   readingsOf,
+  SHOWN_FIELDS,
   takeSchema,
   usualPitches,
   type TakeDraft,
@@ -151,8 +152,7 @@ function useSave(form: TakeForm, { chain }: Props, links: number, places: readon
     )
     if (!saved) return undefined
     setAsked('')
-    for (const name of ['length', 'inside', 'outside', 'percent', 'low', 'high', 'lift', 'play'] as const)
-      form.setValue(name, undefined)
+    for (const name of SHOWN_FIELDS) form.setValue(name, undefined)
     form.clearErrors()
     form.setValue('place', nextPlace(links, draft.place === undefined ? places : [...places, draft.place]))
     return dropDraft(world, part)

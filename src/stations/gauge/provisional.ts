@@ -1,9 +1,11 @@
-import { ENTRY_FORMAT, type IsoTime } from '../../core/log/entry.ts'
-import type { EntryDraft } from '../../core/log/entries.ts'
-import type { Garage } from '../../core/log/garage.ts'
+import { asIfWritten } from '../../core/log/as-if-written.ts'
+import type { Entry, EntryDraft } from '../../core/log/entries.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Reading } from '../../core/measure/reading.ts'
-import { bikeReport, type BikeReport } from '../../core/strategy/bike-report.ts'
+import { bikeReport, type BikeReport, type ChainReport } from '../../core/strategy/bike-report.ts'
+import { riderGroups } from '../../core/strategy/rider-ask.ts'
+import type { RiderAsk } from '../../core/wear/rider-outlook.ts'
 
 /** What kinds of drivetrain are told apart where nothing else is known of a bike: what its limit depends on. */
 export const DRIVETRAINS = {
@@ -52,17 +54,28 @@ export function provisionalDrafts(
   ]
 }
 
-/** The garage that these entries alone would make, and what is known of its one bike. Nothing is stored. */
+/** A chain as it would stand in the log, with what the wear model has to be asked about it. */
+export interface Provisional {
+  readonly report: BikeReport
+  readonly chain: ChainReport
+  readonly ask: RiderAsk | undefined
+}
+
+/**
+ * What the log would know of a chain if it were kept. The rider's other chains have their say, as they will once it is: the
+ * answer is then the same before and after. Nothing is stored.
+ * @param drafts what keeping it writes, as of {@link provisionalDrafts}
+ */
 export function provisionalReport(
+  entries: readonly Entry[],
   drafts: readonly EntryDraft[],
+  ids: { readonly bike: string; readonly chain: string },
   now: IsoTime,
-): { readonly garage: Garage; readonly report: BikeReport } | undefined {
-  const entries = drafts.map((draft, i) => ({
-    ...draft,
-    id: `00000000-0000-7000-8000-${String(i).padStart(12, '0')}`,
-    format: ENTRY_FORMAT,
-  }))
-  const garage = replay(entries)
-  const [bike] = garage.bikes.values()
-  return bike && { garage, report: bikeReport(garage, bike, now) }
+): Provisional | undefined {
+  const garage = replay(asIfWritten(entries, drafts))
+  const bike = garage.bikes.get(ids.bike)
+  const report = bike && bikeReport(garage, bike, now)
+  if (!report?.chain) return undefined
+  const group = riderGroups(garage, now).find(({ chains }) => chains.includes(ids.chain))
+  return { report, chain: report.chain, ask: group?.ask }
 }

@@ -33,6 +33,9 @@ export function usualPitches(instrument: Instrument): number {
   return instrument === 'caliper-pair' ? 8 : instrument === 'strip' ? STRIP_PITCHES : 24
 }
 
+/** What an instrument showed, in the fields of the form: emptied once it is taken. */
+export const SHOWN_FIELDS = ['length', 'inside', 'outside', 'percent', 'low', 'high', 'lift', 'play'] as const
+
 /** Elongations outside this are slips of the pen, not chains, %. */
 const LEAST = -0.6
 const MOST = 2.5

@@ -1,5 +1,5 @@
 import { useDeferredValue, useId, useMemo, useState } from 'react'
-import { ENTRY_FORMAT } from '../../core/log/entry.ts'
+import { asIfWritten } from '../../core/log/as-if-written.ts'
 import type { Entry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import { linesOf, liveEntries } from '../../core/log/supersede.ts'
@@ -17,8 +17,6 @@ import { sayReceipt } from '../../ui/words/receipt.ts'
 import { EntryField } from './EntryField.tsx'
 import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob, type Fields } from './correction.ts'
 
-/** Ids that sort after every id there is, in order: corrections not yet written. */
-const notYet = (i: number): string => `ffffffff-ffff-7fff-bfff-${(0xf00000000000 + i).toString(16)}`
 const SHOWN = 6
 
 /** A correction in the making: its fields, what it comes to, and what it would change downstream. */
@@ -46,15 +44,7 @@ function useCorrection(entry: Entry) {
   }, [corrected, changed, entry, together, job])
   const settled = useDeferredValue(drafts)
   const effects = useMemo(
-    () =>
-      settled &&
-      effectsOf(
-        garage,
-        replay([
-          ...entries,
-          ...settled.map((draft, i) => ({ ...draft, id: notYet(i), format: ENTRY_FORMAT })),
-        ]),
-      ),
+    () => settled && effectsOf(garage, replay(asIfWritten(entries, settled))),
     [settled, garage, entries],
   )
   return {

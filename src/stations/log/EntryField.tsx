@@ -35,7 +35,6 @@ export function EntryField({ field, value, fault, onChange }: FieldProps) {
   const label = field.label(units)
   switch (input.type) {
     case 'text':
-    case 'paragraph':
     case 'number':
       return (
         <TextField

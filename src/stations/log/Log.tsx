@@ -13,6 +13,7 @@ import { sayCount, sayDay } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import type { KindWords } from '../../ui/entries/kind-words.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
+import { entryTexts } from '../../ui/entries/search.ts'
 import { NewEntry } from './NewEntry.tsx'
 import { EditEntry } from './EditEntry.tsx'
 import { EntryRows, type Standing } from './EntryRows.tsx'
@@ -91,6 +92,7 @@ export default function Log() {
     liveIds.has(id) ? 'counts' : withdrawn.has(id) && kind !== 'withdraw' ? 'undone' : 'corrected'
   const ahead = useMemo(() => live.filter(({ at }) => at > now).length, [live, now])
   const deferred = useDeferredValue(wanted)
+  const textOf = useMemo(() => entryTexts(garage, units), [garage, units])
   const found = useMemo(
     () =>
       findEntries(
@@ -98,9 +100,9 @@ export default function Log() {
         all ? entries.filter(({ kind }) => kind !== 'withdraw') : live,
         garage,
         deferred,
-        units,
+        textOf,
       ),
-    [all, entries, live, garage, deferred, units],
+    [all, entries, live, garage, deferred, textOf],
   )
   // Looked for among all: one that was corrected or undone meanwhile, in another tab, stays open and says so.
   const opened = entries.find(({ id }) => id === search.get('entry'))

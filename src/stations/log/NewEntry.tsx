@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react'
-import type { Entry, EntryDraft } from '../../core/log/entries.ts'
+import type { Entry } from '../../core/log/entries.ts'
 import { useOpenLog } from '../../session/log-context.ts'
-import type { Draft, KindWords } from '../../ui/entries/kind-words.ts'
+import type { KindWords } from '../../ui/entries/kind-words.ts'
+import { writeFields, type WrittenFields } from '../../ui/entries/write-fields.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { TextField } from '../../ui/parts/fields.tsx'
@@ -16,8 +17,6 @@ interface NewEntryProps {
   readonly onDone: () => void
 }
 
-type Typed = { readonly draft: EntryDraft } | { readonly fault: string; readonly field: string }
-
 /** An entry of a kind that a plain form can write: its fields and its day. */
 export function NewEntry({ words, about, onDone }: NewEntryProps) {
   const { now, record } = useOpenLog()
@@ -30,18 +29,11 @@ export function NewEntry({ words, about, onDone }: NewEntryProps) {
       words.fields.map((field) => [field.name, blank ? field.read(blank as Entry, { units }) : '']),
     ),
   )
-  const typed = (): Typed => {
-    const fault = faultOfDay(day, now)
-    if (fault || !blank) return { fault: fault ?? '', field: 'day' }
-    let draft: Draft<Entry> = { ...blank, at: momentOf(day, now) }
-    for (const field of words.fields) {
-      const written = field.write(draft, values[field.name] ?? '', { units })
-      if ('fault' in written) return { fault: written.fault, field: field.name }
-      ;({ draft } = written)
-    }
-    return { draft: draft as EntryDraft }
-  }
-  const outcome = typed()
+  const dayFault = faultOfDay(day, now)
+  const outcome: WrittenFields =
+    dayFault !== undefined || !blank
+      ? { fault: dayFault ?? '', field: 'day' }
+      : writeFields(words, { ...blank, at: momentOf(day, now) }, values, { units })
   const faultOf = (name: string) =>
     tried && 'fault' in outcome && outcome.field === name ? outcome.fault : undefined
   const [save, saving] = useOnce(async () => {

@@ -1,7 +1,8 @@
 import { isIsoTime } from '../../core/log/bounds.ts'
 import type { Entry, EntryDraft } from '../../core/log/entries.ts'
 import { wordsOf } from '../../ui/entries/index.ts'
-import type { Draft, FieldContext } from '../../ui/entries/kind-words.ts'
+import type { FieldContext } from '../../ui/entries/kind-words.ts'
+import { writeFields, type WrittenFields } from '../../ui/entries/write-fields.ts'
 
 /** The fields of a correction, as they stand in the form. */
 export interface Fields {
@@ -23,10 +24,13 @@ export function fieldsOf(entry: Entry, context: FieldContext): Fields {
   return { when: fieldTime(entry.at), values: Object.fromEntries(values) }
 }
 
-type Corrected = { readonly draft: EntryDraft } | { readonly fault: string; readonly field: string }
-
 /** The entry written again as the form has it, or what is wrong and where. What was not touched stays as exact as it is. */
-export function correctionOf(entry: Entry, fields: Fields, context: FieldContext, now: string): Corrected {
+export function correctionOf(
+  entry: Entry,
+  fields: Fields,
+  context: FieldContext,
+  now: string,
+): WrittenFields {
   const { id, action: _action, format: _format, ...rest } = entry
   const ms = new Date(fields.when).getTime()
   if (!Number.isFinite(ms) || !isIsoTime(new Date(ms).toISOString()))
@@ -35,15 +39,8 @@ export function correctionOf(entry: Entry, fields: Fields, context: FieldContext
     return { fault: 'That is in the future: the log holds what has happened.', field: 'when' }
   // A field shows minutes; a time that was not touched keeps its seconds.
   const at = fields.when === fieldTime(entry.at) ? entry.at : new Date(ms).toISOString()
-  let draft: Draft<Entry> = { ...rest, at, supersedes: id }
-  for (const field of wordsOf(entry).fields) {
-    const text = fields.values[field.name] ?? ''
-    if (!field.always && text === field.read(entry, context)) continue
-    const written = field.write(draft, text, context)
-    if ('fault' in written) return { fault: written.fault, field: field.name }
-    ;({ draft } = written)
-  }
-  return { draft: draft as EntryDraft }
+  const draft = { ...rest, at, supersedes: id }
+  return writeFields(wordsOf(entry), draft, fields.values, context, fieldsOf(entry, context).values)
 }
 
 const JOB_SECONDS = 60

@@ -1,7 +1,6 @@
 import type { Entry, EntryKind } from '../../core/log/entries.ts'
 import type { Garage } from '../../core/log/garage.ts'
-import type { Units } from '../../ui/screen-state.ts'
-import { aboutIn, finder, newestFirst, textOf } from '../../ui/entries/search.ts'
+import { aboutIn, finder, newestFirst } from '../../ui/entries/search.ts'
 
 /** What is looked for. Empty fields look for anything. */
 export interface Wanted {
@@ -13,12 +12,15 @@ export interface Wanted {
   readonly to: string
 }
 
-/** The entries that are looked for, newest first. */
+/**
+ * The entries that are looked for, newest first.
+ * @param textOf the searchable text of an entry
+ */
 export function findEntries(
   entries: readonly Entry[],
   garage: Garage,
   wanted: Wanted,
-  units: Units,
+  textOf: (entry: Entry) => string,
 ): readonly Entry[] {
   const isMeant = finder(wanted.text)
   return entries
@@ -27,7 +29,7 @@ export function findEntries(
       const day = entry.at.slice(0, 10)
       if ((wanted.from !== '' && day < wanted.from) || (wanted.to !== '' && day > wanted.to)) return false
       if (wanted.about !== '' && !aboutIn(entry, garage).includes(wanted.about)) return false
-      return wanted.text.trim() === '' || isMeant(textOf(entry, garage, units)) !== undefined
+      return wanted.text.trim() === '' || isMeant(textOf(entry)) !== undefined
     })
     .sort(newestFirst)
 }

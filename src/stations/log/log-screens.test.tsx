@@ -100,7 +100,7 @@ describe('a note', () => {
     const log = openLog(drafts)
     log.show(<Log />, '/log?new=note&about=chain')
     await userEvent.click(screen.getByRole('button', { name: 'Save note' }))
-    expect(screen.getByText('Write something, or leave it.')).toBeTruthy()
+    expect(screen.getByText('Write something first.')).toBeTruthy()
     expect(log.recorded).toEqual([])
     await userEvent.type(screen.getByLabelText('Note'), 'one stiff link')
     fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-02-03' } })

@@ -4,6 +4,7 @@ import type { Entry, EntryDraft, EntryKind } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
 import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob } from './correction.ts'
+import { entryTexts } from '../../ui/entries/search.ts'
 import { findEntries, type Wanted } from './find-entries.ts'
 
 const now = noon(4, 1)
@@ -28,6 +29,7 @@ function one<K extends EntryKind>(kind: K, which: (entry: Entry) => boolean = ()
   if (!found) throw new Error(`no ${kind}`)
   return found
 }
+const textOf = entryTexts(garage, 'metric')
 const counted = (entry: Entry) => garage.bikes.get('heron')?.rides.find(({ id }) => id === entry.id)
 
 /** The entry put right with these values instead of its own. */
@@ -83,7 +85,7 @@ describe('putting an entry right', () => {
     ['ride', { distance: '5001' }, undefined, 'distance', /At most 5.000.km/],
     ['ride', {}, '', 'when', /day and the time/],
     ['ride', {}, '2026-04-02T08:00', 'when', /in the future/],
-    ['odometer', { distance: '-3' }, undefined, 'distance', /less than nothing/],
+    ['odometer', { distance: '-3' }, undefined, 'distance', /below 0/],
     ['reading', { place: '3.5' }, undefined, 'place', /whole number/],
     ['part', { name: ' ' }, undefined, 'name', /Give it a name/],
     ['part', { name: 'x'.repeat(81) }, undefined, 'name', /At most 80 letters: this has 81/],
@@ -176,10 +178,10 @@ describe('what was done in one job', () => {
 describe('finding entries', () => {
   const anything: Wanted = { text: '', kind: 'any', about: '', from: '', to: '' }
   const found = (wanted: Partial<Wanted>) =>
-    findEntries(log, garage, { ...anything, ...wanted }, 'metric').map(({ kind }) => kind)
+    findEntries(log, garage, { ...anything, ...wanted }, textOf).map(({ kind }) => kind)
 
   test('shows all of them, newest first', () => {
-    const all = findEntries(log, garage, anything, 'metric')
+    const all = findEntries(log, garage, anything, textOf)
     expect(all).toHaveLength(log.length)
     expect(all[0]?.kind).toBe('remove')
     expect(all.map(({ at }) => at)).toEqual([...all.map(({ at }) => at)].sort().reverse())

@@ -8,7 +8,7 @@ const SHOWN = 4
 
 const MANY: Readonly<Record<OpenKind, (count: string) => string>> = {
   sport: (count) => `${count} are recorded as something else than cycling`,
-  day: (count) => `${count} bear a day that cannot be`,
+  day: (count) => `${count} have a date that cannot be`,
   'same-day': (count) => `${count} have the day and distance of a ride that is there already`,
   twin: (count) => `${count} are written twice in their table, cell for cell`,
 }
@@ -24,11 +24,11 @@ function sayOpen(open: Open, now: string, units: Units): string {
     case 'day':
       switch (open.doubt.why) {
         case 'future':
-          return `${file} bears the day ${draft.at.slice(0, 10)}, which is still to come: the device’s clock was wrong.`
+          return `${file} is dated ${draft.at.slice(0, 10)}, in the future: the device’s clock was wrong.`
         case 'lost-count':
-          return `${file} bears the day ${draft.at.slice(0, 10)}. Old receivers lose count after 1024 weeks; it may have been ${open.doubt.likely?.slice(0, 10) ?? 'later'}.`
+          return `${file} is dated ${draft.at.slice(0, 10)}. Old receivers lose count after 1024 weeks; it may have been ${open.doubt.likely?.slice(0, 10) ?? 'later'}.`
         case 'clock-not-set':
-          return `${file} bears the day ${draft.at.slice(0, 10)}: the device’s clock was not set. Add its ${sayKm(draft.km, units)} by hand, on the day you rode it.`
+          return `${file} is dated ${draft.at.slice(0, 10)}: the device’s clock was not set. Add its ${sayKm(draft.km, units)} by hand, on the day you rode it.`
       }
       break
     case 'same-day':
@@ -45,7 +45,7 @@ function labelOf(say: Say, question: Question): string {
       if (question.kind === 'same-day') return many ? 'Keep both of each' : 'Keep both'
       if (question.kind === 'twin')
         return many ? 'Ridden twice: keep both of each' : 'Ridden twice: keep both'
-      if (question.kind === 'day') return 'Take it on the day it bears'
+      if (question.kind === 'day') return 'Keep the date of the file'
       return many ? 'Take them as rides' : 'Take it as a ride'
     case 'likely-day': {
       const [first] = question.open

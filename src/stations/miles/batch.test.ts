@@ -72,7 +72,7 @@ describe('a batch of ride files', () => {
     const rich = file('bars.fit', 'C', { hasPower: true, hasCadence: true, deviceKm: 12.2 })
     for (const sorted of [sort(plain, rich), sort(rich, plain)]) {
       expect(sorted.fresh.map((one) => one.source?.file)).toEqual(['bars.fit'])
-      expect(sorted.known[0]?.fault).toMatch(/^The same ride as bars\.fit, which tells/)
+      expect(sorted.known[0]?.fault).toMatch(/^The same ride as bars\.fit, which has/)
       expect(sorted.fresh[0]).toMatchObject({ km: 12.2, trackKm: 12, elapsedSeconds: 2400 })
     }
   })

@@ -145,7 +145,7 @@ export function sortBatch(
   const { offered, open, twins } = sortOffers(bike, files, rows)
   const isSound = (draft: RideDraft): boolean => {
     if (!(draft.km > 0)) {
-      broken.push({ file: nameOf(draft), fault: 'It went no way at all: there is no distance in it.' })
+      broken.push({ file: nameOf(draft), fault: 'It has no distance: nothing to add.' })
       return false
     }
     const found = faultOfDraft(draft)
@@ -162,12 +162,12 @@ export function sortBatch(
         known.push({ file, fault: `The same ride as ${one.of}.` })
         break
       case 'poorer':
-        known.push({ file, fault: `The same ride as ${one.of}, which tells at least as much.` })
+        known.push({ file, fault: `The same ride as ${one.of}, which has at least as much data.` })
         break
       case 'richer':
         if (!isSound(one.draft)) break
         fresh.push(one.draft)
-        richer.push({ file, fault: `It tells more than ${one.of} and takes its place.` })
+        richer.push({ file, fault: `It has more data than ${one.of} and replaces it.` })
         break
       case 'maybe': {
         const { draft, instead, of } = one

@@ -65,7 +65,7 @@ export function sayRates(
   return {
     answer: `A chain of yours ${chains.some(({ readings }) => readings > 0) ? '' : 'probably '}lengthens by ${at(p50)}\u00a0% in ${per} of dry road, probably ${at(p10)} to ${at(p90)}.`,
     rest: worst
-      ? `Worst of what you ride in is ${sayFactor(worst.of)}: it counts ${sayTwo(worst.after.p50)} times, probably ${sayTwo(worst.after.p10)} to ${sayTwo(worst.after.p90)}.`
+      ? `${capital(sayFactor(worst.of))} wears your chains most: ${sayTwo(worst.after.p50)} times a dry road, probably ${sayTwo(worst.after.p10)} to ${sayTwo(worst.after.p90)}.`
       : 'Nothing but dry road was ridden yet, so the other roads are guesses.',
   }
 }

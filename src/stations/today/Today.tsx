@@ -7,7 +7,7 @@ import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
-import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
+import { bikeChosen, useSend, useUnits, type Units } from '../../ui/screen-state.ts'
 import { sayAction, sayReason } from '../../ui/words/advice.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/numbers.ts'
@@ -106,46 +106,28 @@ function BikeLine({ line, first }: { readonly line: Line; readonly first: boolea
 }
 
 /** @param working some lines are still to come, and may be more urgent than those there are */
-function headline(lines: readonly Line[], working: boolean): string {
-  const calling = lines.filter(({ advice }) => advice && advice.action !== 'ride-on')
-  const [first] = calling
+function headline(lines: readonly Line[], working: boolean, units: Units): string {
+  const needing = lines.filter(({ advice }) => advice && advice.action !== 'ride-on')
+  const [first] = needing
   const settled = lines.every(({ advice }) => advice)
-  if (!settled && (working || calling.length === 0)) return 'Checking your bikes…'
+  if (!settled && (working || needing.length === 0)) return 'Checking your bikes…'
   if (!first?.advice) return 'Nothing to do today. Ride.'
   const name = first.report.bike.entry.name
-  return `Start with ${name}: ${headAction(first.advice.action)}`
+  return `Start with ${name}. ${sayAction(first.advice.action, first.advice, units)}`
 }
 
 function sayRest(lines: readonly Line[]): string {
-  const calling = lines.filter(({ advice }) => advice && advice.action !== 'ride-on').length
+  const needing = lines.filter(({ advice }) => advice && advice.action !== 'ride-on').length
   const all = `${sayCount(lines.length, 'bike')}, the most urgent first.`
-  return calling > 1
-    ? `${sayCount(calling - 1, 'more bike needs', 'more bikes need')} something. ${all}`
+  return needing > 1
+    ? `${sayCount(needing - 1, 'more bike needs', 'more bikes need')} something. ${all}`
     : all
 }
 
-function headAction(action: Action): string {
-  switch (action) {
-    case 'swap-chain-and-cogs':
-      return 'swap its chain and cogs.'
-    case 'swap-chain':
-      return 'swap its chain.'
-    case 'measure':
-      return 'measure its chain.'
-    case 'describe-chain':
-      return 'enter which chain is on it.'
-    case 'lubricate':
-      return 'wipe and lubricate its chain.'
-    case 'look-at-teeth':
-      return 'check its worn teeth.'
-    case 'ride-on':
-      return 'ride.'
-  }
-}
-
-/** Today: what calls, on which bike, why, and how sure, the most urgent first. */
+/** Today: which bike needs what, why, and how sure; the most urgent first. */
 export default function Today() {
   const { garage } = useOpenLog()
+  const units = useUnits()
   const { lines, reports, answers, fault, working } = useLines()
   if (garage.bikes.size === 0)
     return (
@@ -153,7 +135,7 @@ export default function Today() {
     )
   return (
     <>
-      <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working)}</Answer>
+      <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working, units)}</Answer>
       <ul aria-label="Bikes" className="mt-6 border-b border-hairline">
         {lines.map((line, i) => (
           <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} />

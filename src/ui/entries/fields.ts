@@ -117,11 +117,11 @@ export const wordsField = <E extends Entry>(
 ): Field<E> => ({
   name,
   label: () => label,
-  input: { type: 'paragraph' },
+  input: { type: 'text' },
   read: (entry) => String(entry[name] ?? ''),
   write: (draft, typed) => {
     const text = typed.trim()
-    if (required && text === '') return { fault: 'Write something, or leave it.' }
+    if (required && text === '') return { fault: 'Write something first.' }
     const fault = faultOfText(text, BOUNDS.noteLetters)
     if (fault) return { fault }
     return {

@@ -17,7 +17,7 @@ export type Written<E extends Entry> = { readonly draft: Draft<E> } | { readonly
 
 /** How a field is shown. `bike`, `part`, `chain` and `thing` (a bike or a part) are picked from the garage. */
 export type FieldInput =
-  | { readonly type: 'text' | 'paragraph' | 'number' | 'bike' | 'part' | 'chain' | 'thing' }
+  | { readonly type: 'text' | 'number' | 'bike' | 'part' | 'chain' | 'thing' }
   | { readonly type: 'choice'; readonly options: Readonly<Record<string, string>> }
 
 /** One thing that can be corrected in an entry: what it is now, and the entry with another text in its place. */

@@ -2,13 +2,14 @@ import { describe, expect, test } from '@jest/globals'
 import { commuter, ride, ruleReading, written } from '../../../test/log.ts'
 import type { Entry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
-import { finder, newestFirst, textOf } from './search.ts'
+import { entryTexts, finder, newestFirst, searchable } from './search.ts'
 
 const log = written([...commuter, ride(1, 5, 60), ruleReading(2, 14, 305.5)])
 const garage = replay(log)
+const textOf = entryTexts(garage, 'metric')
 const found = (typed: string): readonly string[] => {
   const isMeant = finder(typed)
-  return log.filter((entry) => isMeant(textOf(entry, garage, 'metric'))).map(({ kind }) => kind)
+  return log.filter((entry) => isMeant(textOf(entry))).map(({ kind }) => kind)
 }
 
 describe('what was typed', () => {
@@ -24,15 +25,15 @@ describe('what was typed', () => {
 
   test('must begin a word, whatever its letters', () => {
     expect(found('eron')).toEqual([])
-    expect(finder('cafe')('Café ride')).toBe('together')
-    expect(finder('')('anything')).toBe('together')
+    expect(finder('cafe')(searchable('Café ride'))).toBe('together')
+    expect(finder('')(searchable('anything'))).toBe('together')
   })
 
   test('means what stands together more than what stands apart', () => {
     const isMeant = finder('14 november')
-    expect(isMeant('reading 14 November 2026')).toBe('together')
-    expect(isMeant('14 km on Heron 25 November 2026')).toBe('apart')
-    expect(isMeant('14 km on Heron 25 March 2026')).toBeUndefined()
+    expect(isMeant(searchable('reading 14 November 2026'))).toBe('together')
+    expect(isMeant(searchable('14 km on Heron 25 November 2026'))).toBe('apart')
+    expect(isMeant(searchable('14 km on Heron 25 March 2026'))).toBeUndefined()
   })
 
   test('is listed newest first, and of one moment the last written first', () => {

@@ -1,4 +1,5 @@
 import type { Entry } from '../../core/log/entries.ts'
+import type { EntryId } from '../../core/log/entry.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import { aboutOf } from '../../core/log/kind-of.ts'
 import type { Units } from '../screen-state.ts'
@@ -6,8 +7,8 @@ import { sayFullDay } from '../words/numbers.ts'
 import { namePart } from '../words/part-name.ts'
 import { sayEntry, wordsOf } from './index.ts'
 
-/** Text as it is compared: small letters, one space before every word, accents and marks aside. */
-const comparable = (text: string): string =>
+/** Text as it is searched: small letters, one space before every word, accents and marks aside. */
+export const searchable = (text: string): string =>
   ` ${text
     .normalize('NFKD')
     .toLowerCase()
@@ -15,16 +16,15 @@ const comparable = (text: string): string =>
     .trim()}`
 
 /**
- * What was typed into a field that finds things, as a test of texts: every word must begin a word of the text. Words that
+ * What was typed into a field that finds things, as a test of texts made {@link searchable}: every word must begin a word of the text. Words that
  * stand together there, as in "14 november", mean it more than words that stand apart.
  */
 export function finder(typed: string): (text: string) => 'together' | 'apart' | undefined {
-  const phrase = comparable(typed)
+  const phrase = searchable(typed)
   const words = phrase.trim().split(' ').filter(Boolean)
   return (text) => {
-    const held = comparable(text)
-    if (words.length === 0 || held.includes(phrase)) return 'together'
-    return words.every((word) => held.includes(` ${word}`)) ? 'apart' : undefined
+    if (words.length === 0 || text.includes(phrase)) return 'together'
+    return words.every((word) => text.includes(` ${word}`)) ? 'apart' : undefined
   }
 }
 
@@ -36,14 +36,29 @@ const nameOf = (id: string, garage: Garage): string =>
   garage.bikes.get(id)?.entry.name ?? garage.tools.get(id)?.entry.name ?? namePart(garage, id)
 
 /** Everything by which an entry can be found: its kind, its words, its day both ways, what it is about. */
-export const textOf = (entry: Entry, garage: Garage, units: Units): string =>
-  [
-    wordsOf(entry).name,
-    sayEntry(entry, garage, units),
-    entry.at.slice(0, 10),
-    sayFullDay(entry.at),
-    ...new Set(aboutIn(entry, garage).map((id) => nameOf(id, garage))),
-  ].join(' ')
+const textOf = (entry: Entry, garage: Garage, units: Units): string =>
+  searchable(
+    [
+      wordsOf(entry).name,
+      sayEntry(entry, garage, units),
+      entry.at.slice(0, 10),
+      sayFullDay(entry.at),
+      ...new Set(aboutIn(entry, garage).map((id) => nameOf(id, garage))),
+    ].join(' '),
+  )
+
+/**
+ * The {@link searchable} text of each entry of a log, made when it is first asked for and kept for the next letter that is
+ * typed: in a log of 100,000 entries making all of them takes about a second.
+ */
+export function entryTexts(garage: Garage, units: Units): (entry: Entry) => string {
+  const made = new Map<EntryId, string>()
+  return (entry) => {
+    const held = made.get(entry.id) ?? textOf(entry, garage, units)
+    made.set(entry.id, held)
+    return held
+  }
+}
 
 /** Newest first; of the same moment, the last written first. */
 export const newestFirst = (a: Entry, b: Entry): number =>

@@ -34,7 +34,7 @@ export function numberTyped(
       }
     }
     case 'too-small':
-      return { fault: least === 0 ? 'It cannot be less than nothing.' : `At least ${withUnit(least ?? 0)}.` }
+      return { fault: least === 0 ? 'It cannot be below 0.' : `At least ${withUnit(least ?? 0)}.` }
     case 'too-large':
       return { fault: `At most ${withUnit(most ?? 0)}: check the figure.` }
   }

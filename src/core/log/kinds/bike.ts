@@ -1,6 +1,6 @@
 import type { Condition, Quarter } from '../../exposure/conditions.ts'
 import type { EntryBase, BikeId } from '../entry.ts'
-import type { Kind } from './kind.ts'
+import type { RideKind } from './kind.ts'
 
 export type Shifting = 'cable' | 'electric' | 'hub-gear' | 'none'
 
@@ -37,7 +37,7 @@ export interface BikeEntry extends EntryBase {
 /** Bounds of a bike's fields. */
 export const BIKE_BOUNDS = { speeds: 16, circumferenceMm: [500, 4000], massKg: [20, 800] } as const
 
-export const bike: Kind<BikeEntry> = {
+export const bike: RideKind<BikeEntry> = {
   isAbout: ({ bike }) => [bike],
   key: ({ bike }) => bike,
   bornOnce: true,

@@ -1,6 +1,6 @@
 import type { Condition } from '../../exposure/conditions.ts'
 import type { EntryBase, EntryId } from '../entry.ts'
-import type { Kind } from './kind.ts'
+import type { RideKind } from './kind.ts'
 
 /** What rides were ridden in, said after they came in. The last word on a ride counts. */
 export interface ConditionEntry extends EntryBase {
@@ -10,7 +10,7 @@ export interface ConditionEntry extends EntryBase {
   readonly from: 'rider' | 'weather' | 'usual'
 }
 
-export const condition: Kind<ConditionEntry> = {
+export const condition: RideKind<ConditionEntry> = {
   isAbout: () => [],
   speaksOf: ({ targets }) => targets,
   changesRides: true,

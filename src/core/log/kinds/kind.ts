@@ -16,8 +16,13 @@ export interface Kind<E> {
   readonly speaksOf?: (entry: E) => readonly EntryId[]
   /** The key can come into the log only once: writing it a second time was a button pressed twice. */
   readonly bornOnce?: true
-  /** It may change what was ridden: the garage is then replayed from the start. */
+  /** See {@link RideKind}. */
   readonly changesRides?: true
   /** It stands on the mile strip, at its place of the road. */
   readonly onRoad?: true
+}
+
+/** A kind that may change what was ridden: the garage is then replayed from the start, and its entries are not listed. */
+export interface RideKind<E> extends Kind<E> {
+  readonly changesRides: true
 }

@@ -1,5 +1,5 @@
 import type { EntryBase, BikeId } from '../entry.ts'
-import type { Kind } from './kind.ts'
+import type { RideKind } from './kind.ts'
 
 /** What the bike's computer shows. Distance that no ride accounts for is the difference of two readings. */
 export interface OdometerEntry extends EntryBase {
@@ -13,7 +13,7 @@ export interface OdometerEntry extends EntryBase {
 /** The most that a bike's computer shows, km. */
 export const MOST_ODOMETER_KM = 1e6
 
-export const odometer: Kind<OdometerEntry> = {
+export const odometer: RideKind<OdometerEntry> = {
   isAbout: ({ bike }) => [bike],
   key: ({ bike }) => bike,
   changesRides: true,

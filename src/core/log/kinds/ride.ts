@@ -1,6 +1,6 @@
 import type { Condition } from '../../exposure/conditions.ts'
 import type { EntryBase, BikeId, IsoTime } from '../entry.ts'
-import type { Kind } from './kind.ts'
+import type { RideKind } from './kind.ts'
 
 export interface RideEntry extends EntryBase {
   readonly kind: 'ride'
@@ -76,7 +76,7 @@ export const RIDE_BOUNDS = {
   fileNameLetters: 400,
 } as const
 
-export const ride: Kind<RideEntry> = {
+export const ride: RideKind<RideEntry> = {
   isAbout: ({ bike }) => [bike],
   key: ({ bike }) => bike,
   changesRides: true,

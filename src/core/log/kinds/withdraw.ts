@@ -1,5 +1,5 @@
 import type { EntryBase, EntryId } from '../entry.ts'
-import type { Kind } from './kind.ts'
+import type { RideKind } from './kind.ts'
 
 /** Takes entries back. Withdrawing a withdrawal puts them in again. */
 export interface WithdrawEntry extends EntryBase {
@@ -9,7 +9,7 @@ export interface WithdrawEntry extends EntryBase {
   readonly reason?: 'undo' | 'redo' | 'restore'
 }
 
-export const withdraw: Kind<WithdrawEntry> = {
+export const withdraw: RideKind<WithdrawEntry> = {
   isAbout: () => [],
   speaksOf: ({ targets }) => targets,
   changesRides: true,
