@@ -219,6 +219,6 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   await expect(answerOf(page)).toContainText('on chain 2 for 0')
   await goTo(page, 'Today')
   // The chain is new; the tooth is not.
-  await expect(page.getByText('Keep the chain. Check the worn teeth.')).toBeVisible()
+  await expect(page.getByText('Keep the chain. Check the worn teeth.', { exact: true })).toBeVisible()
   await expect(page.getByText(/^The chain was fitted new, 0\u00a0km ago\./)).toBeVisible()
 })

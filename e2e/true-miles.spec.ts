@@ -38,7 +38,7 @@ test('what other recorders write: the questions are answered by keyboard, and th
   await test.step('other sports and days that cannot be are asked about, and left out unless somebody says otherwise', async () => {
     await expect(asked(page)).toContainText('was recorded as “running”')
     await expect(asked(page)).toContainText('was recorded as “swimming”')
-    await expect(asked(page)).toContainText('which is still to come: the device’s clock was wrong')
+    await expect(asked(page)).toContainText('in the future: the device’s clock was wrong')
     await expect(asked(page)).toContainText('it may have been 2026-03-09')
     const lost = asked(page).getByRole('group', { name: /08j-week-rollover/ })
     await expect(lost.getByRole('radio', { name: 'Leave out' })).toBeChecked()
