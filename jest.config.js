@@ -12,7 +12,7 @@ const swc = (jsx) => [
 const shared = {
   roots: ['<rootDir>/src', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/cases', '<rootDir>/study'],
   // These ship ES modules only; the rest of node_modules is left alone.
-  transformIgnorePatterns: ['/node_modules/(?!(react-hotkeys-hook|@tanstack|uuid)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(react-hotkeys-hook|@tanstack|uuid|@noble)/)'],
   moduleNameMapper: { '\\.css$': '<rootDir>/test/empty.cjs' },
 }
 

@@ -8,10 +8,10 @@ import { replay } from '../src/core/log/replay.ts'
 import { usualCandidates } from '../src/core/measure/next-reading.ts'
 import { posterior } from '../src/core/measure/posterior.ts'
 import { bikeReport } from '../src/core/strategy/bike-report.ts'
-import { toEnd } from '../src/core/wear/hmc.ts'
+import { toEnd } from '../src/core/job.ts'
 import { riderOutlookSteps } from '../src/core/wear/rider-outlook.ts'
 import { riderGroups } from '../src/core/strategy/rider-ask.ts'
-import { valueNextLook, type NextLookQuestion } from '../src/core/wear/next-look-value.ts'
+import { nextLookSteps, type NextLookQuestion } from '../src/core/wear/next-look-value.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { readGpx } from '../src/formats/rides/gpx.ts'
 import { riderFigure } from './rider.ts'
@@ -161,7 +161,7 @@ const figures: Figure[] = [
   figure(
     `what one more reading would be worth, ${nextLook.candidates.length} candidates (in a worker)`,
     'under 400 ms',
-    () => valueNextLook(nextLook),
+    () => toEnd(nextLookSteps(nextLook)),
   ),
   figure('replay of 20 000 rides and 500 readings', 'under 150 ms', () => replay(log)),
   figure('replay of 200 bikes, 100 000 rides and 2000 fittings', 'under 500 ms', () => replay(workshop)),

@@ -192,7 +192,7 @@ test('what was worked out is there at the next visit, without any work', async (
   await readWithRule(page, '305.5')
   await workedOut(page)
   const verdict = (await answerOf(page).textContent()) ?? ''
-  await page.route('**/wear.worker*', (route) => route.abort())
+  await page.route('**/answers.worker*', (route) => route.abort())
   await page.reload()
   await expect(answerOf(page)).toHaveText(verdict)
   await expect(page.getByText('Working out the chains…')).toHaveCount(0)
@@ -206,7 +206,7 @@ test('long work tells how far it has come, can be left, and taken up again', asy
   // The worker's script is held back, as a slow machine would.
   let release: () => void = () => undefined
   const held = new Promise<void>((resolve) => (release = resolve))
-  await page.route('**/wear.worker*', async (route) => {
+  await page.route('**/answers.worker*', async (route) => {
     await held
     await route.continue()
   })

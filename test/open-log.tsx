@@ -14,7 +14,8 @@ import type { Ledger } from '../src/store/ledger.ts'
 import { LogContext, type OpenLog } from '../src/session/log-context.ts'
 import { screenSlice } from '../src/ui/screen-state.ts'
 import { SafeKeepingContext, type SafeKeeping } from '../src/session/safe-keeping.ts'
-import { ForecastsContext, type ForecastStore } from '../src/workers/use-forecasts.ts'
+import { AnswersContext, type Answering } from '../src/session/use-answer.ts'
+import { ForecastsContext, type ForecastStore } from '../src/session/use-forecasts.ts'
 import { noon, written } from './log.ts'
 
 /** The day on which the tested screens are looked at. */
@@ -30,6 +31,16 @@ const SAFE: SafeKeeping = {
   backupSaved: () => Promise.resolve(),
   folder: undefined,
 }
+
+const NOTHING_KNOWN: readonly never[] = []
+/** Nothing that is asked is ever answered. */
+const SILENT: Answering = () => ({
+  want: () => undefined,
+  known: () => NOTHING_KNOWN,
+  subscribe: () => () => undefined,
+  stop: () => undefined,
+  resume: () => undefined,
+})
 
 /** What {@link openLog} gives. */
 interface Opened {
@@ -104,7 +115,9 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
           <MemoryRouter initialEntries={[address]}>
             <LogContext value={log}>
               <SafeKeepingContext value={SAFE}>
-                <ForecastsContext value={forecasts}>{screen}</ForecastsContext>
+                <AnswersContext value={SILENT}>
+                  <ForecastsContext value={forecasts}>{screen}</ForecastsContext>
+                </AnswersContext>
               </SafeKeepingContext>
             </LogContext>
           </MemoryRouter>

@@ -1,7 +1,7 @@
 import type { Garage } from '../src/core/log/garage.ts'
 import { riderGroups } from '../src/core/strategy/rider-ask.ts'
-import { toEnd } from '../src/core/wear/hmc.ts'
-import type { ChainNow, WearAnswer } from '../src/core/wear/outlook.ts'
+import { toEnd } from '../src/core/job.ts'
+import { onBike, type WearAnswer } from '../src/core/wear/outlook.ts'
 import { riderOutlookSteps, type RiderOutlook } from '../src/core/wear/rider-outlook.ts'
 
 /** What the wear model says of a garage of one rider. */
@@ -13,6 +13,5 @@ export function outlookOf(garage: Garage, now: string): RiderOutlook {
 
 /** What it says of one chain that is on a bike; undefined where the log holds no such chain. */
 export function answerOf(garage: Garage, now: string, chain: string | undefined): WearAnswer | undefined {
-  const answer: ChainNow | WearAnswer | undefined = outlookOf(garage, now).chains[chain ?? '']
-  return answer && 'toLimitKm' in answer ? answer : undefined
+  return onBike(outlookOf(garage, now).chains[chain ?? ''])
 }

@@ -1,4 +1,4 @@
-import { useForecasts } from '../workers/use-forecasts.ts'
+import { useForecasts } from '../session/use-forecasts.ts'
 import { Button } from '../ui/parts/Button.tsx'
 
 /** That the forecasts are being worked out, how far that has come, and the way to stop it: under the bar, on every station. */

@@ -7,7 +7,7 @@ import { RouterProvider } from 'react-router/dom'
 import { Notices } from '../ui/parts/notices.tsx'
 import '../ui/theme.css'
 import { Broken, BrokenAbove, NotFound } from './Faults.tsx'
-import { ForecastsProvider } from './ForecastsProvider.tsx'
+import { AnswersProvider } from '../session/AnswersProvider.tsx'
 import { guardOpening, keepsFailing } from './opening-guard.ts'
 import { OpenLogProvider } from './OpenLogProvider.tsx'
 import { store } from './redux.ts'
@@ -53,9 +53,9 @@ const router = createBrowserRouter(
       Component: () => (
         <Notices>
           <OpenLogProvider>
-            <ForecastsProvider>
+            <AnswersProvider>
               <Shell />
-            </ForecastsProvider>
+            </AnswersProvider>
           </OpenLogProvider>
         </Notices>
       ),

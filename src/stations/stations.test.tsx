@@ -4,7 +4,8 @@ import userEvent from '@testing-library/user-event'
 import { commuter, noon, ride, ruleReading } from '../../test/log.ts'
 import type { EntryDraft } from '../core/log/entries.ts'
 import { openLog, TODAY } from '../../test/open-log.tsx'
-import { valueNextLook } from '../core/wear/next-look-value.ts'
+import { toEnd } from '../core/job.ts'
+import { nextLookSteps } from '../core/wear/next-look-value.ts'
 import { SHORT_INSTRUMENT } from '../ui/words/names.ts'
 import { Guide } from './gauge/Guide.tsx'
 import { LimitChoice } from './gauge/LimitChoice.tsx'
@@ -273,7 +274,7 @@ describe('Gauge, guiding the hand', () => {
       ruleReading(3, 1, 306.4),
     ])
     const picked: string[] = []
-    show(<NextWorth answer={valueNextLook(chain.nextLook)} onPick={({ tool }) => picked.push(tool)} />)
+    show(<NextWorth answer={toEnd(nextLookSteps(chain.nextLook))} onPick={({ tool }) => picked.push(tool)} />)
     expect(screen.getByText(/The chance that the verdict is wrong is 1 in/)).not.toBeNull()
     const rows = screen.getAllByRole('button')
     expect(rows).toHaveLength(7)

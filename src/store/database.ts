@@ -13,20 +13,26 @@ export interface KeptThing {
   readonly value: unknown
 }
 
-/** An answer of the wear model, and the state of the log that it is of: kept so that it is there at once next time. */
-export interface StoredForecast {
-  readonly group: string
-  /** Of the model. */
-  readonly version: number
+/** An answer that took its time, kept so that it is there at once next time. */
+export interface StoredAnswer {
+  /** Job, version and question. */
   readonly key: string
-  readonly outlook: unknown
+  readonly job: string
+  /** Of the job: answers of another one are worked out anew. */
+  readonly version: number
+  /** What it is about, the same whatever the log says of it. */
+  readonly about: string
+  readonly bytes: number
+  /** When it was kept, ms since 1970. */
+  readonly at: number
+  readonly answer: unknown
 }
 
 /** The one database of a world: the user's own, or the demo's. */
 export type LogDatabase = Dexie & {
   readonly entries: EntityTable<StoredEntry, 'seq'>
   readonly kept: EntityTable<KeptThing, 'key'>
-  readonly forecasts: EntityTable<StoredForecast, 'group'>
+  readonly answers: EntityTable<StoredAnswer, 'key'>
   readonly aside: EntityTable<AsideEntry, 'text'>
 }
 
@@ -69,12 +75,13 @@ export function openDatabase(world: World): LogDatabase {
   database.version(2).stores({ kept: '&key' })
   database.version(3).stores({ forecasts: '&group' })
   database.version(4).stores({ aside: '&text' }).upgrade(upgradeEntries)
+  database.version(5).stores({ forecasts: null, answers: '&key, [job+version+about+at], [at+bytes]' })
   database.on('populate', (transaction) => void beginGeneration(transaction))
   return database
 }
 
 /** The newest shape of the database that this build knows. */
-const SHAPE = 4
+const SHAPE = 5
 /** Dexie counts in tenths, so that there is room between two shapes. */
 const shapeOf = (database: LogDatabase): number => database.backendDB().version / 10
 

@@ -11,7 +11,7 @@ import { replay } from '../core/log/replay.ts'
 import { stillNew } from '../core/log/still-new.ts'
 import { withOneStamp } from '../core/log/one-stamp.ts'
 import { isFull, LogOpenError, openDatabase, openPatiently } from './database.ts'
-import { keepForecast, readForecast } from './forecasts.ts'
+import { keepAnswer, newestAnswer, readAnswer } from './answers.ts'
 import type { Ledger } from './ledger.ts'
 import { allAside } from './merge-in.ts'
 import { allEntries, DraftError } from './write.ts'
@@ -155,14 +155,45 @@ test('the two worlds do not mix', async () => {
   await demo.database.delete()
 })
 
-test('a forecast is kept for the next visit, one for each rider, and goes with the log', async () => {
-  const { database } = ledger
-  expect(await readForecast(database, 'all')).toBeUndefined()
-  await keepForecast(database, { group: 'all', version: 1, key: 'older', outlook: { chains: {} } })
-  await keepForecast(database, { group: 'all', version: 1, key: 'newer', outlook: { chains: {} } })
-  expect(await readForecast(database, 'all')).toMatchObject({ key: 'newer' })
-  await ledger.wipe()
-  expect(await readForecast(database, 'all')).toBeUndefined()
+describe('answers kept for the next visit', () => {
+  const answer = (key: string, at: number, changes = {}) => ({
+    key,
+    job: 'rider-outlook',
+    version: 1,
+    about: 'all',
+    bytes: 100,
+    at,
+    answer: { draws: Float32Array.of(1, 2) },
+    ...changes,
+  })
+
+  test('are found by their question, and the newest by what it is about', async () => {
+    const { database } = ledger
+    expect(await readAnswer(database, 'one')).toBeUndefined()
+    await keepAnswer(database, answer('two', 2))
+    await keepAnswer(database, answer('one', 1))
+    await keepAnswer(database, answer('of another version', 3, { version: 2 }))
+    await keepAnswer(database, answer('about another', 4, { about: 'kite' }))
+    expect(await readAnswer(database, 'one')).toMatchObject({ answer: { draws: Float32Array.of(1, 2) } })
+    expect(await newestAnswer(database, 'rider-outlook', 1, 'all')).toMatchObject({ key: 'two' })
+    expect(await newestAnswer(database, 'rider-outlook', 3, 'all')).toBeUndefined()
+  })
+
+  test('take so much room and no more: the oldest go', async () => {
+    const { database } = ledger
+    for (const at of [3, 1, 2]) await keepAnswer(database, answer(`of ${at}`, at), 350)
+    await keepAnswer(database, answer('of 4', 4), 350)
+    expect(await readAnswer(database, 'of 1')).toBeUndefined()
+    for (const at of [2, 3, 4]) expect(await readAnswer(database, `of ${at}`)).toBeDefined()
+    await keepAnswer(database, answer('a large one', 5, { bytes: 1000 }), 350)
+    expect(await database.answers.toCollection().primaryKeys()).toEqual(['a large one'])
+  })
+
+  test('go with the log', async () => {
+    await keepAnswer(ledger.database, answer('one', 1))
+    await ledger.wipe()
+    expect(await readAnswer(ledger.database, 'one')).toBeUndefined()
+  })
 })
 
 describe('another tab', () => {

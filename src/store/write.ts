@@ -122,10 +122,10 @@ export async function entriesSince(
 
 /** Empties the log of this world, and what was kept beside it. */
 export async function wipe(database: LogDatabase): Promise<void> {
-  const { entries, kept, forecasts, aside } = database
-  await database.transaction('rw', entries, kept, forecasts, aside, async () => {
+  const { entries, kept, answers, aside } = database
+  await database.transaction('rw', entries, kept, answers, aside, async () => {
     const generation = await readGeneration(database)
-    await Promise.all([entries.clear(), kept.clear(), forecasts.clear(), aside.clear()])
+    await Promise.all([entries.clear(), kept.clear(), answers.clear(), aside.clear()])
     await countChange(database, generation)
   })
 }

@@ -1,8 +1,6 @@
-import { proxy } from 'comlink'
 import type { Entry } from '../core/log/entries.ts'
 import { BackupFileError, type BackupContents } from '../formats/read-backup.ts'
-import type { BackupPart, BackupWorker } from './backup.worker.ts'
-import { startWorker } from './start-worker.ts'
+import { pool } from './ask.ts'
 
 /** A backup being read. */
 export interface BackupReading {
@@ -12,27 +10,22 @@ export interface BackupReading {
 }
 
 /**
- * Reads a backup in a worker, so that the page stays free whatever its size.
+ * Reads a backup away from the page, which stays free whatever its size.
  * @param onProgress told the share that is done, 0 to 1
  */
 export function readBackupFile(file: Blob, onProgress: (share: number) => void): BackupReading {
-  const { remote, failed, stop } = startWorker<BackupWorker>(
-    () => new Worker(new URL('./backup.worker.ts', import.meta.url), { type: 'module' }),
-  )
-  let cancel = (): void => undefined
-  const cancelled = new Promise<'cancelled'>((resolve) => {
-    cancel = () => resolve('cancelled')
+  const entries: Entry[] = []
+  const asked = pool.ask('backup', file, {
+    isWaitedFor: true,
+    onStep: ({ part, done, of }) => {
+      if (part) entries.push(...part)
+      onProgress(of === 0 ? 0 : done / of)
+    },
   })
-  const read = async (): Promise<BackupContents> => {
-    const entries: Entry[] = []
-    const onPart = (part: BackupPart): Promise<void> => {
-      entries.push(...part.entries)
-      onProgress(part.of === 0 ? 0 : part.done / part.of)
-      return Promise.resolve()
-    }
-    const rest = await Promise.race([remote.read(file, proxy(onPart)), failed])
-    if ('fault' in rest) throw new BackupFileError(rest.fault)
-    return { ...rest, entries }
-  }
-  return { result: Promise.race([read(), cancelled]).finally(stop), cancel }
+  const result = asked.done.then((read): BackupContents | 'cancelled' => {
+    if (!read) return 'cancelled'
+    if ('fault' in read) throw new BackupFileError(read.fault)
+    return { ...read, entries }
+  })
+  return { result, cancel: asked.stop }
 }

@@ -1,16 +1,12 @@
-import type { Remote } from 'comlink'
 import type { RideSetup } from '../core/exposure/ride-gears.ts'
-import type { PackedFile } from '../formats/rides/zip.ts'
+import type { JobStep } from '../core/job.ts'
+import { pool } from './ask.ts'
+import type { Asked } from './pool.ts'
 import type { RideFile } from './ride-file.ts'
-import type { RidesWorker } from './rides.worker.ts'
-import { startWorker } from './start-worker.ts'
 
 export type { ReadRide, RideFile } from './ride-file.ts'
 
-export interface Progress {
-  readonly done: number
-  readonly of: number
-}
+export type Progress = JobStep
 
 export interface Reading {
   readonly result: Promise<readonly RideFile[] | 'cancelled'>
@@ -18,14 +14,10 @@ export interface Reading {
   readonly cancel: () => void
 }
 
-const MOST_WORKERS = 4
 /** Files that are read in one go, at most. */
 const PART = 25
 /** Progress is told at most this often, ms: a thousand files are not a thousand drawings. */
 const TELL_MS = 80
-
-/** A piece of work for one of the workers. */
-type Task = (worker: Remote<RidesWorker>) => Promise<readonly RideFile[]>
 
 const isArchive = (file: File): boolean => /\.zip$/i.test(file.name)
 
@@ -66,9 +58,43 @@ function inParts(files: readonly File[], workers: number): Placed[][] {
   return parts
 }
 
+/** One piece of the work, the place of its results among those of the others, and how many files it is of. */
+interface Piece {
+  readonly place: number
+  readonly files: number
+  readonly ask: (onStep: (step: JobStep) => void) => Asked<RideFile[]>
+}
+
+/** What is in an archive, in as many pieces as there are workers: each of them opens it once. */
+async function piecesOf(
+  archive: File,
+  place: number,
+  setup: RideSetup,
+  watch: <A>(asked: Asked<A>) => Promise<A>,
+): Promise<{ readonly pieces: Piece[] } | { readonly fault: string }> {
+  const listed = await watch(pool.ask('ride-archive', { archive }, { isWaitedFor: true }))
+  if ('fault' in listed) return listed
+  const each = Math.max(PART, Math.ceil(listed.files.length / pool.size))
+  const pieces: Piece[] = []
+  for (let from = 0; from < listed.files.length; from += each) {
+    const files = listed.files.slice(from, from + each)
+    pieces.push({
+      place,
+      files: files.length,
+      ask: (onStep) => pool.ask('packed-rides', { archive, files, setup }, { isWaitedFor: true, onStep }),
+    })
+  }
+  return { pieces }
+}
+
+/** Reading was stopped before it was over. */
+class CancelledError extends Error {
+  override readonly name = 'CancelledError'
+}
+
 /**
- * Reads ride files in a pool of workers, so that the screen stays free and a cancel takes hold at once. Archives are
- * listed first and their files shared out too. Results come in the order of the files.
+ * Reads ride files away from the page, which stays free and can cancel at once. Archives are listed first and their files
+ * shared out too. Results come in the order of the files.
  * @param setup the bike they are for: its gears are told as the rides are read
  */
 export function readRides(
@@ -76,71 +102,72 @@ export function readRides(
   setup: RideSetup,
   onProgress: (progress: Progress) => void,
 ): Reading {
-  const count = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency, files.length))
-  const workers = Array.from({ length: files.some(isArchive) ? Math.max(2, count) : count }, () =>
-    startWorker<RidesWorker>(
-      () => new Worker(new URL('./rides.worker.ts', import.meta.url), { type: 'module' }),
-    ),
-  )
-  const stop = (): void => workers.forEach((worker) => worker.stop())
-  let cancel = (): void => undefined
+  const running = new Set<Asked<unknown>>()
+  let isCancelled = false
+  const stopAll = (): void => running.forEach(({ stop }) => stop())
+  const watch = async <A>(asked: Asked<A>): Promise<A> => {
+    running.add(asked)
+    if (isCancelled) asked.stop()
+    const answer = await asked.done
+    running.delete(asked)
+    if (answer === undefined) throw new CancelledError()
+    return answer
+  }
   const work = async (): Promise<readonly RideFile[]> => {
-    const pool = workers.map(({ remote }) => remote)
     const tell = teller(onProgress)
-    let done = 0
-    let of = files.length
-    const tasks: { readonly place: number; readonly files: number; readonly run: Task }[] = []
+    let [done, of] = [0, files.length]
+    const pieces: Piece[] = []
     const found = new Map<number, RideFile[]>()
     const keep = (place: number, results: readonly RideFile[]): void => {
       found.set(place, [...(found.get(place) ?? []), ...results])
     }
-    const [lister] = pool
     for (const [place, file] of files.entries()) {
-      if (!isArchive(file) || !lister) continue
-      const listed = await lister.list(file)
+      if (!isArchive(file)) continue
+      const listed = await piecesOf(file, place, setup, watch)
       if ('fault' in listed) {
         keep(place, [{ file: file.name, form: 'fault', fault: listed.fault }])
         done++
         continue
       }
-      of += listed.files.length - 1
-      for (let from = 0; from < listed.files.length; from += PART) {
-        const part: readonly PackedFile[] = listed.files.slice(from, from + PART)
-        tasks.push({ place, files: part.length, run: (worker) => worker.packed(file, part, setup) })
-      }
+      of += listed.pieces.reduce((sum, piece) => sum + piece.files, 0) - 1
+      pieces.push(...listed.pieces)
     }
-    for (const part of inParts(files, pool.length))
-      tasks.push({
+    for (const part of inParts(files, pool.size))
+      pieces.push({
         place: part[0]?.place ?? 0,
         files: part.length,
-        run: (worker) =>
-          worker.some(
-            part.map(({ file }) => file),
-            setup,
+        ask: (onStep) =>
+          pool.ask(
+            'ride-files',
+            { files: part.map(({ file }) => file), setup },
+            { isWaitedFor: true, onStep },
           ),
       })
-    let next = 0
-    await Promise.all(
-      pool.map(async (worker) => {
-        for (let task = tasks[next++]; task; task = tasks[next++]) {
-          const results = await task.run(worker)
-          keep(task.place, results)
-          // One file may hold several rides.
-          done += task.files
-          tell({ done, of })
-        }
+    const doneOf = pieces.map(() => 0)
+    const tellPiece = (i: number, here: number): void => {
+      doneOf[i] = here
+      tell({ done: done + doneOf.reduce((sum, one) => sum + one, 0), of })
+    }
+    const results = await Promise.all(
+      pieces.map(async ({ ask, files: count }, i) => {
+        const read = await watch(ask((step) => tellPiece(i, step.done)))
+        // One file may hold several rides.
+        tellPiece(i, count)
+        return read
       }),
     )
+    results.forEach((read, i) => keep(pieces[i]?.place ?? 0, read))
     return files.flatMap((_, place) => found.get(place) ?? [])
   }
-  const result = new Promise<readonly RideFile[] | 'cancelled'>((resolve, reject) => {
-    cancel = () => {
-      stop()
-      resolve('cancelled')
-    }
-    Promise.race([work(), ...workers.map(({ failed }) => failed)])
-      .then(resolve, reject)
-      .finally(stop)
+  const result = work().catch((error: unknown): 'cancelled' => {
+    // What one piece met with ends the others too.
+    stopAll()
+    if (error instanceof CancelledError) return 'cancelled'
+    throw error
   })
-  return { result, cancel: () => cancel() }
+  const cancel = (): void => {
+    isCancelled = true
+    stopAll()
+  }
+  return { result, cancel }
 }

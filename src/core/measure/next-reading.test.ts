@@ -1,10 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
+import { toEnd } from '../job.ts'
 import { seededRandom } from '../random.ts'
 import { lengthAtElongation } from './elongation.ts'
-import { nextReadingValues, usualCandidates, type Candidate } from './next-reading.ts'
+import {
+  nextReadingSteps,
+  usualCandidates,
+  type Candidate,
+  type NextReadingQuestion,
+} from './next-reading.ts'
 import { densityOf, posterior, posteriorDensity } from './posterior.ts'
 import type { Reading } from './reading.ts'
 
+const valuesOf = (question: NextReadingQuestion) => toEnd(nextReadingSteps(question))
 const scale = (percent: number, contacts: 'two' | 'three' = 'two'): Reading => ({
   instrument: `${contacts}-contact-scale`,
   percent,
@@ -18,7 +25,7 @@ const rule = (percent: number): Reading => ({
 describe('what one more reading would be worth', () => {
   const before = posteriorDensity([])
   const candidates = usualCandidates(0.75)
-  const answer = nextReadingValues({
+  const answer = valuesOf({
     before,
     readings: [{ reading: rule(0.7) }, { reading: rule(0.72) }],
     limit: 0.75,
@@ -36,7 +43,7 @@ describe('what one more reading would be worth', () => {
   })
 
   test('of a verdict that stands fast tells apart only by closeness', () => {
-    const { values, wrongNow } = nextReadingValues({
+    const { values, wrongNow } = valuesOf({
       before,
       readings: [{ reading: rule(0.2) }, { reading: rule(0.22) }],
       limit: 0.75,
@@ -61,7 +68,7 @@ describe('what one more reading would be worth', () => {
       { tool: 'old', ...kind },
       { tool: 'new', ...kind },
     ]
-    const { values } = nextReadingValues({ before, readings, limit: 0.75, candidates: both })
+    const { values } = valuesOf({ before, readings, limit: 0.75, candidates: both })
     expect(values[0]?.candidate.tool).toBe('new')
   })
 

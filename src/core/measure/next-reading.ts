@@ -1,3 +1,4 @@
+import type { JobStep } from '../job.ts'
 import { biasOf, likelihoodByTool, toolOf } from './instrument-likelihood.ts'
 import { INSTRUMENTS, readingSd } from './instruments.ts'
 import { evidenceOf, logBetween } from './likelihood.ts'
@@ -174,8 +175,11 @@ function logAt({ e, density }: Density, x: number): number {
  * What another reading would tell you (expected value of sample information): for each candidate, over all it
  * could answer, the expected chance that the verdict is then wrong, and the expected width. A second reading with a
  * tool already used shares its bias, and so is worth less.
+ * @yields after each candidate
  */
-export function nextReadingValues(question: NextReadingQuestion): NextReadingAnswer {
+export function* nextReadingSteps(
+  question: NextReadingQuestion,
+): Generator<JobStep, NextReadingAnswer, undefined> {
   const prior = E.map((e) => logAt(question.before, e))
   const parts = [...likelihoodByTool(question.readings, () => 0).values()]
   const log = E.map((e, i) => (prior[i] ?? 0) + parts.reduce((sum, part) => sum + part([e]), 0))
@@ -184,7 +188,11 @@ export function nextReadingValues(question: NextReadingQuestion): NextReadingAns
     log.map((value) => Math.exp(value - top)),
     question.limit,
   )
-  const values = question.candidates.map((candidate) => valueOf(question, candidate, prior))
+  const values: NextReadingValue[] = []
+  for (const candidate of question.candidates) {
+    values.push(valueOf(question, candidate, prior))
+    yield { done: values.length, of: question.candidates.length }
+  }
   return {
     wrongNow: now.wrong,
     halfNow: now.half,

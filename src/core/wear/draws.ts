@@ -1,6 +1,7 @@
+import type { JobStep } from '../job.ts'
 import { seededRandom } from '../random.ts'
 import { effectiveSize, rHat } from './diagnostics.ts'
-import { sampleHmcSteps, type SampleOptions, type SampleProgress } from './hmc.ts'
+import { sampleHmcSteps, type SampleOptions } from './hmc.ts'
 import { laplaceOf } from './laplace.ts'
 import type { ChainPast } from './rate-grid.ts'
 import { RATE_MEDIAN } from './rate-grid.ts'
@@ -62,7 +63,7 @@ export function* drawRiderSteps(
   chains: readonly RiderChain[],
   ahead: readonly RoadPiece[],
   options: SampleOptions,
-): Generator<SampleProgress, RiderDraws> {
+): Generator<JobStep, RiderDraws, undefined> {
   const model = riderModel(chains, ahead)
   const density = logDensityOf(model)
   const start = laplaceOf(model, density)

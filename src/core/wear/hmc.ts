@@ -1,3 +1,4 @@
+import { toEnd, type JobStep } from '../job.ts'
 import { seededRandom, type Random } from '../random.ts'
 import { meanDraw, type Metric } from './metric.ts'
 
@@ -19,12 +20,6 @@ export interface SampleStart {
   readonly metric: Metric
   /** How far to step about another middle: asked once, of where the warm-up has led to. */
   readonly metricAbout: (middle: Float64Array) => Metric
-}
-
-/** How far a sampling has come, in steps. */
-export interface SampleProgress {
-  readonly done: number
-  readonly of: number
 }
 
 export interface Sample {
@@ -169,7 +164,7 @@ export function* sampleHmcSteps(
   dimension: number,
   options: SampleOptions,
   start: SampleStart,
-): Generator<SampleProgress, Sample> {
+): Generator<JobStep, Sample, undefined> {
   const { seed, chains, draws, warmUp } = options
   const later = Math.round(LATER_WARM_UP * warmUp)
   const of = warmUp + draws + (chains - 1) * (later + draws)
@@ -198,10 +193,3 @@ export const sampleHmc = (
   options: SampleOptions,
   start: SampleStart,
 ): Sample => toEnd(sampleHmcSteps(density, dimension, options, start))
-
-/** Walks a generator to its end, past whatever it yields. */
-export function toEnd<T>(walk: Generator<unknown, T>): T {
-  let step = walk.next()
-  while (!step.done) step = walk.next()
-  return step.value
-}

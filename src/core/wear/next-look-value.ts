@@ -1,4 +1,5 @@
-import { nextReadingValues, type Candidate, type NextReadingAnswer } from '../measure/next-reading.ts'
+import type { JobStep } from '../job.ts'
+import { nextReadingSteps, type Candidate, type NextReadingAnswer } from '../measure/next-reading.ts'
 import type { TakenReading } from '../measure/reading.ts'
 import { smoothDensity } from './density.ts'
 import {
@@ -26,15 +27,15 @@ export interface NextLookQuestion {
  * this one (methods 2 and 4).
  * @throws RangeError where a reading cannot be
  */
-export function valueNextLook({
+export function* nextLookSteps({
   past,
   earlier,
   look,
   now,
   limit,
   candidates,
-}: NextLookQuestion): NextReadingAnswer {
+}: NextLookQuestion): Generator<JobStep, NextReadingAnswer, undefined> {
   const belief = rateBelief(past, earlier, (now.unsureWearKm ?? 0) > 0)
   const before = smoothDensity(elongationsAt(belief, now), belief.weight)
-  return nextReadingValues({ before, readings: look, limit, candidates })
+  return yield* nextReadingSteps({ before, readings: look, limit, candidates })
 }

@@ -5,7 +5,7 @@ import type { RoadPiece } from '../exposure/roads.ts'
 import { lengthAtElongation } from '../measure/elongation.ts'
 import type { Reading } from '../measure/reading.ts'
 import type { AskedChain } from './asked-chain.ts'
-import { toEnd } from './hmc.ts'
+import { toEnd } from '../job.ts'
 import { pastAt, type WearAnswer } from './outlook.ts'
 import { riderOutlookSteps, type RiderOutlook } from './rider-outlook.ts'
 

@@ -64,6 +64,10 @@ export interface WearAnswer extends ChainNow {
   readonly surprise?: Surprise
 }
 
+/** What is said of a chain on a bike; undefined for one that is on none. */
+export const onBike = (answer: ChainNow | WearAnswer | undefined): WearAnswer | undefined =>
+  answer && 'toLimitKm' in answer ? answer : undefined
+
 /** Marks for which the chance of being past is always reported, %. */
 const MARKS = [0.5, 0.75, 0.9, 1]
 const FAN_STEPS = 24
@@ -129,14 +133,18 @@ export function chainOutlook(
   chain: AskedChain,
   untoldPast: number,
   seed: number,
-): { readonly answer: ChainNow | WearAnswer; readonly outcome?: AskedOutcome } {
+): {
+  readonly answer: ChainNow | WearAnswer
+  readonly own: ChainDraws
+  readonly outcome?: AskedOutcome
+} {
   const own = chainDraws(draws, chain, seed)
   const gone = wearKmDraws(draws, chain.now)
   const worn = elongationDraws(draws, own, gone)
   const density = smoothDensity(worn, new Float64Array(worn.length).fill(1 / worn.length))
   const now = chainNow(few, chain, own, density, untoldPast)
   const { ahead, limit } = chain
-  if (!ahead) return { answer: now }
+  if (!ahead) return { answer: now, own }
   const ways = drawWays(draws, ahead, seed + 1)
   const places = limitWearKm(draws, own, limit).map((at, n) => Math.max(0, at - (gone[n] ?? 0)))
   const found = Array.from(places, (more, n) => placeAtWear(ways[n] as DrawnWay, more))
@@ -158,6 +166,7 @@ export function chainOutlook(
       events: eventOutlooks(draws, own, gone, ways, ahead.stretches, limit),
       ...(conflict && { conflict }),
     },
+    own,
     outcome: { chain: chain.id, worn, toLimitKm: limitKm },
   }
 }

@@ -4,7 +4,7 @@ import type { Reading } from '../measure/reading.ts'
 import { CONDITION_MULTIPLIER } from '../exposure/conditions.ts'
 import type { RoadPiece } from '../exposure/roads.ts'
 import type { AskedChain } from './asked-chain.ts'
-import { toEnd } from './hmc.ts'
+import { toEnd } from '../job.ts'
 import type { SeasonRoad } from './rates.ts'
 import { riderOutlookSteps, type RiderOutlook } from './rider-outlook.ts'
 

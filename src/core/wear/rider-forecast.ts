@@ -8,7 +8,8 @@ import {
   type RiderDraws,
   type Settled,
 } from './draws.ts'
-import { toEnd, type SampleOptions } from './hmc.ts'
+import { toEnd } from '../job.ts'
+import type { SampleOptions } from './hmc.ts'
 import { intervalOf, quantileOf, type Interval } from './interval.ts'
 import type { RiderChain } from './rider-model.ts'
 import type { RoadPiece } from '../exposure/roads.ts'

@@ -1,8 +1,10 @@
+import type { JobStep } from '../job.ts'
 import { drawRiderSteps, fewDraws, settledOf, type RiderDraws, type Settled } from './draws.ts'
-import type { SampleOptions, SampleProgress } from './hmc.ts'
+import type { SampleOptions } from './hmc.ts'
 import type { AskedChain } from './asked-chain.ts'
 import { chainOutlook, type ChainNow, type WearAnswer } from './outlook.ts'
 import { riderRates, type RiderRates, type SeasonRoad } from './rates.ts'
+import { keepDraws, type KeptDraws } from './kept-draws.ts'
 import { surpriseAt } from './surprise.ts'
 import { lessons, type Lesson } from './teaches.ts'
 import { untoldChance } from './untold.ts'
@@ -13,9 +15,6 @@ export interface RiderAsk {
   readonly seasons: readonly SeasonRoad[]
   readonly seed: number
 }
-
-/** Counts up with every change of the model or of what it tells: answers kept of another version are worked out anew. */
-export const OUTLOOK_VERSION = 1
 
 /** How it was worked out, for whoever asks. */
 export interface Workings extends Settled {
@@ -34,6 +33,8 @@ export interface RiderOutlook {
   readonly rates: RiderRates
   readonly lessons: readonly Lesson[]
   readonly workings: Workings
+  /** Some of the posterior's draws, to simulate from. */
+  readonly draws: KeptDraws
 }
 
 const SAMPLERS = 4
@@ -46,6 +47,8 @@ const LEAST_WARM_UP = 180
 /** Curves are drawn by so many draws at most, those of a chain that is off its bike by fewer. */
 const DRAWN_DRAWS = 600
 const OFF_BIKE_DRAWS = 200
+/** So many are part of the answer. */
+const KEPT_DRAWS = 500
 
 /** How much to sample: what is seen does not change with more draws than these. */
 function effortFor({ chains, seed }: RiderAsk): SampleOptions {
@@ -102,7 +105,7 @@ function* surprises(
   ask: RiderAsk,
   draws: RiderDraws,
   effort: SampleOptions,
-): Generator<SampleProgress, Map<string, WearAnswer['surprise']>> {
+): Generator<JobStep, Map<string, WearAnswer['surprise']>, undefined> {
   const found = new Map<string, WearAnswer['surprise']>()
   const oddFrom = draws.model.chains.length > FEW_CHAINS ? ASKED_FROM : ODD_FROM
   const odd = ask.chains
@@ -131,7 +134,7 @@ function* surprises(
  * @yields how far the sampling has come: whoever walks it may stop walking
  * @throws RangeError where a reading or a distance cannot be
  */
-export function* riderOutlookSteps(asked: RiderAsk): Generator<SampleProgress, RiderOutlook> {
+export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOutlook, undefined> {
   const untold = new Map(asked.chains.map((chain) => [chain.id, untoldChance(chain)]))
   // A chain whose log plainly does not tell its whole past is one of unknown past.
   const chains = asked.chains.map((chain): AskedChain =>
@@ -166,5 +169,13 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<SampleProgress, R
       readings: chains.reduce((sum, { readings }) => sum + readings.length, 0),
       chains: draws.model.chains.length,
     },
+    draws: keepDraws(
+      draws,
+      outlooks.flatMap(({ own }, i) => {
+        const chain = chains[i]
+        return chain && !chain.retired ? [{ id: chain.id, own, road: chain.now }] : []
+      }),
+      KEPT_DRAWS,
+    ),
   }
 }

@@ -15,7 +15,7 @@ import { sayAction, sayCaution, sayReason } from '../../ui/words/advice.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayFigure } from '../../ui/words/numbers.ts'
 import { sayLimitDates, sayNextLook } from '../../ui/words/verdict.tsx'
-import { useForecast } from '../../workers/use-forecasts.ts'
+import { useForecast } from '../../session/use-forecasts.ts'
 
 /** Decide: one recommendation, its reasons in order, what it risks, and what would change it. */
 export default function Decide() {

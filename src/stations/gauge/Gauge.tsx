@@ -16,7 +16,8 @@ import { CAUSE_WORDS, sayDisagreement, saySettle, saySettled } from '../../ui/wo
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayFigure, sayPercent } from '../../ui/words/numbers.ts'
 import { sayNextLook, verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
-import { useForecast, useNextLook } from '../../workers/use-forecasts.ts'
+import { useAnswer } from '../../session/use-answer.ts'
+import { useForecast } from '../../session/use-forecasts.ts'
 import { Evidence } from './Evidence.tsx'
 import { HowWorkedOut } from './HowWorkedOut.tsx'
 import { History } from './History.tsx'
@@ -106,7 +107,11 @@ export default function Gauge() {
   const [search] = useSearchParams()
   const beside = search.has('now')
   const { answer, fresh, fault } = useForecast(report?.chain?.part.entry.part)
-  const worth = useNextLook(report?.chain?.nextLook)
+  const { answer: worth, fresh: isWorthNow } = useAnswer(
+    'next-look',
+    report?.chain?.nextLook,
+    report?.chain?.part.entry.part ?? '',
+  )
   const [wanted, setWanted] = useState<Wanted>()
   const chain = report?.chain
   const links = chain?.part.entry.spec.type === 'chain' ? chain.part.entry.spec.links : 114
@@ -135,7 +140,7 @@ export default function Gauge() {
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1 bench:grid-cols-1">
         <div className="flex flex-col gap-8">
           <ReadingList chain={chain} />
-          {worth && <NextWorth answer={worth} onPick={take} />}
+          {worth && isWorthNow && <NextWorth answer={worth} onPick={take} />}
           <History report={report} chain={chain} answer={answer} />
         </div>
         <div className="max-lg:order-first bench:order-first">

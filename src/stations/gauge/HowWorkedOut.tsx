@@ -2,8 +2,8 @@ import { STATIONS } from '../../ui/places.ts'
 import { Link } from 'react-router'
 import type { PartId } from '../../core/log/entry.ts'
 import { WorkingsNote } from '../../ui/parts/WorkingsNote.tsx'
-import { answerFor } from '../../workers/forecast-keeper.ts'
-import { useForecasts } from '../../workers/use-forecasts.ts'
+import { answerFor } from '../../session/use-forecasts.ts'
+import { useForecasts } from '../../session/use-forecasts.ts'
 
 /** The workings behind a chain's forecast, and the way to what was learned. */
 export function HowWorkedOut({ chain }: { readonly chain: PartId }) {

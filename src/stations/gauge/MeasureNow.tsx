@@ -1,11 +1,11 @@
 import { yupResolver } from '@hookform/resolvers/yup'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import type { Instrument, Reading } from '../../core/measure/reading.ts'
-import type { WearAnswer } from '../../core/wear/outlook.ts'
-import type { RiderAsk } from '../../core/wear/rider-outlook.ts'
+import { onBike } from '../../core/wear/outlook.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { useAnswer } from '../../session/use-answer.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf } from '../../ui/parts/day.ts'
@@ -16,8 +16,6 @@ import { useOnce } from '../../ui/use-once.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
-import { useNextLook } from '../../workers/use-forecasts.ts'
-import { workOutlook } from '../../workers/wear-worker.ts'
 import { Evidence } from './Evidence.tsx'
 import { HOW } from './how-to-read.ts'
 import { NextWorth } from './NextWorth.tsx'
@@ -37,24 +35,6 @@ import {
   type TakeDraft,
 } from './take-form.ts'
 import { TakeInputs } from './TakeInputs.tsx'
-
-/** What the wear model says to a question of its own, beside the open log; undefined until it is worked out. */
-function useOutlook(ask: RiderAsk | undefined, chain: string) {
-  const [held, setHeld] = useState<{ ask: RiderAsk; answer?: WearAnswer; fault?: string }>()
-  useEffect(() => {
-    if (!ask) return undefined
-    const job = workOutlook(ask, () => undefined)
-    job.done.then(
-      (outlook) => {
-        const answer = outlook?.chains[chain]
-        if (answer && 'toLimitKm' in answer) setHeld({ ask, answer })
-      },
-      () => setHeld({ ask, fault: 'It could not be worked out. Reload the page and try again.' }),
-    )
-    return () => job.stop()
-  }, [ask, chain])
-  return held?.ask === ask ? held : undefined
-}
 
 interface Measured {
   readonly kind: DrivetrainKind
@@ -84,8 +64,10 @@ function Verdict({
     [measured, ids, name],
   )
   const made = useMemo(() => provisionalReport(entries, drafts, ids, now), [entries, drafts, ids, now])
-  const outlook = useOutlook(made?.ask, ids.chain)
-  const worth = useNextLook(made?.chain.nextLook)
+  // Until it is kept nothing of it is: neither what was read nor what it says.
+  const outlook = useAnswer('rider-outlook', made?.ask, undefined)
+  const worth = useAnswer('next-look', made?.chain.nextLook, undefined)
+  const answer = outlook.fresh ? onBike(outlook.answer?.chains[ids.chain]) : undefined
   const [keep, keeping] = useOnce(async () => {
     if (
       !(await record(drafts, `${name} is in the log with ${sayCount(measured.readings.length, 'reading')}.`))
@@ -99,8 +81,12 @@ function Verdict({
   return (
     <>
       <Answer
-        word={verdictOf(report, outlook?.answer)}
-        detail={outlook?.fault ?? verdictGrounds(report, chain, outlook?.answer)}
+        word={verdictOf(report, answer)}
+        detail={
+          outlook.fault === undefined
+            ? verdictGrounds(report, chain, answer)
+            : 'It could not be worked out. Reload the page and try again.'
+        }
         action={
           <>
             <Button look="next" disabled={keeping} onClick={keep}>
@@ -112,10 +98,12 @@ function Verdict({
           </>
         }
       >
-        {outlook?.answer ? verdictSentence(report, outlook.answer, units) : 'Working it out…'}
+        {answer ? verdictSentence(report, answer, units) : 'Working it out…'}
       </Answer>
-      <Evidence report={report} chain={chain} answer={outlook?.answer} />
-      {worth && <NextWorth answer={worth} onPick={({ instrument }) => onPick(instrument)} />}
+      <Evidence report={report} chain={chain} answer={answer} />
+      {worth.answer && worth.fresh && (
+        <NextWorth answer={worth.answer} onPick={({ instrument }) => onPick(instrument)} />
+      )}
     </>
   )
 }

@@ -1,5 +1,5 @@
 import type { RiderOutlook } from '../../core/wear/rider-outlook.ts'
-import type { GroupForecast } from '../../workers/forecast-keeper.ts'
+import type { GroupForecast } from '../../session/use-forecasts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
@@ -10,7 +10,7 @@ import { useBikeId } from '../../ui/use-bike-id.ts'
 import { QUARTER_NAMES } from '../../ui/words/names.ts'
 import { sayAboutKm, sayChance, sayCount } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
-import { useForecasts } from '../../workers/use-forecasts.ts'
+import { useForecasts } from '../../session/use-forecasts.ts'
 import { RateRows, type RateRow } from './RateRows.tsx'
 import {
   capital,

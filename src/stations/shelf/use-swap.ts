@@ -11,7 +11,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
-import { useForecast } from '../../workers/use-forecasts.ts'
+import { useForecast } from '../../session/use-forecasts.ts'
 import { faultOfChain } from './bike-form.ts'
 import { chainsToHand, linkOn, linksToHand, type Swap } from './swap.ts'
 

@@ -15,7 +15,7 @@ import { sayLastReading } from '../../ui/words/verdict.tsx'
 import { UnsavedNote } from './UnsavedNote.tsx'
 import { ComingUp } from './ComingUp.tsx'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
-import { useForecasts, useForecastsOf } from '../../workers/use-forecasts.ts'
+import { useForecasts, useForecastsOf } from '../../session/use-forecasts.ts'
 
 interface Line {
   readonly report: BikeReport

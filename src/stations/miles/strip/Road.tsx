@@ -13,7 +13,7 @@ import { useUnits, type Units } from '../../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../../ui/words/names.ts'
 import { sayAboutKm, sayCount, sayDay, sayFigure, sayKm, sayLimit } from '../../../ui/words/numbers.ts'
 import { sayLimitDates } from '../../../ui/words/verdict.tsx'
-import { useAnswers, useForecast } from '../../../workers/use-forecasts.ts'
+import { useAnswers, useForecast } from '../../../session/use-forecasts.ts'
 import { MileStrip } from './MileStrip.tsx'
 import type { StripPicture } from './picture.ts'
 

@@ -1,10 +1,30 @@
-import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
+import { createContext, useContext, useMemo, useSyncExternalStore } from 'react'
 import type { PartId } from '../core/log/entry.ts'
-import type { NextReadingAnswer } from '../core/measure/next-reading.ts'
-import type { NextLookQuestion } from '../core/wear/next-look-value.ts'
-import type { ChainNow, WearAnswer } from '../core/wear/outlook.ts'
-import { answerFor, type GroupForecast } from './forecast-keeper.ts'
-import { workNextLook } from './wear-worker.ts'
+import { onBike, type ChainNow, type WearAnswer } from '../core/wear/outlook.ts'
+import type { RiderOutlook } from '../core/wear/rider-outlook.ts'
+
+/** What is known of one rider's chains at the moment. */
+export interface GroupForecast {
+  readonly id: string
+  readonly chains: readonly PartId[]
+  /** The newest there is; of an earlier state of the log where it is not fresh. */
+  readonly outlook?: RiderOutlook
+  readonly fresh: boolean
+  /** Share of the work that is done, while it is being done. */
+  readonly progress?: number
+  readonly stopped?: true
+  readonly fault?: string
+}
+
+/** What is known of one chain; undefined until it is worked out for the first time. */
+export function answerFor(
+  groups: readonly GroupForecast[],
+  chain: PartId | undefined,
+): { readonly group: GroupForecast; readonly answer: ChainNow | WearAnswer | undefined } | undefined {
+  if (chain === undefined) return undefined
+  const group = groups.find(({ chains }) => chains.includes(chain))
+  return group && { group, answer: group.outlook?.chains[chain] }
+}
 
 /** The forecasts of every rider in the log, as they come in, and the means to stop and resume their work. */
 export interface ForecastStore {
@@ -47,7 +67,7 @@ function forecastOf(groups: readonly GroupForecast[], chain: PartId | undefined)
   if (!found) return NOTHING
   const { answer, group } = found
   return {
-    answer: answer && 'toLimitKm' in answer ? answer : undefined,
+    answer: onBike(answer),
     fresh: group.fresh,
     fault: group.fault,
   }
@@ -93,23 +113,4 @@ export function useAnswers(chains: readonly PartId[]): Answers {
 export function useForecastsOf(chains: readonly (PartId | undefined)[]): readonly Forecast[] {
   const { groups } = useForecasts()
   return chains.map((chain) => forecastOf(groups, chain))
-}
-
-/** What another reading would tell you, worked out in the worker; undefined until it is. */
-export function useNextLook(question: NextLookQuestion | undefined): NextReadingAnswer | undefined {
-  const key = useMemo(() => (question ? JSON.stringify(question) : undefined), [question])
-  const [known, setKnown] = useState<{ readonly key: string; readonly answer: NextReadingAnswer }>()
-  useEffect(() => {
-    if (!question || key === undefined) return undefined
-    let wanted = true
-    workNextLook(question).then(
-      (answer) => wanted && setKnown({ key, answer }),
-      // Without an answer nothing is claimed: the panel stays away.
-      () => undefined,
-    )
-    return () => {
-      wanted = false
-    }
-  }, [question, key])
-  return known?.key === key ? known?.answer : undefined
 }

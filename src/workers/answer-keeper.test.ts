@@ -1,37 +1,41 @@
 import { describe, expect, test } from '@jest/globals'
-import type { RiderGroup } from '../core/strategy/rider-ask.ts'
-import { OUTLOOK_VERSION, type RiderOutlook } from '../core/wear/rider-outlook.ts'
-import { answerFor, forecastKeeper, type KeptOutlook, type OutlookJob } from './forecast-keeper.ts'
+import type { RiderAsk, RiderOutlook } from '../core/wear/rider-outlook.ts'
+import { answerKeeper, type Kept, type Subject } from './answer-keeper.ts'
 
 const outlookNamed = (name: string): RiderOutlook =>
   ({ chains: { [name]: { readings: 1 } } }) as unknown as RiderOutlook
-const group = (id: string, seed: number): RiderGroup => ({
-  id,
-  chains: [`${id}-chain`],
-  ask: { chains: [], seasons: [], seed },
+const group = (about: string, seed: number): Subject<RiderAsk> => ({
+  about,
+  question: { chains: [], seasons: [], seed },
 })
 
 /** A job whose end the test decides. */
 interface Held {
   readonly seed: number
+  readonly isWaitedFor: boolean
   readonly progress: (share: number) => void
   readonly give: (outlook: RiderOutlook | undefined) => void
   readonly fail: (error: Error) => void
   stopped: boolean
 }
 
-function workshop(kept: Readonly<Record<string, KeptOutlook>> = {}) {
+/** @param older what is kept about something, whatever was asked */
+function workshop(
+  kept: Readonly<Record<string, RiderOutlook>> = {},
+  older: Readonly<Record<string, RiderOutlook>> = {},
+) {
   const jobs: Held[] = []
-  const saved: Record<string, KeptOutlook> = { ...kept }
-  const keeper = forecastKeeper({
-    work: ({ seed }, progress): OutlookJob => {
+  const saved: Record<string, RiderOutlook> = { ...kept }
+  const keeper = answerKeeper<'rider-outlook'>({
+    ask: ({ seed }, { isWaitedFor, onStep }) => {
       let give: Held['give'] = () => undefined
       let fail: Held['fail'] = () => undefined
       const done = new Promise<RiderOutlook | undefined>((resolve, reject) => {
         give = resolve
         fail = reject
       })
-      const job: Held = { seed, progress, give, fail, stopped: false }
+      const progress = (share: number): void => onStep?.({ done: share, of: 1 })
+      const job: Held = { seed, isWaitedFor, progress, give, fail, stopped: false }
       jobs.push(job)
       return {
         done,
@@ -41,9 +45,14 @@ function workshop(kept: Readonly<Record<string, KeptOutlook>> = {}) {
         },
       }
     },
-    load: (id) => Promise.resolve(saved[id]),
-    save: (id, one) => {
-      saved[id] = one
+    load: (question, about): Promise<Kept<RiderOutlook> | undefined> => {
+      const [same, before] = [saved[question], older[about ?? '']]
+      return Promise.resolve(
+        same ? { answer: same, isSame: true } : before && { answer: before, isSame: false },
+      )
+    },
+    save: (question, _about, one) => {
+      saved[question] = one
       return Promise.resolve()
     },
   })
@@ -54,9 +63,9 @@ function workshop(kept: Readonly<Record<string, KeptOutlook>> = {}) {
 const settle = async (): Promise<void> => {
   for (let i = 0; i < 10; i++) await Promise.resolve()
 }
-const keyOf = ({ ask }: RiderGroup): string => JSON.stringify(ask)
+const keyOf = ({ question }: Subject<RiderAsk>): string => JSON.stringify(question)
 
-describe('the keeper of forecasts', () => {
+describe('the keeper of answers', () => {
   test('works out what is asked, tells how far it has come, and keeps the answer', async () => {
     const { keeper, jobs, saved } = workshop()
     const told: number[] = []
@@ -69,13 +78,9 @@ describe('the keeper of forecasts', () => {
     jobs[0]?.give(outlookNamed('new'))
     await settle()
     const [known] = keeper.known()
-    expect(known).toMatchObject({ fresh: true, outlook: outlookNamed('new') })
+    expect(known).toMatchObject({ fresh: true, answer: outlookNamed('new') })
     expect(known).not.toHaveProperty('progress')
-    expect(saved['all']).toEqual({
-      version: OUTLOOK_VERSION,
-      key: keyOf(group('all', 1)),
-      outlook: outlookNamed('new'),
-    })
+    expect(saved[keyOf(group('all', 1))]).toEqual(outlookNamed('new'))
     // The first change is told at once, those that come right after it together, a moment later.
     expect(told).toHaveLength(1)
     await new Promise((resolve) => setTimeout(resolve, 250))
@@ -84,36 +89,36 @@ describe('the keeper of forecasts', () => {
 
   test('what was kept for the same log is there without any work', async () => {
     const one = group('all', 1)
-    const { keeper, jobs } = workshop({
-      all: { version: OUTLOOK_VERSION, key: keyOf(one), outlook: outlookNamed('kept') },
-    })
+    const { keeper, jobs } = workshop({ [keyOf(one)]: outlookNamed('kept') })
     keeper.want([one])
     await settle()
-    expect(keeper.known()[0]).toMatchObject({ fresh: true, outlook: outlookNamed('kept') })
+    expect(keeper.known()[0]).toMatchObject({ fresh: true, answer: outlookNamed('kept') })
     expect(jobs).toHaveLength(0)
   })
 
   test('what was kept of an older log is shown at once and refreshed behind', async () => {
-    const { keeper, jobs } = workshop({
-      all: { version: OUTLOOK_VERSION, key: 'older', outlook: outlookNamed('older') },
-    })
+    const { keeper, jobs } = workshop({}, { all: outlookNamed('older') })
     keeper.want([group('all', 1)])
     await settle()
-    expect(keeper.known()[0]).toMatchObject({ fresh: false, outlook: outlookNamed('older') })
+    expect(jobs[0]?.isWaitedFor).toBe(false)
+    expect(keeper.known()[0]).toMatchObject({ fresh: false, answer: outlookNamed('older') })
     jobs[0]?.give(outlookNamed('newer'))
     await settle()
-    expect(keeper.known()[0]).toMatchObject({ fresh: true, outlook: outlookNamed('newer') })
+    expect(keeper.known()[0]).toMatchObject({ fresh: true, answer: outlookNamed('newer') })
   })
 
-  test('what was kept by another version of the model is not shown: it may tell of other things', async () => {
-    const one = group('all', 1)
-    const older = { version: OUTLOOK_VERSION - 1, key: keyOf(one), outlook: outlookNamed('older') }
-    const { keeper, jobs } = workshop({ all: older })
-    keeper.want([one])
+  test('what was worked out before an entry was taken back is there again without any work', async () => {
+    const { keeper, jobs } = workshop()
+    for (const seed of [1, 2]) {
+      keeper.want([group('all', seed)])
+      await settle()
+      jobs.at(-1)?.give(outlookNamed(`${seed}`))
+      await settle()
+    }
+    keeper.want([group('all', 1)])
     await settle()
-    expect(keeper.known()[0]).toMatchObject({ fresh: false })
-    expect(keeper.known()[0]).not.toHaveProperty('outlook')
-    expect(jobs).toHaveLength(1)
+    expect(keeper.known()[0]).toMatchObject({ fresh: true, answer: outlookNamed('1') })
+    expect(jobs).toHaveLength(2)
   })
 
   test('a new entry stops what is being worked out and shows the last answer until the next', async () => {
@@ -123,6 +128,7 @@ describe('the keeper of forecasts', () => {
     jobs[0]?.give(outlookNamed('first'))
     await settle()
     keeper.want([group('all', 2)])
+    await settle()
     keeper.want([group('all', 3)])
     await settle()
     expect(jobs.map(({ seed, stopped }) => [seed, stopped])).toEqual([
@@ -130,10 +136,10 @@ describe('the keeper of forecasts', () => {
       [2, true],
       [3, false],
     ])
-    expect(keeper.known()[0]).toMatchObject({ fresh: false, outlook: outlookNamed('first') })
+    expect(keeper.known()[0]).toMatchObject({ fresh: false, answer: outlookNamed('first') })
     jobs[2]?.give(outlookNamed('third'))
     await settle()
-    expect(keeper.known()[0]).toMatchObject({ fresh: true, outlook: outlookNamed('third') })
+    expect(keeper.known()[0]).toMatchObject({ fresh: true, answer: outlookNamed('third') })
   })
 
   test('an entry added and taken back at once is not taken for a stop', async () => {
@@ -149,14 +155,17 @@ describe('the keeper of forecasts', () => {
     expect(keeper.known()[0]).toMatchObject({ fresh: true })
   })
 
-  test('works out one rider after another', async () => {
+  test('asks about all at once: whose turn it is is the pool’s to say', async () => {
     const { keeper, jobs } = workshop()
     keeper.want([group('heron', 1), group('kite', 2)])
     await settle()
-    expect(jobs.map(({ seed }) => seed)).toEqual([1])
-    jobs[0]?.give(outlookNamed('heron'))
+    expect(jobs.map(({ seed, isWaitedFor }) => [seed, isWaitedFor])).toEqual([
+      [1, true],
+      [2, true],
+    ])
+    jobs[1]?.give(outlookNamed('kite'))
     await settle()
-    expect(jobs.map(({ seed }) => seed)).toEqual([1, 2])
+    expect(keeper.known().map(({ fresh }) => fresh)).toEqual([false, true])
   })
 
   test('stopped, it stays stopped until it is resumed', async () => {
@@ -165,11 +174,11 @@ describe('the keeper of forecasts', () => {
     await settle()
     keeper.stop()
     await settle()
-    expect(jobs).toHaveLength(1)
+    expect(jobs.map(({ stopped }) => stopped)).toEqual([true, true])
     expect(keeper.known().map(({ stopped }) => stopped)).toEqual([true, true])
     keeper.resume()
     await settle()
-    expect(jobs.map(({ seed }) => seed)).toEqual([1, 1])
+    expect(jobs.map(({ seed }) => seed)).toEqual([1, 2, 1, 2])
     expect(keeper.known()[0]).not.toHaveProperty('stopped')
   })
 
@@ -182,7 +191,7 @@ describe('the keeper of forecasts', () => {
     await settle()
     jobs.at(-1)?.give(outlookNamed('after all'))
     await settle()
-    expect(keeper.known()[0]).toMatchObject({ fresh: true, outlook: outlookNamed('after all') })
+    expect(keeper.known()[0]).toMatchObject({ fresh: true, answer: outlookNamed('after all') })
   })
 
   test('says what went wrong, and tries again when asked', async () => {
@@ -195,16 +204,5 @@ describe('the keeper of forecasts', () => {
     keeper.resume()
     await settle()
     expect(jobs).toHaveLength(2)
-  })
-
-  test('an answer is found by its chain', async () => {
-    const { keeper, jobs } = workshop()
-    keeper.want([group('heron', 1)])
-    await settle()
-    jobs[0]?.give(outlookNamed('heron-chain'))
-    await settle()
-    expect(answerFor(keeper.known(), 'heron-chain')?.answer).toMatchObject({ readings: 1 })
-    expect(answerFor(keeper.known(), 'kite-chain')).toBeUndefined()
-    expect(answerFor(keeper.known(), undefined)).toBeUndefined()
   })
 })

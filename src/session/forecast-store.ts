@@ -1,8 +1,9 @@
-import { riderGroupSteps, type AskedBefore, type RiderGroup } from '../core/strategy/rider-ask.ts'
 import type { IsoTime } from '../core/log/entry.ts'
 import type { Garage } from '../core/log/garage.ts'
-import { askText, type ForecastKeeper, type GroupForecast } from '../workers/forecast-keeper.ts'
-import type { ForecastStore } from '../workers/use-forecasts.ts'
+import { riderGroupSteps, type AskedBefore, type RiderGroup } from '../core/strategy/rider-ask.ts'
+import { questionText, type AnswerKeeper, type Known } from '../workers/answer-keeper.ts'
+import type { Answer } from '../workers/jobs.ts'
+import type { ForecastStore, GroupForecast } from './use-forecasts.ts'
 
 /** Questions are put together for so long at a time, ms: then the page may be drawn. */
 const SLICE_MS = 10
@@ -20,7 +21,7 @@ async function askInSlices(
   const groups: RiderGroup[] = []
   let began = performance.now()
   for (const group of riderGroupSteps(garage, now, before)) {
-    askText(group.ask)
+    questionText(group.ask)
     groups.push(group)
     if (performance.now() - began < SLICE_MS) continue
     await drawn()
@@ -36,14 +37,17 @@ export interface KeptForecasts extends ForecastStore {
   readonly follow: (garage: Garage, now: IsoTime) => void
 }
 
+type KnownOutlook = Known<Answer<'rider-outlook'>>
+
 /** Keeps the keeper in step with the log: what is known of an earlier log is shown as such until it is asked anew. */
-export function forecastStore(keeper: ForecastKeeper): KeptForecasts {
+export function forecastStore(keeper: AnswerKeeper<'rider-outlook'>): KeptForecasts {
   let followed: { readonly garage: Garage; readonly now: IsoTime } | undefined
   let asked: AskedBefore | undefined
   const listeners = new Set<() => void>()
-  const older = new WeakMap<GroupForecast, GroupForecast>()
+  const ofLog = new WeakMap<KnownOutlook, GroupForecast>()
+  const ofOlderLog = new WeakMap<KnownOutlook, GroupForecast>()
   let shown: {
-    readonly from: readonly GroupForecast[]
+    readonly from: readonly KnownOutlook[]
     readonly isOfLog: boolean
     readonly groups: readonly GroupForecast[]
   } = { from: [], isOfLog: true, groups: [] }
@@ -52,19 +56,26 @@ export function forecastStore(keeper: ForecastKeeper): KeptForecasts {
     for (const listener of listeners) listener()
   }
   keeper.subscribe(tell)
-  const asOlder = (group: GroupForecast): GroupForecast => {
-    if (!group.fresh) return group
-    const known = older.get(group) ?? { ...group, fresh: false }
-    older.set(group, known)
-    return known
+  /** The very same object for the same state of things. */
+  const groupOf = (known: KnownOutlook, isOfLog: boolean, chains: GroupForecast['chains']): GroupForecast => {
+    const made = isOfLog ? ofLog : ofOlderLog
+    const before = made.get(known)
+    if (before) return before
+    const { about: id, answer: outlook, fresh, ...rest } = known
+    const group = { id, chains, fresh: fresh && isOfLog, ...(outlook && { outlook }), ...rest }
+    made.set(known, group)
+    return group
   }
   return {
     groups: () => {
       const from = keeper.known()
-      // From the moment something is written until the keeper has heard of it, nothing that is known is of the log as it is.
+      // From the moment something is written until it is asked, nothing that is known is of the log as it is.
       const isOfLog = asked !== undefined && asked.garage === followed?.garage && asked.now === followed.now
-      if (shown.from !== from || shown.isOfLog !== isOfLog)
-        shown = { from, isOfLog, groups: isOfLog ? from : from.map(asOlder) }
+      if (shown.from !== from || shown.isOfLog !== isOfLog) {
+        const chainsOf = new Map(asked?.groups.map(({ id, chains }) => [id, chains]))
+        const groups = from.map((known) => groupOf(known, isOfLog, chainsOf.get(known.about) ?? []))
+        shown = { from, isOfLog, groups }
+      }
       return shown.groups
     },
     subscribe: (onChange) => {
@@ -79,7 +90,13 @@ export function forecastStore(keeper: ForecastKeeper): KeptForecasts {
       void askInSlices(garage, now, asked, () => followed === mine).then((groups) => {
         if (!groups) return
         asked = { garage, now, groups }
-        keeper.want(groups)
+        keeper.want(
+          groups.map(({ id, ask, fault }) => ({
+            about: id,
+            question: ask,
+            ...(fault !== undefined && { fault }),
+          })),
+        )
         tell()
       })
     },

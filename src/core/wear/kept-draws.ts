@@ -1,0 +1,104 @@
+import type { Factor, RoadPiece } from '../exposure/roads.ts'
+import { defaultWearKm, factorLogSd, factorsOf } from '../exposure/roads.ts'
+import { seededRandom } from '../random.ts'
+import { wearKmDraws, type ChainDraws, type RiderDraws } from './draws.ts'
+
+/** What the draws say of one chain, draw by draw. */
+export interface KeptChainDraws {
+  /** % per 1000 wear-km */
+  readonly rate: Float32Array
+  /** Elongation when fitted, % */
+  readonly start: Float32Array
+  /** Behind it so far, wear-km */
+  readonly wearKm: Float32Array
+}
+
+/**
+ * Some of the posterior's draws as an answer carries them, so that whatever is to come (teeth, rotation, prices) can be
+ * simulated from what is known of a rider, without sampling again. The n-th numbers of all lists belong together.
+ */
+export interface KeptDraws {
+  readonly count: number
+  /** The exponent of wear over wear-distance */
+  readonly beta: Float32Array
+  /** The rider's median rate, % per 1000 wear-km: for chains that are yet to come */
+  readonly rider: Float32Array
+  /** The multipliers that were learned, over their defaults */
+  readonly times: Readonly<Partial<Record<Factor, Float32Array>>>
+  /** By chain */
+  readonly chains: Readonly<Record<string, KeptChainDraws>>
+}
+
+/** Every so many-th draw, so that there are `count`. */
+function thinned(values: ArrayLike<number>, count: number): Float32Array {
+  const all = values.length
+  return Float32Array.from({ length: count }, (_, n) => values[Math.floor((n * all) / count)] ?? 0)
+}
+
+/**
+ * Thins the draws and lays them out to be kept.
+ * @param chains what the draws say of each chain, by its id, and the road behind it
+ * @param most so many draws at most
+ */
+export function keepDraws(
+  draws: RiderDraws,
+  chains: readonly {
+    readonly id: string
+    readonly own: ChainDraws
+    readonly road: readonly RoadPiece[]
+  }[],
+  most: number,
+): KeptDraws {
+  const count = Math.min(most, draws.count)
+  const few = (values: ArrayLike<number>) => thinned(values, count)
+  return {
+    count,
+    beta: few(draws.beta),
+    rider: few(draws.rider),
+    times: Object.fromEntries(
+      draws.model.factors.map(({ of }, f) => [of, few(draws.times[f] ?? [])] as const),
+    ),
+    chains: Object.fromEntries(
+      chains.map(({ id, own, road }) => [
+        id,
+        { rate: few(own.rate), start: few(own.start), wearKm: few(wearKmDraws(draws, road)) },
+      ]),
+    ),
+  }
+}
+
+/** A seed of its own for each multiplier, whatever else is asked. */
+const seedOf = (factor: Factor): number =>
+  [...factor].reduce((seed, letter) => Math.imul(seed, 31) + letter.charCodeAt(0), 17)
+
+/** A multiplier, draw by draw: as learned, or, where the rider never met it, as believed beforehand. */
+function timesOf({ times, count }: KeptDraws, factor: Factor): Float32Array {
+  const learned = times[factor]
+  if (learned) return learned
+  const random = seededRandom(seedOf(factor))
+  const logSd = factorLogSd(factor)
+  return Float32Array.from({ length: count }, () => Math.exp(random.normal(0, logSd)))
+}
+
+/** Wear-km of any road, draw by draw. */
+export function keptWearKm(draws: KeptDraws, road: readonly RoadPiece[]): Float64Array {
+  const sum = new Float64Array(draws.count)
+  for (const piece of road) {
+    const base = defaultWearKm(piece)
+    const factors = factorsOf(piece).map((factor) => timesOf(draws, factor))
+    for (let n = 0; n < sum.length; n++)
+      sum[n] = (sum[n] ?? 0) + factors.reduce((product, times) => product * (times[n] ?? 1), base)
+  }
+  return sum
+}
+
+/** Elongation of a chain, %, draw by draw, after so many wear-km in all. */
+export const keptElongation = (
+  { beta }: KeptDraws,
+  { rate, start }: KeptChainDraws,
+  wearKm: Float64Array | Float32Array,
+): Float64Array =>
+  Float64Array.from(
+    wearKm,
+    (km, n) => (start[n] ?? 0) + (rate[n] ?? 0) * (Math.max(0, km) / 1000) ** (beta[n] ?? 1),
+  )

@@ -1,0 +1,50 @@
+import type { JobSteps } from '../core/job.ts'
+import { nextLookSteps } from '../core/wear/next-look-value.ts'
+import { riderOutlookSteps } from '../core/wear/rider-outlook.ts'
+import type { ArchiveQuestion, PackedQuestion, RideFilesQuestion } from './ride-jobs.ts'
+
+/**
+ * Everything that is worked out away from the page, by name: what a job is asked, and the steps to its answer. What a
+ * question and an answer are is said by the function alone. Large or seldom used ones are loaded when they are first asked.
+ */
+export const JOBS = {
+  'rider-outlook': riderOutlookSteps,
+  'next-look': nextLookSteps,
+  'ride-files': async function* (question: RideFilesQuestion) {
+    const { rideFileSteps } = await import('./ride-jobs.ts')
+    return yield* rideFileSteps(question)
+  },
+  'ride-archive': async function* (question: ArchiveQuestion) {
+    const { archiveSteps } = await import('./ride-jobs.ts')
+    return yield* archiveSteps(question)
+  },
+  'packed-rides': async function* (question: PackedQuestion) {
+    const { packedRideSteps } = await import('./ride-jobs.ts')
+    return yield* packedRideSteps(question)
+  },
+  backup: async function* (file: Blob) {
+    const { backupJobSteps } = await import('./backup-job.ts')
+    return yield* backupJobSteps(file)
+  },
+} as const
+
+export type JobName = keyof typeof JOBS
+export type Question<N extends JobName> = Parameters<(typeof JOBS)[N]>[0]
+export type Answer<N extends JobName> =
+  ReturnType<(typeof JOBS)[N]> extends JobSteps<infer A, unknown> ? A : never
+/** What a job hands over on the way; nothing but for those with long lists to give. */
+export type Part<N extends JobName> =
+  ReturnType<(typeof JOBS)[N]> extends JobSteps<unknown, infer P> ? P : never
+
+/**
+ * Counts up with every change of what a job answers to the same question: answers kept of another version are worked out
+ * anew. Beside the jobs, not in them, so that the page, which needs no more than this, does not load them.
+ */
+export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
+  'rider-outlook': 2,
+  'next-look': 1,
+  'ride-files': 1,
+  'ride-archive': 1,
+  'packed-rides': 1,
+  backup: 1,
+}
