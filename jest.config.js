@@ -17,6 +17,9 @@ const shared = {
 }
 
 export default {
+  // A busy machine is no fault: a test that hangs is ended by this, one that is slow is not.
+  testTimeout: 120_000,
+  maxWorkers: '100%',
   projects: [
     {
       ...shared,

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { replay } from '../src/core/log/replay.ts'
-import { bikeReport } from '../src/core/strategy/bike-report.ts'
-import { recommend } from '../src/core/strategy/recommend.ts'
+import { bikeReport } from '../src/core/strategy/facts/bike-report.ts'
+import { verdictOf } from '../src/core/strategy/verdict.ts'
 import { fittedChain } from '../src/core/log/garage.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { seededRandom } from '../src/core/random.ts'
@@ -18,7 +18,7 @@ const stateOf = (name: string) => {
   if (!bike) throw new Error(`${name} is not in the garage`)
   const report = bikeReport(garage, bike, today)
   const answer = outlook.chains[report.chain?.part.entry.part ?? ''] as WearAnswer | undefined
-  return { report, advice: recommend(report, answer) }
+  return { report, verdict: verdictOf(report, answer) }
 }
 
 describe('the demo world', () => {
@@ -62,11 +62,11 @@ describe('the demo world', () => {
   })
 
   test('has something to say of each bike, and not the same of all', () => {
-    expect(stateOf('kite').advice?.action).toBe('swap-chain-and-cogs')
-    expect(stateOf('sparrow').advice).toMatchObject({ action: 'measure', word: 'unsure' })
+    expect(stateOf('kite').verdict?.action).toBe('swap-chain-and-cogs')
+    expect(stateOf('sparrow').verdict).toMatchObject({ action: 'measure', word: 'unsure' })
     expect(stateOf('plover').report.chain?.story.km).toBeLessThan(20)
     const actions = ['heron', 'quarry', 'kite', 'sparrow', 'plover'].map(
-      (name) => stateOf(name).advice?.action,
+      (name) => stateOf(name).verdict?.action,
     )
     expect(new Set(actions).size).toBeGreaterThanOrEqual(3)
   })

@@ -1,9 +1,9 @@
 import type { Entry } from '../src/core/log/entries.ts'
 import { replay } from '../src/core/log/replay.ts'
-import { bikeReport, chainsOfRoad } from '../src/core/strategy/bike-report.ts'
+import { bikeReport, chainsOfRoad } from '../src/core/strategy/facts/bike-report.ts'
 import { mileStrip } from '../src/core/strategy/mile-strip.ts'
-import { recommend } from '../src/core/strategy/recommend.ts'
 import { remindersOf } from '../src/core/strategy/reminders.ts'
+import { verdictOf } from '../src/core/strategy/verdict.ts'
 import { riderGroups } from '../src/core/strategy/rider-ask.ts'
 
 /** The first number in an answer that is none, by the way to it; infinite ones are allowed where they mean "never". */
@@ -28,15 +28,11 @@ export function faultOfAnswers(entries: readonly Entry[], now: string): string |
     const reports = [...garage.bikes.values()].map((bike) => bikeReport(garage, bike, now))
     const groups = riderGroups(garage, now)
     const strips = reports.map((report) => mileStrip(garage, report, chainsOfRoad(garage, report)))
-    const advice = reports.map((report) => recommend(report, undefined))
-    const reminders = remindersOf(
-      reports,
-      reports.map(() => undefined),
-      now,
-    )
+    const judged = reports.map((report) => ({ report, verdict: verdictOf(report, undefined) }))
+    const reminders = remindersOf(judged)
     const fault = groups.find((group) => group.fault !== undefined)?.fault
     if (fault !== undefined) return `the question to the model: ${fault}`
-    return notANumber([reports, groups.map(({ ask }) => ask), strips, advice, reminders])
+    return notANumber([reports, groups.map(({ ask }) => ask), strips, judged, reminders])
   } catch (error) {
     return error instanceof Error ? `${error.name}: ${error.message}` : String(error)
   }

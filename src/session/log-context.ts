@@ -2,7 +2,7 @@ import { createContext, useContext, useMemo } from 'react'
 import type { BikeId, EntryId, IsoTime } from '../core/log/entry.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
 import type { Garage } from '../core/log/garage.ts'
-import { bikeReport, type BikeReport } from '../core/strategy/bike-report.ts'
+import { bikeReport, type BikeReport } from '../core/strategy/facts/bike-report.ts'
 import type { World } from '../store/database.ts'
 import type { Ledger } from '../store/ledger.ts'
 

@@ -5,7 +5,7 @@ import { fittedParts, type Garage, type PartState } from '../log/garage.ts'
 import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'
 import type { WearAnswer } from '../wear/outlook.ts'
-import type { BikeReport } from './bike-report.ts'
+import type { BikeReport } from './facts/bike-report.ts'
 
 /** Something to know before a part goes on. `stop`: it will do harm; `care`: it may; `note`: look at it. */
 export interface FittingCheck {

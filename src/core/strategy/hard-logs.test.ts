@@ -5,8 +5,8 @@ import type { EntryDraft } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
 import type { Reading } from '../measure/reading.ts'
 import { addDays } from '../units/days.ts'
-import { bikeReport } from './bike-report.ts'
-import { recommend } from './recommend.ts'
+import { bikeReport } from './facts/bike-report.ts'
+import { verdictOf } from './verdict.ts'
 import { remindersOf } from './reminders.ts'
 
 // Logs as they should not be, and are: there is always an answer as wide as it must be, never a number that is none.
@@ -95,11 +95,12 @@ describe.each(Object.entries(LOGS))('%s', (_name, drafts) => {
   })
 
   test('something is recommended, and reminders lie on days', () => {
-    expect(recommend(report, answer)?.reasons.length).toBeGreaterThan(0)
-    for (const { day, inKm } of remindersOf([report], [answer], NOW)) {
+    const verdict = verdictOf(report, answer)
+    expect(verdict?.reasons.length).toBeGreaterThan(0)
+    for (const { day } of remindersOf([{ report, verdict }]))
       if (day !== undefined) expect(day >= addDays(NOW, -0.001)).toBe(true)
-      if (inKm !== undefined) expect(inKm).toBeGreaterThanOrEqual(0)
-    }
+    for (const km of [verdict?.look?.inKm, verdict?.lube?.inKm, verdict?.swap?.inKm.p10])
+      expect(km ?? 0).toBeGreaterThanOrEqual(0)
   })
 })
 

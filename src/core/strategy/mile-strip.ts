@@ -13,7 +13,8 @@ import {
   type ReadingState,
   type Ride,
 } from '../log/garage.ts'
-import type { BikeReport, RoadChain } from './bike-report.ts'
+import type { BikeReport } from './facts/bike-report.ts'
+import type { ChainFacts } from './facts/chain-facts.ts'
 import { chainLanes, takeTurns, type ChainTurns } from './chain-lanes.ts'
 import { worstWord } from './wear-word.ts'
 
@@ -47,7 +48,7 @@ export interface StripPoint {
   readonly stretch: number
 }
 export interface StripChain {
-  readonly chain: RoadChain
+  readonly chain: ChainFacts
   readonly points: readonly StripPoint[]
   readonly readings: readonly { readonly state: ReadingState; readonly km: number }[]
   /** Where on the road it was on, in order. */
@@ -170,7 +171,7 @@ function lanesOf(garage: Garage, bike: string, kmAt: (at: IsoTime) => number, to
 function chainOnStrip(
   garage: Garage,
   bike: string,
-  chain: RoadChain,
+  chain: ChainFacts,
   kmAt: (at: IsoTime) => number,
   totalKm: number,
 ): StripChain {
@@ -215,7 +216,7 @@ const marksAbout = (
   )
 
 /** Lays one bike out as a road: see {@link MileStrip}. */
-export function mileStrip(garage: Garage, report: BikeReport, chains: readonly RoadChain[]): MileStrip {
+export function mileStrip(garage: Garage, report: BikeReport, chains: readonly ChainFacts[]): MileStrip {
   const { rides } = report.bike
   const { bike } = report.bike.entry
   const edges = edgesOf(rides)

@@ -13,9 +13,10 @@ import { answerOf, outlookOf } from '../../../test/outlook.ts'
 import type { EntryDraft } from '../log/entries.ts'
 import { replay } from '../log/replay.ts'
 import { addDays, daysBetween } from '../units/days.ts'
-import { bikeReport } from './bike-report.ts'
+import { bikeReport } from './facts/bike-report.ts'
 import { remindersOf, type Reminder } from './reminders.ts'
 import { askedAt, riderGroups } from './rider-ask.ts'
+import { verdictOf } from './verdict.ts'
 
 const NOW = noon(4, 1)
 const wiped: EntryDraft = { kind: 'wash', at: noon(3, 31), chain: 'chain', method: 'wipe', lube: 'wet-lube' }
@@ -31,7 +32,8 @@ function reminders(...drafts: readonly EntryDraft[]): Reminder[] {
   const garage = replay(written([...commuter, ...drafts]))
   const bike = garage.bikes.get('heron')
   if (!bike) throw new Error('no bike')
-  return remindersOf([bikeReport(garage, bike, NOW)], [answerOf(garage, NOW, 'chain')], NOW)
+  const report = bikeReport(garage, bike, NOW)
+  return remindersOf([{ report, verdict: verdictOf(report, answerOf(garage, NOW, 'chain')) }])
 }
 const find = <K extends Reminder['kind']>(of: readonly Reminder[], kind: K) =>
   of.find((one): one is Extract<Reminder, { kind: K }> => one.kind === kind)
@@ -43,8 +45,8 @@ describe('reminders', () => {
     expect(all.map(({ kind }) => kind).sort()).toEqual(['look', 'lube', 'swap'])
     const days = all.map(({ day }) => day ?? '')
     expect([...days].sort()).toEqual(days)
-    const [look, swap] = [find(all, 'look'), find(all, 'swap')]
-    expect(look?.inKm).toBeLessThan(swap?.inKm ?? 0)
+    const [look, swap] = [find(all, 'look')?.look, find(all, 'swap')?.swap]
+    expect(look?.inKm).toBeLessThan(swap?.inKm.p50 ?? 0)
     expect(
       swap?.from !== undefined && swap.from < (swap.day ?? '') && (swap.day ?? '') < (swap.to ?? ''),
     ).toBe(true)
@@ -53,28 +55,27 @@ describe('reminders', () => {
   test('days follow the pace: 100 km a week make 7 days of every 100 km', () => {
     const lube = find(reminders(...hundreds, wiped, ...measured(0.3)), 'lube')
     // 250 km of wet lube, none of them ridden; the plan is 1200 km in 12 weeks.
-    expect(lube?.inKm).toBeCloseTo(250, 0)
+    expect(lube?.lube.inKm).toBeCloseTo(250, 0)
     expect(Math.abs(daysTo(lube) - 17.5)).toBeLessThan(2.5)
   })
 
   test('a chain nobody has read is looked at first when the forecast calls for it', () => {
     const few = hundreds.slice(0, 6)
     const look = find(reminders(...few, wiped), 'look')
-    expect(look).toMatchObject({ first: true })
-    expect(look?.inKm).toBeGreaterThan(25)
+    expect(look?.look.isFirst).toBe(true)
+    expect(look?.look.inKm).toBeGreaterThan(25)
     expect(look?.day && look.day > NOW).toBe(true)
     expect(find(reminders(...hundreds, wiped), 'swap')).toBeUndefined()
     const again = hundreds.map((draft) => ({ ...draft, at: draft.at.replace('T12', 'T13') }))
     expect(find(reminders(...hundreds, ...again, wiped), 'look')).toMatchObject({
-      first: true,
-      inKm: 0,
+      look: { isFirst: true, inKm: 0 },
       day: NOW,
     })
   })
 
   test('a chain past its limit is swapped today, and not looked at', () => {
     const all = reminders(...hundreds, wiped, ...measured(0.7))
-    expect(find(all, 'swap')).toMatchObject({ inKm: 0, day: NOW })
+    expect(find(all, 'swap')).toEqual({ kind: 'swap', bike: 'heron', day: NOW })
     expect(find(all, 'look')).toBeUndefined()
     expect(find(all, 'swap')?.cogsToo).toBeUndefined()
     expect(find(reminders(...hundreds, wiped, ...measured(1.1)), 'swap')?.cogsToo).toBe(true)
@@ -89,8 +90,7 @@ describe('reminders', () => {
       lube: 'none',
     }
     expect(find(reminders(...hundreds, bare, ...measured(0.2)), 'lube')).toMatchObject({
-      inKm: 0,
-      lube: 'none',
+      lube: { inKm: 0, lube: 'none' },
     })
   })
 
@@ -98,14 +98,14 @@ describe('reminders', () => {
     const idle = { kind: 'plan', at: NOW, bike: 'heron', weeklyKm: 0 } as const
     const all = reminders(...hundreds, wiped, ...measured(0.3), idle)
     expect(find(all, 'swap')).not.toHaveProperty('day')
-    expect(find(all, 'swap')?.inKm).toBeGreaterThan(0)
+    expect(find(all, 'swap')?.swap?.inKm.p50).toBeGreaterThan(0)
     expect(all.at(-1)).not.toHaveProperty('day')
   })
 
   test('a tour the chain does not last through has it swapped on its eve', () => {
     const all = reminders(...hundreds, wiped, ...measured(0.35), tour(20, 2500))
     const swap = find(all, 'swap')
-    expect(swap?.before?.name).toBe('Spring tour')
+    expect(swap?.swap?.before?.name).toBe('Spring tour')
     expect(daysTo(swap)).toBeCloseTo(19, 3)
     expect(daysTo(find(all, 'event'))).toBeCloseTo(20, 3)
     const look = find(all, 'look')
@@ -116,19 +116,19 @@ describe('reminders', () => {
     const all = reminders(...hundreds, wiped, ...measured(0.25), tour(20, 1250))
     const look = find(all, 'look')
     expect(daysTo(look)).toBeLessThanOrEqual(19.001)
-    expect(find(all, 'swap')?.before).toBeUndefined()
+    expect(find(all, 'swap')?.swap?.before).toBeUndefined()
   })
 
   test('a short one changes nothing but the days', () => {
     const all = reminders(...hundreds, wiped, ...measured(0.1), tour(20, 60))
-    expect(find(all, 'swap')?.before).toBeUndefined()
-    expect(find(all, 'look')?.before).toBeUndefined()
+    expect(find(all, 'swap')?.swap?.before).toBeUndefined()
+    expect(find(all, 'look')?.look.before).toBeUndefined()
   })
 
   test('while nothing is worked out only the lubricant and what is planned are told', () => {
     const garage = replay(written([...commuter, ...hundreds, wiped, ...measured(0.3), tour(20, 60)]))
     const bike = garage.bikes.get('heron')
-    const all = bike ? remindersOf([bikeReport(garage, bike, NOW)], [undefined], NOW) : []
+    const all = bike ? remindersOf([{ report: bikeReport(garage, bike, NOW), verdict: undefined }]) : []
     expect(all.map(({ kind }) => kind).sort()).toEqual(['event', 'lube'])
   })
 })

@@ -1,153 +1,73 @@
 import { eventsAhead } from '../exposure/road-ahead.ts'
 import type { BikeId, IsoTime } from '../log/entry.ts'
 import type { EventEntry } from '../log/kinds/event.ts'
-import type { Lube } from '../lube/lubes.ts'
-import { addDays } from '../units/days.ts'
-import type { EventAdvice } from '../wear/event-outlook.ts'
-import { daysAt, type WearAnswer } from '../wear/outlook.ts'
-import type { BikeReport, ChainReport } from './bike-report.ts'
-import { lubeLeft } from './lube-left.ts'
-import { recommend } from './recommend.ts'
+import { daysBetween } from '../units/days.ts'
+import type { BikeReport } from './facts/bike-report.ts'
+import { SWAPS, type Verdict } from './verdict.ts'
+import { lubeAhead, type LookAhead, type LubeAhead, type SwapAhead } from './when.ts'
 
-/** Something to be done, and when; without a day where nothing is being ridden. */
+/** Something to be done with a bike, and when. */
 export type Reminder = {
   readonly bike: BikeId
+  /** Absent where nothing is being ridden. */
   readonly day?: IsoTime
-  /** Distance from now, km; absent where a day and no distance calls for it. */
-  readonly inKm?: number
 } & (
-  | { readonly kind: 'look'; readonly first: boolean; readonly before?: EventEntry }
-  | { readonly kind: 'lube'; readonly lube: Lube }
+  | { readonly kind: 'look'; readonly look: LookAhead }
+  | { readonly kind: 'lube'; readonly lube: LubeAhead }
   | {
       readonly kind: 'swap'
+      /** Absent where it is due now. */
+      readonly swap?: SwapAhead
       /** The cogs it has shaped go with it. */
       readonly cogsToo?: true
-      readonly from?: IsoTime
-      readonly to?: IsoTime
-      /** It is due before the chain is through, for it does not last through this. */
-      readonly before?: EventEntry
     }
   | { readonly kind: 'event'; readonly event: EventEntry }
 )
 
-/** After a look the next one is no nearer than this, whatever the chance of being past the limit, km. */
-const LOOK_NO_SOONER_KM = 50
 /** What lies further off than this is no reminder, days. */
 const FAR_DAYS = 3 * 365
 
-const within = (days: number | undefined): boolean => days !== undefined && days <= FAR_DAYS
-
-/** The day before something, but no day that is over. */
-function eveOf({ starts }: EventEntry, now: IsoTime): IsoTime {
-  const eve = addDays(starts, -1)
-  return eve < now ? now : eve
+/** A bike, and the verdict on it; without one while that is being worked out. */
+export interface Judged {
+  readonly report: BikeReport
+  readonly verdict: Verdict | undefined
 }
 
-/** The first event that asks one thing of the chain before it begins. */
-const eventAsking = (report: BikeReport, answer: WearAnswer, now: IsoTime, asked: readonly EventAdvice[]) =>
-  eventsAhead(report.bike.events, now)
-    .map(({ event }) => event)
-    .find(({ event }) => answer.events.some((one) => one.event === event && asked.includes(one.advice)))
-
-/** The next look and the swap of a chain that has been read. */
-function wearReminders(report: BikeReport, chain: ChainReport, answer: WearAnswer, now: IsoTime): Reminder[] {
-  const { bike } = report.bike.entry
-  const dayIn = (days: number | undefined) => (days === undefined ? {} : { day: addDays(now, days) })
-  const lookNow: Reminder = { kind: 'look', first: false, bike, inKm: 0, day: now }
-  const action = recommend(report, answer)?.action
-  if (action === 'swap-chain') return [{ kind: 'swap', bike, inKm: 0, day: now }]
-  if (action === 'swap-chain-and-cogs') return [{ kind: 'swap', bike, inKm: 0, day: now, cogsToo: true }]
-
-  const { toLimitKm, toLimitDays } = answer
-  const swapDay = toLimitDays && addDays(now, toLimitDays.p50)
-  const doomed = eventAsking(report, answer, now, ['before', 'before-anyway'])
-  const swapBefore = doomed && (!swapDay || eveOf(doomed, now) < swapDay) ? doomed : undefined
-  const swap: Reminder = {
-    kind: 'swap',
-    bike,
-    inKm: toLimitKm.p50,
-    ...(swapDay && { day: swapDay }),
-    ...(toLimitDays && { from: addDays(now, toLimitDays.p10), to: addDays(now, toLimitDays.p90) }),
-    ...(swapBefore && { day: eveOf(swapBefore, now), before: swapBefore }),
-  }
-  const swaps = within(toLimitDays?.p50) || !toLimitDays || swapBefore ? [swap] : []
-  if (action === 'measure') return [lookNow, ...swaps.filter(() => toLimitKm.p50 > 0)]
-
-  const justLooked = (chain.kmSinceReading ?? 0) < LOOK_NO_SOONER_KM / 2
-  const lookKm = justLooked ? Math.max(LOOK_NO_SOONER_KM, answer.nextLookKm) : answer.nextLookKm
-  const lookDays = lookKm > answer.nextLookKm ? daysAt(answer, lookKm) : answer.nextLookDays
-  const doubtful = eventAsking(report, answer, now, ['look-first'])
-  const lookBefore =
-    doubtful && (lookDays === undefined || eveOf(doubtful, now) < addDays(now, lookDays))
-      ? doubtful
-      : undefined
-  const look: Reminder = lookBefore
-    ? { kind: 'look', first: false, bike, day: eveOf(lookBefore, now), before: lookBefore }
-    : { kind: 'look', first: false, bike, inKm: lookKm, ...dayIn(lookDays) }
-  // A chain that is to be gone by then is not looked at again.
-  const isWorthIt =
-    (within(lookDays) || lookDays === undefined || lookBefore) &&
-    !(swapBefore && look.day && swap.day && swap.day <= look.day)
-  return [...(isWorthIt ? [look] : []), ...swaps]
-}
-
-function remindersOfChain(report: BikeReport, answer: WearAnswer | undefined, now: IsoTime): Reminder[] {
-  const { chain, plan } = report
-  if (!chain) return []
-  const { bike } = report.bike.entry
-  const left = lubeLeft(report, now)
-  const lubeDays =
-    !left || left.km <= 0
-      ? 0
-      : answer
-        ? daysAt(answer, left.km)
-        : plan.weeklyKm > 0
-          ? (7 * left.km) / plan.weeklyKm
-          : undefined
-  const lubes: Reminder[] = left
-    ? [
-        {
-          kind: 'lube',
-          lube: left.lube,
-          bike,
-          inKm: left.km,
-          ...(lubeDays !== undefined && { day: addDays(now, lubeDays) }),
-        },
-      ]
-    : []
-  if (chain.lastReadingAt === undefined) {
-    const advice = recommend(report, answer)
-    if (!advice) return lubes
-    if (!answer || advice.lookInKm === undefined)
-      return [{ kind: 'look', first: true, bike, inKm: 0, day: now }, ...lubes]
-    const { nextLookDays: days } = answer
-    const first: Reminder = {
-      kind: 'look',
-      first: true,
+function remindersOfChain({ report, verdict }: Judged): Reminder[] {
+  const { bike: state, now } = report
+  const { bike } = state.entry
+  const isNear = (day: IsoTime | undefined): boolean => day === undefined || daysBetween(now, day) <= FAR_DAYS
+  const dayOf = ({ day }: { readonly day?: IsoTime }) => (day === undefined ? {} : { day })
+  const lube = verdict ? verdict.lube : lubeAhead(report, undefined)
+  const reminders: Reminder[] = lube ? [{ kind: 'lube', lube, bike, ...dayOf(lube) }] : []
+  if (!verdict) return reminders
+  const { action, look, swap } = verdict
+  if (SWAPS.includes(action))
+    reminders.push({
+      kind: 'swap',
       bike,
-      inKm: advice.lookInKm,
-      ...(days !== undefined && { day: addDays(now, days) }),
-    }
-    return within(days) || days === undefined ? [first, ...lubes] : lubes
-  }
-  return answer ? [...lubes, ...wearReminders(report, chain, answer, now)] : lubes
+      day: now,
+      ...(action === 'swap-chain-and-cogs' && { cogsToo: true }),
+    })
+  if (look && isNear(look.day)) reminders.push({ kind: 'look', look, bike, ...dayOf(look) })
+  // A chain that is to be measured because it may be past its limit is not both measured and swapped today.
+  const isSwapAhead = swap && (action !== 'measure' || swap.inKm.p50 > 0)
+  if (isSwapAhead && (isNear(swap.day) || swap.before))
+    reminders.push({ kind: 'swap', swap, bike, ...dayOf(swap) })
+  return reminders
 }
 
 /**
  * What is to be done with some bikes, in the order in which it comes: looks, lubrication, swaps, and what is planned.
- * @param answers of the wear model, in the order of the reports
+ * What has no day comes last.
  */
-export function remindersOf(
-  reports: readonly BikeReport[],
-  answers: readonly (WearAnswer | undefined)[],
-  now: IsoTime,
-): Reminder[] {
-  return reports
-    .flatMap((report, i) => [
-      ...remindersOfChain(report, answers[i], now),
-      ...eventsAhead(report.bike.events, now).map(({ event }): Reminder => ({
+export function remindersOf(judged: readonly Judged[]): Reminder[] {
+  return judged
+    .flatMap((one) => [
+      ...remindersOfChain(one),
+      ...eventsAhead(one.report.bike.events, one.report.now).map(({ event }): Reminder => ({
         kind: 'event',
-        bike: report.bike.entry.bike,
+        bike: one.report.bike.entry.bike,
         day: event.starts,
         event,
       })),

@@ -1,17 +1,18 @@
-import { chainStory, drawnMarks, roadsAt, type ChainStory } from '../exposure/chain-story.ts'
+import { drawnMarks, roadsAt, type ChainStory } from '../exposure/chain-story.ts'
 import { QUARTERS, quarterOf } from '../exposure/conditions.ts'
 import { ridingPlan } from '../exposure/riding-plan.ts'
 import { roadAhead } from '../exposure/road-ahead.ts'
 import { gathered } from '../exposure/roads.ts'
 import type { BikeId, IsoTime, PartId, ToolId } from '../log/entry.ts'
-import { openFitting, type BikeState, type Garage, type PartState } from '../log/garage.ts'
+import { openFitting, type BikeState, type Garage } from '../log/garage.ts'
 import type { LearnedBias } from '../measure/tool-bias.ts'
 import type { AheadQuestion } from '../wear/ahead.ts'
 import type { AskedChain } from '../wear/asked-chain.ts'
 import type { SeasonRoad } from '../wear/rates.ts'
 import type { RiderAsk } from '../wear/rider-outlook.ts'
-import { bikeLimit } from './bike-limit.ts'
-import { looksOf, placedReading, toolBiases } from './chain-evidence.ts'
+import { bikeLimit } from './facts/bike-limit.ts'
+import { takenReading, toolBiases } from './facts/chain-evidence.ts'
+import { allChainFacts, type ChainFacts } from './facts/chain-facts.ts'
 
 /** The chains of one rider, and everything that is asked of them. */
 export interface RiderGroup {
@@ -30,15 +31,13 @@ export interface RiderGroup {
 const MOST_OF_ONE_RIDER = 24
 const SEED = 1807
 
-const isChain = ({ entry }: PartState): boolean => entry.spec.type === 'chain'
-
 /** Bikes that belong together: all, or those that have shared a chain. */
-function ridersOf(garage: Garage, chains: readonly PartState[]): BikeId[][] {
+function ridersOf(garage: Garage, chains: readonly ChainFacts[]): BikeId[][] {
   const bikes = [...garage.bikes.keys()]
   if (bikes.length <= MOST_OF_ONE_RIDER) return bikes.length > 0 ? [bikes] : []
   const groups = new Map(bikes.map((bike) => [bike, new Set([bike])]))
-  for (const { fittings } of chains) {
-    const joined = new Set(fittings.flatMap(({ bike }) => [...(groups.get(bike) ?? [])]))
+  for (const { part } of chains) {
+    const joined = new Set(part.fittings.flatMap(({ bike }) => [...(groups.get(bike) ?? [])]))
     for (const bike of joined) groups.set(bike, joined)
   }
   return [...new Set(groups.values())].map((group) => [...group])
@@ -62,17 +61,14 @@ function aheadOf(bike: BikeState, story: ChainStory, now: IsoTime): AheadQuestio
 /** A chain that was never measured and is on no bike has nothing to tell and nothing to be asked. */
 function askedChain(
   garage: Garage,
-  part: PartState,
-  story: ChainStory,
+  { part, spec, story, used, looks }: ChainFacts,
   biases: ReadonlyMap<ToolId, LearnedBias>,
   now: IsoTime,
 ): AskedChain | undefined {
-  const { spec, part: id } = part.entry
+  const { part: id } = part.entry
   const last = part.fittings.at(-1)
   const bike = garage.bikes.get(last?.bike ?? '')
-  if (spec.type !== 'chain' || !bike) return undefined
-  const readings = garage.readings.get(id) ?? []
-  const used = readings.filter((state) => state.used)
+  if (!bike) return undefined
   const marks = drawnMarks(story, part.fittings)
   const roads = roadsAt(story, [...used.map(({ entry }) => entry.at), ...marks.map(({ at }) => at)])
   const whole = gathered(story.rides.map(({ piece }) => piece))
@@ -80,11 +76,8 @@ function askedChain(
   return {
     id,
     past: spec.past,
-    readings: used.map((state, i) => {
-      const { place: _place, ...taken } = placedReading(state, biases)
-      return { ...taken, road: roads[i] ?? [] }
-    }),
-    lookSize: looksOf(readings).at(-1)?.length ?? 0,
+    readings: used.map((state, i) => ({ ...takenReading(state, biases), road: roads[i] ?? [] })),
+    lookSize: looks.at(-1)?.length ?? 0,
     links: spec.links,
     now: whole,
     limit: bikeLimit(garage, bike).percent,
@@ -140,19 +133,20 @@ export function* riderGroupSteps(
   before?: AskedBefore,
 ): Generator<RiderGroup, void> {
   const day = askedAt(now)
-  const chains = [...garage.parts.values()].filter((part) => isChain(part) && part.fittings.length > 0)
+  const chains = allChainFacts(garage).filter(({ part }) => part.fittings.length > 0)
+  const isLastOn = ({ part }: ChainFacts, bikes: readonly BikeId[]): boolean =>
+    bikes.includes(part.fittings.at(-1)?.bike ?? '')
   const groupOf = (bikes: readonly BikeId[]): RiderGroup => {
-    const own = chains.filter(({ fittings }) => bikes.includes(fittings.at(-1)?.bike ?? ''))
+    const own = chains.filter((facts) => isLastOn(facts, bikes))
     // Its chains speak of their tools themselves; what other riders' chains and new ones say is known before.
-    const biases = toolBiases(garage, new Set(own.map(({ entry }) => entry.part)))
-    const told = own.map((part) => ({ part, story: chainStory(garage, part.entry.part) }))
-    const asked = told.flatMap(({ part, story }) => askedChain(garage, part, story, biases, day) ?? [])
+    const biases = toolBiases(garage, new Set(own.map(({ part }) => part.entry.part)))
+    const asked = own.flatMap((facts) => askedChain(garage, facts, biases, day) ?? [])
     return {
       id: idOf(bikes, garage),
       chains: asked.map(({ id }) => id),
       ask: {
         chains: asked,
-        seasons: seasonsOf(told.map(({ story }) => story)),
+        seasons: seasonsOf(own.map(({ story }) => story)),
         seed: SEED,
       },
     }
@@ -164,11 +158,11 @@ export function* riderGroupSteps(
     } catch (error) {
       const [only, ...more] = bikes
       if (only !== undefined && more.length > 0) return bikes.flatMap((bike) => guarded([bike]))
-      const own = chains.filter(({ fittings }) => fittings.at(-1)?.bike === only)
+      const own = chains.filter((facts) => only !== undefined && isLastOn(facts, [only]))
       return [
         {
           id: only ?? '',
-          chains: own.map(({ entry }) => entry.part),
+          chains: own.map(({ part }) => part.entry.part),
           ask: { chains: [], seasons: [], seed: SEED },
           fault: error instanceof Error ? error.message : String(error),
         },

@@ -3,7 +3,7 @@ import type { Summary } from '../measure/posterior.ts'
 import { limitKey } from '../measure/posterior.ts'
 
 /** One of the five words, or that nobody knows well enough to use one. */
-export type Verdict = WearWord | 'unsure'
+export type ChainWord = WearWord | 'unsure'
 
 /** Wider than this from the 5th to the 95th percentile, %, and no word is used. */
 export const UNSURE_WIDTH = 0.4
@@ -14,7 +14,7 @@ export const UNSURE_WIDTH = 0.4
  * fifths of the limit or one chance in ten of being past, fresh below a fifth.
  * @param summary must hold the limit among its chances
  */
-export function chainWord(summary: Summary, limit: number): Verdict {
+export function chainWord(summary: Summary, limit: number): ChainWord {
   const past = summary.pAbove[limitKey(limit)] ?? 0
   if (summary.mean >= limit + 0.25) return 'spent'
   if (past >= 0.5) return 'swap'

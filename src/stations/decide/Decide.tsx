@@ -1,8 +1,7 @@
 import { STATIONS } from '../../ui/places.ts'
 import { Link } from 'react-router'
 import { Ahead } from './Ahead.tsx'
-import { recommend } from '../../core/strategy/recommend.ts'
-import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { ElongationChart } from '../../ui/charts/ElongationChart.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'
@@ -15,30 +14,29 @@ import { sayAction, sayCaution, sayReason } from '../../ui/words/advice.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayFigure } from '../../ui/words/numbers.ts'
 import { sayLimitDates, sayNextLook } from '../../ui/words/verdict.tsx'
-import { useForecast } from '../../session/use-forecasts.ts'
+import { useJudged } from '../../session/verdicts.ts'
 
 /** Decide: one recommendation, its reasons in order, what it risks, and what would change it. */
 export default function Decide() {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const report = useBikeReport(useBikeId(garage))
-  const { answer, fresh, fault } = useForecast(report?.chain?.part.entry.part)
-  if (!report) return <NoBike what="Add one and measure its chain. This page then says what to do." />
-  const advice = recommend(report, answer)
+  const judged = useJudged(useBikeId(garage))
+  if (!judged) return <NoBike what="Add one and measure its chain. This page then says what to do." />
+  const { report, answer, verdict, fresh, fault } = judged
   const { name } = report.bike.entry
-  if (!advice) return <Answer word="unsure">{fault ?? `Working out ${name}’s chain…`}</Answer>
-  const next = NEXT_STEP[advice.action]
+  if (!verdict) return <Answer word="unsure">{fault ?? `Working out ${name}’s chain…`}</Answer>
+  const next = NEXT_STEP[verdict.action]
   const measured = report.chain?.lastReadingAt !== undefined
   return (
     <div className="flex flex-col gap-8">
       <Answer
-        word={advice.word}
+        word={verdict.word}
         detail={
           answer && measured
             ? `${fresh ? '' : 'Being updated with what was added. '}The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
-                advice.confidence === undefined
-                  ? sayNextLook(answer, units, now)
-                  : `Confidence: ${sayChance(advice.confidence)}.`
+                verdict.confidence === undefined
+                  ? sayNextLook(verdict, units, now)
+                  : `Confidence: ${sayChance(verdict.confidence)}.`
               }`
             : undefined
         }
@@ -48,11 +46,11 @@ export default function Decide() {
           </Link>
         }
       >
-        {name}: <strong className="font-bold">{sayAction(advice.action, advice, units)}</strong>
+        {name}: <strong className="font-bold">{sayAction(verdict, units)}</strong>
       </Answer>
-      {advice.cautions.length > 0 && (
+      {verdict.cautions.length > 0 && (
         <div className="flex flex-col gap-3">
-          {advice.cautions.map((caution) => (
+          {verdict.cautions.map((caution) => (
             <CautionNote key={caution}>{sayCaution(caution)}</CautionNote>
           ))}
         </div>
@@ -60,7 +58,7 @@ export default function Decide() {
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <Section title="Why">
           <ol className="flex flex-col">
-            {advice.reasons.map((reason, i) => (
+            {verdict.reasons.map((reason, i) => (
               <li
                 key={i}
                 className="grid grid-cols-[2rem_1fr] border-b border-hairline py-2.5 leading-snug first:border-t"

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { v4 } from 'uuid'
 import type { EventEntry } from '../../core/log/kinds/event.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'

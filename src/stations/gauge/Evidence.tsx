@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { densityOf, summariseDensity } from '../../core/measure/posterior.ts'
 import { toolVoices } from '../../core/measure/disagreement.ts'
-import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { DashSample, DensityChart } from '../../ui/charts/DensityChart.tsx'
 import { ChainLoopDrawing, type ReadPlace } from '../../ui/drawings/ChainLoop.tsx'

@@ -2,10 +2,8 @@ import { useSearchParams } from 'react-router'
 import { useMemo, useState } from 'react'
 import type { Instrument } from '../../core/measure/reading.ts'
 import { disagreements, type Disagreement } from '../../core/measure/disagreement.ts'
-import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
-import { recommend } from '../../core/strategy/recommend.ts'
-import type { WearAnswer } from '../../core/wear/outlook.ts'
-import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
+import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
 import { NoChain } from '../../ui/parts/NoChain.tsx'
@@ -15,9 +13,9 @@ import { useBikeId } from '../../ui/use-bike-id.ts'
 import { CAUSE_WORDS, sayDisagreement, saySettle, saySettled } from '../../ui/words/disagreement.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayFigure, sayPercent } from '../../ui/words/numbers.ts'
-import { sayNextLook, verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
+import { sayNextLook, verdictGrounds, verdictSentence } from '../../ui/words/verdict.tsx'
 import { useAnswer } from '../../session/use-answer.ts'
-import { useForecast } from '../../session/use-forecasts.ts'
+import { useJudged, type JudgedBike } from '../../session/verdicts.ts'
 import { Evidence } from './Evidence.tsx'
 import { HowWorkedOut } from './HowWorkedOut.tsx'
 import { History } from './History.tsx'
@@ -37,22 +35,20 @@ interface Wanted {
 }
 
 interface HeadProps {
-  readonly report: BikeReport
+  readonly judged: JudgedBike
   readonly chain: ChainReport
-  readonly answer: WearAnswer | undefined
-  readonly fresh: boolean
-  readonly fault: string | undefined
   readonly conflict: Disagreement | undefined
   readonly onTake: (wanted?: Wanted) => void
 }
 
 /** The verdict; or, where two instruments contradict one another, that first, and what would settle it. */
-function Head({ report, chain, answer, fresh, fault, conflict, onTake }: HeadProps) {
+function Head({ judged, chain, conflict, onTake }: HeadProps) {
   const { now } = useOpenLog()
   const units = useUnits()
   const nameOf = useToolNames()
   const measured = chain.lastReadingAt !== undefined
-  const doubts = answer && recommend(report, answer)?.reasons.some(({ kind }) => kind === 'tools-disagree')
+  const { report, answer, verdict, fresh, fault } = judged
+  const doubts = verdict?.reasons.some(({ kind }) => kind === 'tools-disagree')
   if (conflict && !conflict.settled && answer && doubts) {
     const { settle } = conflict
     return (
@@ -71,14 +67,14 @@ function Head({ report, chain, answer, fresh, fault, conflict, onTake }: HeadPro
   }
   return (
     <Answer
-      word={verdictOf(report, answer)}
+      word={verdict?.word ?? 'unsure'}
       detail={
         fault ?? (
           <>
             {!fresh && measured && answer && 'Being updated with what was added. '}
             {conflict &&
               (conflict.settled ? saySettled(conflict, nameOf) : sayDisagreement(conflict, nameOf))}{' '}
-            {verdictGrounds(report, chain, answer)} {measured && answer && sayNextLook(answer, units, now)}
+            {verdictGrounds(report, chain, answer)} {measured && verdict && sayNextLook(verdict, units, now)}
           </>
         )
       }
@@ -88,7 +84,7 @@ function Head({ report, chain, answer, fresh, fault, conflict, onTake }: HeadPro
         </Button>
       }
     >
-      {verdictSentence(report, answer, units)}
+      {verdictSentence(report, answer, verdict, units)}
     </Answer>
   )
 }
@@ -103,10 +99,10 @@ function goToForm(): void {
 /** Gauge: how far the chain has lengthened, how sure that is, and when to look again. */
 export default function Gauge() {
   const { garage } = useOpenLog()
-  const report = useBikeReport(useBikeId(garage))
+  const judged = useJudged(useBikeId(garage))
+  const report = judged?.report
   const [search] = useSearchParams()
   const beside = search.has('now')
-  const { answer, fresh, fault } = useForecast(report?.chain?.part.entry.part)
   const { answer: worth, fresh: isWorthNow } = useAnswer(
     'next-look',
     report?.chain?.nextLook,
@@ -117,24 +113,17 @@ export default function Gauge() {
   const links = chain?.part.entry.spec.type === 'chain' ? chain.part.entry.spec.links : 114
   const look = chain?.look
   const [conflict] = useMemo(() => (look ? disagreements(look, links) : []), [look, links])
-  if (!report || beside) return <MeasureNow />
+  if (!judged || !report || beside) return <MeasureNow />
   if (!chain) return <NoChain bike={report.bike.entry.name} />
   const take = (next?: Wanted) => {
     if (next) setWanted({ ...next })
     goToForm()
   }
+  const { answer, fresh } = judged
   const measured = chain.lastReadingAt !== undefined
   return (
     <div className="flex flex-col gap-8">
-      <Head
-        report={report}
-        chain={chain}
-        answer={answer}
-        fresh={fresh}
-        fault={fault}
-        conflict={conflict}
-        onTake={take}
-      />
+      <Head judged={judged} chain={chain} conflict={conflict} onTake={take} />
       {answer?.surprise && fresh && <SurpriseQuestion chain={chain} surprise={answer.surprise} />}
       <Evidence report={report} chain={chain} answer={measured ? answer : undefined} />
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1 bench:grid-cols-1">

@@ -1,5 +1,5 @@
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { PLACES } from './take-form.ts'
 

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { chainStory, kmAtWear } from '../../core/exposure/chain-story.ts'
-import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { HistoryChart, type ChainPegs, type LikelyWay } from '../../ui/charts/HistoryChart.tsx'

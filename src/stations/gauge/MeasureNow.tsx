@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import type { Instrument, Reading } from '../../core/measure/reading.ts'
+import { verdictOf } from '../../core/strategy/verdict.ts'
 import { onBike } from '../../core/wear/outlook.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { useAnswer } from '../../session/use-answer.ts'
@@ -15,7 +16,7 @@ import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
 import { useOnce } from '../../ui/use-once.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
-import { verdictGrounds, verdictOf, verdictSentence } from '../../ui/words/verdict.tsx'
+import { verdictGrounds, verdictSentence } from '../../ui/words/verdict.tsx'
 import { Evidence } from './Evidence.tsx'
 import { HOW } from './how-to-read.ts'
 import { NextWorth } from './NextWorth.tsx'
@@ -78,10 +79,11 @@ function Verdict({
   })
   if (!made) return null
   const { report, chain } = made
+  const verdict = answer && verdictOf(report, answer)
   return (
     <>
       <Answer
-        word={verdictOf(report, answer)}
+        word={verdict?.word ?? 'unsure'}
         detail={
           outlook.fault === undefined
             ? verdictGrounds(report, chain, answer)
@@ -98,7 +100,7 @@ function Verdict({
           </>
         }
       >
-        {answer ? verdictSentence(report, answer, units) : 'Working it out…'}
+        {answer ? verdictSentence(report, answer, verdict, units) : 'Working it out…'}
       </Answer>
       <Evidence report={report} chain={chain} answer={answer} />
       {worth.answer && worth.fresh && (

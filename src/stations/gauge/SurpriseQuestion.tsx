@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import type { ChainReport } from '../../core/strategy/bike-report.ts'
+import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import type { Surprise } from '../../core/wear/surprise.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Section } from '../../ui/parts/Section.tsx'

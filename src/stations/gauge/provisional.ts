@@ -3,7 +3,7 @@ import type { Entry, EntryDraft } from '../../core/log/entries.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Reading } from '../../core/measure/reading.ts'
-import { bikeReport, type BikeReport, type ChainReport } from '../../core/strategy/bike-report.ts'
+import { bikeReport, type BikeReport, type ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { riderGroups } from '../../core/strategy/rider-ask.ts'
 import type { RiderAsk } from '../../core/wear/rider-outlook.ts'
 

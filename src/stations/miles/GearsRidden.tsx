@@ -3,7 +3,7 @@ import { cogMixOf, gearCost, gearMix, hardestCogs, sprocketTeeth } from '../../c
 import { ridesDuring } from '../../core/exposure/distance.ts'
 import { USUAL_MASS_KG, USUAL_MOTOR_SHARE } from '../../core/exposure/chain-energy.ts'
 import { USUAL_CIRCUMFERENCE_MM } from '../../core/exposure/ride-gears.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { addDays } from '../../core/units/days.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { dayOf } from '../../ui/parts/day.ts'

@@ -1,15 +1,14 @@
 import { OPENS } from '../../ui/places.ts'
 import { Link } from 'react-router'
-import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayAboutKm, sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
-import { verdictOf } from '../../ui/words/verdict.tsx'
-import { useForecast } from '../../session/use-forecasts.ts'
+import { useJudged } from '../../session/verdicts.ts'
 import { AddRides } from './AddRides.tsx'
 import { ConditionSorter } from './ConditionSorter.tsx'
 import { GearsRidden } from './GearsRidden.tsx'
@@ -43,15 +42,15 @@ function sayRecent(report: BikeReport, units: Units): string {
 export default function Miles() {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const report = useBikeReport(useBikeId(garage))
-  const { answer } = useForecast(report?.chain?.part.entry.part)
-  if (!report) return <NoBike what="Add one, and then drop its recorded rides in here." />
+  const judged = useJudged(useBikeId(garage))
+  if (!judged) return <NoBike what="Add one, and then drop its recorded rides in here." />
+  const { report, verdict } = judged
   const { chain } = report
   const unsaid = unsaidRides(report.bike.rides).length
   return (
     <div className="flex flex-col gap-8">
       <Answer
-        word={verdictOf(report, answer)}
+        word={verdict?.word ?? 'unsure'}
         detail={
           <>
             {sayRecent(report, units)} {chain && `The chain was fitted on ${sayDay(chain.fittedAt, now)}.`}

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { odometerSpans, unaccountedKm } from '../../core/exposure/odometer.ts'
 import { MOST_ODOMETER_KM } from '../../core/log/kinds/odometer.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react'
 import { openFitting } from '../../core/log/garage.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { closingsOf } from '../../core/strategy/fitting-checks.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'

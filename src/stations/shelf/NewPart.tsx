@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import type { EntryDraft } from '../../core/log/entries.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'

@@ -1,9 +1,7 @@
 import { OPENS, STATIONS } from '../../ui/places.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { remindersOf, type Reminder } from '../../core/strategy/reminders.ts'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
-import type { WearAnswer } from '../../core/wear/outlook.ts'
+import { remindersOf, type Judged, type Reminder } from '../../core/strategy/reminders.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -23,18 +21,13 @@ const PLACES: Readonly<Record<Reminder['kind'], string>> = {
 /** How many are shown at first. */
 const SHOWN = 12
 
-interface Props {
-  readonly reports: readonly BikeReport[]
-  readonly answers: readonly (WearAnswer | undefined)[]
-}
-
 /** What comes next, by day, on which bike; and the same as a file for a calendar. */
-export function ComingUp({ reports, answers }: Props) {
+export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
   const { garage, entries, now } = useOpenLog()
   const units = useUnits()
   const send = useSend()
   const [all, setAll] = useState(false)
-  const reminders = remindersOf(reports, answers, now)
+  const reminders = remindersOf(bikes)
   if (reminders.length === 0) return null
   const save = async () => {
     const { writeCalendar } = await import('../../formats/calendar.ts')

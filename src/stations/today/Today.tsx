@@ -1,8 +1,8 @@
 import { STATIONS } from '../../ui/places.ts'
 import { useNavigate } from 'react-router'
-import type { BikeReport } from '../../core/strategy/bike-report.ts'
-import { recommend, urgency, type Action, type Recommendation } from '../../core/strategy/recommend.ts'
-import { useAllReports, useOpenLog } from '../../session/log-context.ts'
+import type { Action } from '../../core/strategy/rules/rule.ts'
+import { SWAPS, urgency } from '../../core/strategy/verdict.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -14,55 +14,43 @@ import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import { UnsavedNote } from './UnsavedNote.tsx'
 import { ComingUp } from './ComingUp.tsx'
-import type { WearAnswer } from '../../core/wear/outlook.ts'
-import { useForecasts, useForecastsOf } from '../../session/use-forecasts.ts'
-
-interface Line {
-  readonly report: BikeReport
-  readonly answer: WearAnswer | undefined
-  /** Absent while it is being worked out. */
-  readonly advice: Recommendation | undefined
-}
+import { useForecasts } from '../../session/use-forecasts.ts'
+import { useAllJudged, type JudgedBike } from '../../session/verdicts.ts'
 
 /** What the way to the next step is called here: a verdict is looked at before it is acted on. */
 function stepFor(action: Action): { readonly path: string; readonly label: string } {
-  const weighty = action === 'swap-chain' || action === 'swap-chain-and-cogs' || action === 'ride-on'
+  const weighty = SWAPS.includes(action) || action === 'ride-on'
   return weighty ? { path: STATIONS.decide.path, label: 'See why' } : NEXT_STEP[action]
 }
 
 function useLines() {
-  const reports = useAllReports()
-  const forecasts = useForecastsOf(reports.map((report) => report.chain?.part.entry.part))
-  const fault = forecasts.find((forecast) => forecast.fault !== undefined)?.fault
-  const lines = reports
-    .map((report, i): Line => {
-      const answer = forecasts[i]?.answer
-      return { report, answer, advice: recommend(report, answer) }
-    })
-    .sort((a, b) => (b.advice ? urgency(b.advice) : -1) - (a.advice ? urgency(a.advice) : -1))
+  const bikes = useAllJudged()
+  const fault = bikes.find((bike) => bike.fault !== undefined)?.fault
+  const calls = ({ verdict }: JudgedBike): number => (verdict ? urgency(verdict) : -1)
+  const lines = [...bikes].sort((a, b) => calls(b) - calls(a))
   const { groups } = useForecasts()
   const working = groups.some((group) => !group.fresh && !group.stopped && group.fault === undefined)
-  return { lines, reports, answers: forecasts.map(({ answer }) => answer), fault, working }
+  return { lines, bikes, fault, working }
 }
 
-function sayHowSure({ report, answer, advice }: Line): string {
+function sayHowSure({ report, answer, verdict }: JudgedBike): string {
   if (report.chain?.lastReadingAt === undefined) return 'no reading yet'
   if (!answer) return 'still being worked out'
   const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %, limit ${sayLimit(report.limit.percent)}`
-  return advice?.confidence === undefined
+  return verdict?.confidence === undefined
     ? `probably ${band}`
-    : `confidence: ${sayChance(advice.confidence)}; probably ${band}`
+    : `confidence: ${sayChance(verdict.confidence)}; probably ${band}`
 }
 
-function BikeLine({ line, first }: { readonly line: Line; readonly first: boolean }) {
-  const { report, advice } = line
+function BikeLine({ line, first }: { readonly line: JudgedBike; readonly first: boolean }) {
+  const { report, verdict } = line
   const { now, garage } = useOpenLog()
   const units = useUnits()
   const send = useSend()
   const navigate = useNavigate()
   const { entry } = report.bike
-  const done = advice && stepFor(advice.action)
-  const [why, also] = advice?.reasons ?? []
+  const done = verdict && stepFor(verdict.action)
+  const [why, also] = verdict?.reasons ?? []
   return (
     <li className="grid grid-cols-[11rem_7rem_minmax(0,1fr)_9.5rem] items-start gap-x-6 gap-y-1 border-t border-hairline py-4 max-lg:grid-cols-[minmax(0,1fr)_auto] max-sm:py-3">
       <div>
@@ -70,13 +58,13 @@ function BikeLine({ line, first }: { readonly line: Line; readonly first: boolea
         <p className="text-sm text-steel">{sayKm(report.totalKm, units)}</p>
       </div>
       <div className="pt-1 max-lg:text-right">
-        {advice ? <WearMark word={advice.word} /> : <span className="text-steel">…</span>}
+        {verdict ? <WearMark word={verdict.word} /> : <span className="text-steel">…</span>}
       </div>
       <div className="min-w-0 max-lg:col-span-2">
         <p className="text-[1.08rem] leading-snug font-semibold">
-          {advice ? sayAction(advice.action, advice, units) : 'Working it out…'}
+          {verdict ? sayAction(verdict, units) : 'Working it out…'}
         </p>
-        {advice && (
+        {verdict && (
           <p className="mt-0.5 text-[0.95rem] leading-snug text-steel">
             {[why, also]
               .flatMap((reason) => (reason ? [sayReason(reason, units, garage.tools)] : []))
@@ -106,18 +94,18 @@ function BikeLine({ line, first }: { readonly line: Line; readonly first: boolea
 }
 
 /** @param working some lines are still to come, and may be more urgent than those there are */
-function headline(lines: readonly Line[], working: boolean, units: Units): string {
-  const needing = lines.filter(({ advice }) => advice && advice.action !== 'ride-on')
+function headline(lines: readonly JudgedBike[], working: boolean, units: Units): string {
+  const needing = lines.filter(({ verdict }) => verdict && verdict.action !== 'ride-on')
   const [first] = needing
-  const settled = lines.every(({ advice }) => advice)
+  const settled = lines.every(({ verdict }) => verdict)
   if (!settled && (working || needing.length === 0)) return 'Checking your bikes…'
-  if (!first?.advice) return 'Nothing to do today. Ride.'
+  if (!first?.verdict) return 'Nothing to do today. Ride.'
   const name = first.report.bike.entry.name
-  return `Start with ${name}. ${sayAction(first.advice.action, first.advice, units)}`
+  return `Start with ${name}. ${sayAction(first.verdict, units)}`
 }
 
-function sayRest(lines: readonly Line[]): string {
-  const needing = lines.filter(({ advice }) => advice && advice.action !== 'ride-on').length
+function sayRest(lines: readonly JudgedBike[]): string {
+  const needing = lines.filter(({ verdict }) => verdict && verdict.action !== 'ride-on').length
   const all = `${sayCount(lines.length, 'bike')}, the most urgent first.`
   return needing > 1
     ? `${sayCount(needing - 1, 'more bike needs', 'more bikes need')} something. ${all}`
@@ -128,7 +116,7 @@ function sayRest(lines: readonly Line[]): string {
 export default function Today() {
   const { garage } = useOpenLog()
   const units = useUnits()
-  const { lines, reports, answers, fault, working } = useLines()
+  const { lines, bikes, fault, working } = useLines()
   if (garage.bikes.size === 0)
     return (
       <NoBike what="Add your bike and a ride or two, and measure the chain once. This page then says which bike needs what." />
@@ -141,7 +129,7 @@ export default function Today() {
           <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} />
         ))}
       </ul>
-      <ComingUp reports={reports} answers={answers} />
+      <ComingUp bikes={bikes} />
       <UnsavedNote />
     </>
   )

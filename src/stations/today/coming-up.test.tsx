@@ -5,6 +5,7 @@ import { openLog, TODAY } from '../../../test/open-log.tsx'
 import { outlookOf } from '../../../test/outlook.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { remindersOf } from '../../core/strategy/reminders.ts'
+import { verdictOf } from '../../core/strategy/verdict.ts'
 import { addDays } from '../../core/units/days.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { dayOf } from '../../ui/parts/day.ts'
@@ -27,14 +28,14 @@ const tour: EntryDraft = { ...springTour, starts: addDays(TODAY, 20), km: 3000, 
 function opened(...more: readonly EntryDraft[]) {
   const log = openLog([...drafts, ...more])
   const answer = outlookOf(log.garage, TODAY).chains['chain'] as WearAnswer
-  const reminders = remindersOf([log.report], [answer], TODAY)
-  return { ...log, answer, reminders }
+  const bikes = [{ report: log.report, verdict: verdictOf(log.report, answer) }]
+  return { ...log, bikes, reminders: remindersOf(bikes) }
 }
 
 describe('coming up', () => {
   test('lists what is to be done, by day, each with the way there', () => {
-    const { show, report, answer } = opened(tour)
-    show(<ComingUp reports={[report]} answers={[answer]} />)
+    const { show, bikes } = opened(tour)
+    show(<ComingUp bikes={bikes} />)
     const rows = screen.getAllByRole('listitem').map(({ textContent }) => plain(textContent))
     expect(rows.some((row) => /Heron: wax the chain/.test(row))).toBe(true)
     expect(rows.some((row) => /Heron: swap the chain.*before Spring tour/.test(row))).toBe(true)
@@ -46,7 +47,7 @@ describe('coming up', () => {
 
   test('of bikes without a chain nothing is said', () => {
     const { show } = openLog([...commuter, kite])
-    show(<ComingUp reports={[]} answers={[]} />)
+    show(<ComingUp bikes={[]} />)
     expect(screen.queryByText('Coming up')).toBeNull()
   })
 })

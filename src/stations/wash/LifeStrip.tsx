@@ -1,5 +1,5 @@
 import { lifeUsed } from '../../core/lube/clock.ts'
-import type { ChainReport } from '../../core/strategy/bike-report.ts'
+import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
 import { layEndToEnd } from '../../ui/drawings/lay-end-to-end.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
@@ -16,10 +16,10 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
   // The drawing shrinks on a phone; its words must not.
   const narrow = useNarrow()
   const wide = narrow ? SCALE_NARROW : SCALE
-  const { lube, since } = chain.story.lube
-  if (lube === undefined || since === undefined || lube === 'none' || !chain.clock) return null
+  if (!chain.lube || chain.lube.lube === 'none') return null
+  const { lube, since, clock } = chain.lube
   const rides = chain.story.rides.filter(({ at }) => at >= since)
-  const used = chain.clock.used
+  const { used } = clock
   const end = Math.max(1.25, used * 1.05)
   const scale = (share: number) => (wide * share) / end
   return (

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { WashMethod } from '../../core/log/kinds/wash.ts'
 import { LUBES, type Lube } from '../../core/lube/lubes.ts'
-import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'

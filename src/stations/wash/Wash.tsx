@@ -1,8 +1,7 @@
 import { isWet } from '../../core/exposure/conditions.ts'
 import { STORAGE_DAYS } from '../../core/lube/clock.ts'
 import { LUBE_LIFE_KM } from '../../core/lube/lubes.ts'
-import { lubeLeft } from '../../core/strategy/lube-left.ts'
-import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { daysBetween } from '../../core/units/days.ts'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -18,11 +17,10 @@ import { LifeStrip } from './LifeStrip.tsx'
 import { LogWash } from './LogWash.tsx'
 
 /** Whether the chain is due, and if not how far it still goes, as the opening sentence. */
-function sayClock(report: BikeReport, chain: ChainReport, units: Units, now: string): string {
+function sayClock(report: BikeReport, chain: ChainReport, units: Units): string {
   const { name, storage: kept } = report.bike.entry
-  const { lube } = chain.story.lube
-  const { clock } = chain
-  if (!clock || lube === undefined) return `The lube on ${name}’s chain is not entered.`
+  if (!chain.lube) return `The lube on ${name}’s chain is not entered.`
+  const { lube, clock, leftKm } = chain.lube
   switch (clock.reason) {
     case 'none':
       return `${name}’s chain is bare: wipe it and lubricate before it is ridden.`
@@ -34,16 +32,15 @@ function sayClock(report: BikeReport, chain: ChainReport, units: Units, now: str
       return `${name} has stood over ${STORAGE_DAYS[kept]} days ${kept}: wipe the chain and lubricate before riding.`
     case 'distance': {
       if (clock.due) return `The ${LUBE_NAMES[lube]} on ${name}’s chain is used up: wipe it and lubricate.`
-      const left = lubeLeft(report, now)?.km ?? 0
-      return `The ${LUBE_NAMES[lube]} on ${name}’s chain is good for about ${sayAboutKm(left, units)} more on the roads of this time of year.`
+      return `The ${LUBE_NAMES[lube]} on ${name}’s chain is good for about ${sayAboutKm(leftKm, units)} more on the roads of this time of year.`
     }
   }
 }
 
 function sayGrounds(chain: ChainReport, units: Units, now: string): string {
-  const { lube, since } = chain.story.lube
-  if (lube === undefined || since === undefined || !chain.clock)
+  if (!chain.lube)
     return 'Log what you put on, and the clock runs from there: by distance, rain, mud and days standing.'
+  const { lube, since } = chain.lube
   const km = chain.story.km - chain.story.at(since).km
   const life =
     lube === 'none'
@@ -121,7 +118,7 @@ export default function Wash() {
           </a>
         }
       >
-        {sayClock(report, chain, units, now)}
+        {sayClock(report, chain, units)}
       </Answer>
       <LifeStrip chain={chain} />
       <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">

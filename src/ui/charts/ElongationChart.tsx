@@ -1,6 +1,6 @@
 import { useCallback } from 'react'
 import type { EventEntry } from '../../core/log/kinds/event.ts'
-import type { ChainReport } from '../../core/strategy/bike-report.ts'
+import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { kmToMiles } from '../../core/units/convert.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'

@@ -3,7 +3,7 @@ import { biasOf } from '../../core/measure/instrument-likelihood.ts'
 import type { EntryId, IsoTime } from '../../core/log/entry.ts'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { LearnedBias } from '../../core/measure/tool-bias.ts'
-import { placedReading } from '../../core/strategy/chain-evidence.ts'
+import { placedReading } from '../../core/strategy/facts/chain-evidence.ts'
 import type { Ink } from './ink.ts'
 
 /** A reading on a drawing: a value with its spread, or a stretch between two marks. */

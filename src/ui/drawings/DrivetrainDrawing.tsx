@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
-import type { Sprocket } from '../../core/strategy/bike-report.ts'
-import type { Verdict } from '../../core/strategy/wear-word.ts'
+import type { Sprocket } from '../../core/strategy/facts/sprockets.ts'
+import type { ChainWord } from '../../core/strategy/wear-word.ts'
 import { sprocketGeometry } from '../../core/teeth/geometry.ts'
 import { sprocketOutline } from '../../core/teeth/outline.ts'
 
@@ -53,7 +53,7 @@ function place(sprockets: readonly Sprocket[]): {
   return { placed, width: left - GAP, height }
 }
 
-const FILLS: Readonly<Record<Verdict, string>> = {
+const FILLS: Readonly<Record<ChainWord, string>> = {
   fresh: 'fill-petrol/15 stroke-petrol',
   good: 'fill-petrol/25 stroke-petrol',
   watch: 'fill-ochre/35 stroke-ochre',

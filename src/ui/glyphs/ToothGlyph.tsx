@@ -1,8 +1,8 @@
 import clsx from 'clsx'
-import type { Verdict } from '../../core/strategy/wear-word.ts'
+import type { ChainWord } from '../../core/strategy/wear-word.ts'
 
 /** Profiles of one tooth between its valleys, in a box of 34 x 20: round and even at first, leaning to a point. */
-export const TOOTH_PROFILES: Readonly<Record<Verdict, string>> = {
+export const TOOTH_PROFILES: Readonly<Record<ChainWord, string>> = {
   fresh: 'M1 19V9C3 9 4 15 8.5 15S13 9 13.5 4H20.5C21 9 21 15 25.5 15S31 9 33 9V19Z',
   good: 'M1 19V9C3 9 4 15 8.5 15S13.5 9 14.5 4H20C20.5 9 21 15 25.5 15S31 9 33 9V19Z',
   watch: 'M1 19V10C3 10 4 15.6 9 15.6S15.5 10 17 4.4H20.4C20.6 9 21.5 15.6 26 15.6S31 10 33 10V19Z',
@@ -11,7 +11,7 @@ export const TOOTH_PROFILES: Readonly<Record<Verdict, string>> = {
   unsure: 'M1 19V9C3 9 4 15 8.5 15S13 9 13.5 4H20.5C21 9 21 15 25.5 15S31 9 33 9V19Z',
 }
 
-const TONES: Readonly<Record<Verdict, string>> = {
+const TONES: Readonly<Record<ChainWord, string>> = {
   fresh: 'text-petrol',
   good: 'text-petrol',
   watch: 'text-ochre',
@@ -21,7 +21,7 @@ const TONES: Readonly<Record<Verdict, string>> = {
 }
 
 interface Props {
-  readonly word: Verdict
+  readonly word: ChainWord
   readonly className?: string
 }
 
@@ -50,7 +50,7 @@ export function WearMark({ word, className }: Props) {
 }
 
 /** The large mark at the head of a station. */
-export function WearMedal({ word }: { readonly word: Verdict }) {
+export function WearMedal({ word }: { readonly word: ChainWord }) {
   return (
     <span
       className={clsx(

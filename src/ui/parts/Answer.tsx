@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react'
-import type { Verdict } from '../../core/strategy/wear-word.ts'
+import type { ChainWord } from '../../core/strategy/wear-word.ts'
 import { WearMedal } from '../glyphs/ToothGlyph.tsx'
 
 interface Props {
-  readonly word?: Verdict | undefined
+  readonly word?: ChainWord | undefined
   readonly children: ReactNode
   /** How sure, on what grounds, when to look again. */
   readonly detail?: ReactNode

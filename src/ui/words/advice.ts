@@ -1,5 +1,6 @@
 import type { ClockReason } from '../../core/lube/clock.ts'
-import type { Action, Caution, Reason, Recommendation } from '../../core/strategy/recommend.ts'
+import type { Caution, Reason } from '../../core/strategy/rules/rule.ts'
+import type { Verdict } from '../../core/strategy/verdict.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
@@ -16,12 +17,12 @@ const CLOCK_WORDS: Readonly<Record<ClockReason, string>> = {
 }
 
 /** What to do, as the start of a sentence. */
-export function sayAction(action: Action, recommendation: Recommendation, units: Units): string {
-  switch (action) {
+export function sayAction(verdict: Verdict, units: Units): string {
+  switch (verdict.action) {
     case 'describe-chain':
       return 'Enter which chain is on it.'
     case 'measure':
-      return recommendation.reasons.some((reason) => reason.kind === 'not-measured')
+      return verdict.reasons.some((reason) => reason.kind === 'not-measured')
         ? 'Not measured yet: measure the chain.'
         : 'Measure the chain again.'
     case 'swap-chain':
@@ -33,12 +34,15 @@ export function sayAction(action: Action, recommendation: Recommendation, units:
     case 'look-at-teeth':
       return 'Keep the chain. Check the worn teeth.'
     case 'ride-on':
-      return recommendation.lookInKm === undefined
-        ? 'Ride on.'
-        : recommendation.reasons.some((reason) => reason.kind === 'new-chain')
-          ? `Ride. First look in ${sayAboutKm(recommendation.lookInKm, units)}.`
-          : `Ride on. Next look in ${sayAboutKm(recommendation.lookInKm, units)}.`
+      return sayRideOn(verdict, units)
   }
+}
+
+function sayRideOn({ look, swap }: Verdict, units: Units): string {
+  if (!look) return swap?.before ? `Ride on. Swap the chain before ${swap.before.name}.` : 'Ride on.'
+  if (look.before) return `Ride on. Next look before ${look.before.name}.`
+  const inKm = sayAboutKm(look.inKm ?? 0, units)
+  return look.isFirst ? `Ride. First look in ${inKm}.` : `Ride on. Next look in ${inKm}.`
 }
 
 /** One reason as a sentence. */

@@ -15,25 +15,38 @@ const tour: EventEntry = { ...springTour, format: ENTRY_FORMAT, id: 'a' }
 
 describe('a reminder in words', () => {
   const own = { bike: 'heron' } as const
+  const IN_KM = { p10: 300, p50: 389, p90: 500 }
   test.each<readonly [Reminder, string, string]>([
-    [{ ...own, kind: 'look', first: true, inKm: 0 }, 'measure the chain for the first time', 'it is due'],
-    [{ ...own, kind: 'look', first: false, inKm: 204 }, 'look at the chain again', 'in about 200 km'],
     [
-      { ...own, kind: 'look', first: false, before: tour },
+      { ...own, kind: 'look', look: { isFirst: true, inKm: 0 } },
+      'measure the chain for the first time',
+      'it is due',
+    ],
+    [
+      { ...own, kind: 'look', look: { isFirst: false, inKm: 204 } },
+      'look at the chain again',
+      'in about 200 km',
+    ],
+    [
+      { ...own, kind: 'look', look: { isFirst: false, before: tour } },
       'look at the chain again',
       'before Spring tour, which it may not last through',
     ],
-    [{ ...own, kind: 'lube', lube: 'wet-lube', inKm: 52 }, 'wipe and lubricate the chain', 'in about 52 km'],
-    [{ ...own, kind: 'lube', lube: 'immersion-wax', inKm: 0 }, 'wax the chain', 'it is due'],
-    [{ ...own, kind: 'swap', inKm: 0 }, 'swap the chain', 'it is past its limit'],
-    [{ ...own, kind: 'swap', inKm: 0, cogsToo: true }, 'swap the chain and cogs', 'it is past its limit'],
     [
-      { ...own, kind: 'swap', inKm: 389, from: noon(4, 20), to: noon(6, 1) },
+      { ...own, kind: 'lube', lube: { lube: 'wet-lube', inKm: 52 } },
+      'wipe and lubricate the chain',
+      'in about 52 km',
+    ],
+    [{ ...own, kind: 'lube', lube: { lube: 'immersion-wax', inKm: 0 } }, 'wax the chain', 'it is due'],
+    [{ ...own, kind: 'swap' }, 'swap the chain', 'it is past its limit'],
+    [{ ...own, kind: 'swap', cogsToo: true }, 'swap the chain and cogs', 'it is past its limit'],
+    [
+      { ...own, kind: 'swap', swap: { inKm: IN_KM, from: noon(4, 20), to: noon(6, 1) } },
       'swap the chain',
       'in about 390 km, probably between 20 April and 1 June',
     ],
     [
-      { ...own, kind: 'swap', inKm: 389, before: tour },
+      { ...own, kind: 'swap', swap: { inKm: IN_KM, before: tour } },
       'swap the chain',
       'before Spring tour, which it would not last through',
     ],

@@ -20,9 +20,9 @@ const LUBE_WORK: Readonly<Record<Lube, string>> = {
 export function sayToDo(reminder: Reminder): string {
   switch (reminder.kind) {
     case 'look':
-      return reminder.first ? 'measure the chain for the first time' : 'look at the chain again'
+      return reminder.look.isFirst ? 'measure the chain for the first time' : 'look at the chain again'
     case 'lube':
-      return LUBE_WORK[reminder.lube]
+      return LUBE_WORK[reminder.lube.lube]
     case 'swap':
       return reminder.cogsToo ? 'swap the chain and cogs' : 'swap the chain'
     case 'event':
@@ -40,17 +40,18 @@ export function sayWhen(reminder: Reminder, units: Units, now: string): string {
     case 'event':
       return sayEvent(reminder.event, units)
     case 'swap': {
-      const { inKm, from, to, before } = reminder
+      if (!reminder.swap) return 'it is past its limit'
+      const { inKm, from, to, before } = reminder.swap
       if (before) return `before ${before.name}, which it would not last through`
       const between = from && to ? `, probably between ${sayDay(from, now)} and ${sayDay(to, now)}` : ''
-      return `${sayInKm(inKm, 'it is past its limit', units)}${between}`
+      return `${sayInKm(inKm.p50, 'it is past its limit', units)}${between}`
     }
     case 'look':
-      return reminder.before
-        ? `before ${reminder.before.name}, which it may not last through`
-        : sayInKm(reminder.inKm, 'it is due', units)
+      return reminder.look.before
+        ? `before ${reminder.look.before.name}, which it may not last through`
+        : sayInKm(reminder.look.inKm, 'it is due', units)
     case 'lube':
-      return sayInKm(reminder.inKm, 'it is due', units)
+      return sayInKm(reminder.lube.inKm, 'it is due', units)
   }
 }
 

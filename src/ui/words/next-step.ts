@@ -1,5 +1,5 @@
 import { OPENS, STATIONS } from '../places.ts'
-import type { Action } from '../../core/strategy/recommend.ts'
+import type { Action } from '../../core/strategy/rules/rule.ts'
 
 /** Where each recommended action is done, and what the way there is called. */
 export const NEXT_STEP: Readonly<Record<Action, { readonly path: string; readonly label: string }>> = {

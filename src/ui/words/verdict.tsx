@@ -1,8 +1,7 @@
 import type { ReactNode } from 'react'
-import type { BikeReport, ChainReport } from '../../core/strategy/bike-report.ts'
-import { recommend } from '../../core/strategy/recommend.ts'
-import type { Verdict } from '../../core/strategy/wear-word.ts'
-import { addDays } from '../../core/units/days.ts'
+import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
+import type { Verdict } from '../../core/strategy/verdict.ts'
+import { addDays, daysBetween } from '../../core/units/days.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Units } from '../screen-state.ts'
@@ -19,40 +18,43 @@ import {
   sayPercent,
 } from './numbers.ts'
 
-/** The word for a bike's chain, as the one recommendation has it; unsure while that is worked out. */
-export const verdictOf = (report: BikeReport, answer: WearAnswer | undefined): Verdict =>
-  (answer && recommend(report, answer)?.word) ?? 'unsure'
-
 /** What is to be done about the chain, as a sentence of its own. */
-function sayOutlook(report: BikeReport, answer: WearAnswer, units: Units): string {
-  const action = recommend(report, answer)?.action
+function sayOutlook({ action, swap }: Verdict, units: Units): string {
   if (action === 'measure') return 'Measure it again.'
   if (action === 'swap-chain') return 'Swap it now.'
   if (action === 'swap-chain-and-cogs') return 'Swap it now, and the cogs with it.'
-  const { p10, p50, p90 } = answer.toLimitKm
+  const { p10, p50, p90 } = swap?.inKm ?? { p10: 0, p50: FORECAST_CAP_KM, p90: FORECAST_CAP_KM }
   if (p50 >= FORECAST_CAP_KM) return 'It has a long way to go.'
-  const from = p10 <= 0 ? 'now' : sayAboutKm(p10, units)
-  return `Swap it in about ${sayAboutKm(p50, units)}, probably ${from} to ${sayAboutKm(p90, units)}.`
+  const inKm = `in about ${sayAboutKm(p50, units)}, probably ${p10 <= 0 ? 'now' : sayAboutKm(p10, units)} to ${sayAboutKm(p90, units)}`
+  return swap?.before ? `Swap it before ${swap.before.name}, else ${inKm}.` : `Swap it ${inKm}.`
 }
 
-/** The verdict on a chain in one sentence: how worn, how sure, how far it goes. */
-export function verdictSentence(report: BikeReport, answer: WearAnswer | undefined, units: Units): ReactNode {
+/**
+ * The verdict on a chain in one sentence: how worn, how sure, how far it goes.
+ * @param verdict undefined while it is being worked out
+ */
+export function verdictSentence(
+  report: BikeReport,
+  answer: WearAnswer | undefined,
+  verdict: Verdict | undefined,
+  units: Units,
+): ReactNode {
   const name = report.bike.entry.name
   if (!report.chain) return `No chain is entered for ${name} yet.`
-  if (report.chain.lastReadingAt === undefined) {
-    const advice = recommend(report, answer)
+  if (!verdict) return `Working out ${name}’s chain…`
+  if (report.chain.lastReadingAt === undefined || !answer) {
+    const { look } = verdict
     // New, and not due: there is nothing to measure yet.
-    if (answer && advice?.lookInKm !== undefined)
-      return `${name}’s chain is new: ride it. First look in ${sayAboutKm(advice.lookInKm, units)}.`
-    return advice ? `${name}’s chain is not measured yet.` : `Working out ${name}’s chain…`
+    return look?.inKm !== undefined && verdict.action !== 'measure'
+      ? `${name}’s chain is new: ride it. First look in ${sayAboutKm(look.inKm, units)}.`
+      : `${name}’s chain is not measured yet.`
   }
-  if (!answer) return `Working out ${name}’s chain…`
   const { mean, p05, p95 } = answer.now
   return (
     <>
       {name}’s chain is at <strong className="font-bold">{sayPercent(mean)}</strong>, probably{' '}
       {sayFigure(p05)} to {sayFigure(p95)}.{' '}
-      <strong className="font-bold">{sayOutlook(report, answer, units)}</strong>
+      <strong className="font-bold">{sayOutlook(verdict, units)}</strong>
     </>
   )
 }
@@ -72,19 +74,25 @@ export function verdictGrounds(report: BikeReport, chain: ChainReport, answer?: 
   return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}.${doubt} ${limit}`)
 }
 
-/** When to look again, in distance and on the calendar. */
-export function sayNextLook(answer: WearAnswer, units: Units, now: string): string {
-  if (answer.nextLookKm <= 0) return 'Look again now.'
-  const days = answer.toLimitDays?.p10
-  const day = days !== undefined && days < 1500 ? `, around ${sayDay(addDays(now, days), now)}` : ''
-  return `Next look in ${sayAboutKm(answer.nextLookKm, units)}${day}.`
+/** Days that lie further off than this are not named. */
+const NAMED_DAYS = 1500
+
+/** When to look again, in distance and on the calendar; nothing where the chain is gone by then. */
+export function sayNextLook({ look }: Verdict, units: Units, now: string): string {
+  if (!look) return ''
+  const { day, before, inKm } = look
+  if (before) return `Next look before ${before.name}${day === undefined ? '' : `, on ${sayDay(day, now)}`}.`
+  if (inKm === undefined || inKm <= 0) return 'Look again now.'
+  const around = day !== undefined && daysBetween(now, day) < NAMED_DAYS ? `, around ${sayDay(day, now)}` : ''
+  return `Next look in ${sayAboutKm(inKm, units)}${around}.`
 }
 
 /** The date at which the limit is likely reached, with its 80 % interval. */
 export function sayLimitDates(answer: WearAnswer, now: string): string {
   const days = answer.toLimitDays
   if (!days) return 'No rides in the last twelve weeks, so there is no date.'
-  const far = (value: number) => (value > 1500 ? 'in more than four years' : sayDay(addDays(now, value), now))
+  const far = (value: number) =>
+    value > NAMED_DAYS ? 'in more than four years' : sayDay(addDays(now, value), now)
   if (days.p90 <= 0) return 'It is there already.'
   return `By date: about ${far(days.p50)}, probably between ${days.p10 <= 0 ? 'now' : far(days.p10)} and ${far(days.p90)}.`
 }

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Reason, Recommendation } from '../../core/strategy/recommend.ts'
-import { noon } from '../../../test/log.ts'
+import type { Action, Reason } from '../../core/strategy/rules/rule.ts'
+import type { Verdict } from '../../core/strategy/verdict.ts'
+import { noon, springTour } from '../../../test/log.ts'
+import { ENTRY_FORMAT } from '../../core/log/entry.ts'
 import { sayAction, sayCaution, sayReason } from './advice.ts'
 import {
   keepUnits,
@@ -101,10 +103,10 @@ describe('numbers in words', () => {
 })
 
 describe('advice in words', () => {
-  const about = (reasons: Reason[], more: Partial<Recommendation> = {}): Recommendation => ({
-    action: 'ride-on',
+  const about = (action: Action, more: Partial<Verdict>): Verdict => ({
+    action,
     word: 'good',
-    reasons,
+    reasons: [],
     cautions: [],
     ...more,
   })
@@ -112,13 +114,23 @@ describe('advice in words', () => {
   const say = (reason: Reason): string => plain(sayReason(reason, 'metric', new Map()))
 
   test('every action is an order one can follow', () => {
-    const advice = about([], { lookInKm: 180 })
-    expect(plain(sayAction('ride-on', advice, 'metric'))).toBe('Ride on. Next look in 180 km.')
-    expect(plain(sayAction('ride-on', advice, 'imperial'))).toBe('Ride on. Next look in 110 mi.')
-    expect(
-      sayAction('measure', about([{ kind: 'not-measured', km: 5, guess: undefined }]), 'metric'),
-    ).toMatch(/^Not measured yet/)
-    expect(sayAction('measure', about([]), 'metric')).toBe('Measure the chain again.')
+    const say = (action: Action, more: Partial<Verdict> = {}, units: 'metric' | 'imperial' = 'metric') =>
+      plain(sayAction(about(action, more), units))
+    const tour = { ...springTour, format: ENTRY_FORMAT, id: 'a' }
+    const look = { isFirst: false, inKm: 180 }
+    expect(say('ride-on', { look })).toBe('Ride on. Next look in 180 km.')
+    expect(say('ride-on', { look }, 'imperial')).toBe('Ride on. Next look in 110 mi.')
+    expect(say('ride-on', { look: { isFirst: true, inKm: 410 } })).toBe('Ride. First look in 410 km.')
+    expect(say('ride-on', { look: { isFirst: false, before: tour } })).toBe(
+      'Ride on. Next look before Spring tour.',
+    )
+    expect(say('ride-on', { swap: { inKm: { p10: 1, p50: 2, p90: 3 }, before: tour } })).toBe(
+      'Ride on. Swap the chain before Spring tour.',
+    )
+    expect(say('measure', { reasons: [{ kind: 'not-measured', km: 5, guess: undefined }] })).toMatch(
+      /^Not measured yet/,
+    )
+    expect(say('measure')).toBe('Measure the chain again.')
     for (const action of [
       'describe-chain',
       'swap-chain',
@@ -126,7 +138,7 @@ describe('advice in words', () => {
       'lubricate',
       'look-at-teeth',
     ] as const)
-      expect(sayAction(action, advice, 'metric')).toMatch(/^[A-Z].*\.$/)
+      expect(say(action)).toMatch(/^[A-Z].*\.$/)
   })
 
   test.each<[Reason, RegExp]>([

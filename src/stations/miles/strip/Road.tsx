@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { StripLane } from '../../../core/strategy/mile-strip.ts'
 import { mileStrip, roadKmAt } from '../../../core/strategy/mile-strip.ts'
-import { chainsOfRoad, type BikeReport } from '../../../core/strategy/bike-report.ts'
+import { chainsOfRoad, type BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { KM_PER_MILE } from '../../../core/units/convert.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { plannedAlong } from '../../../ui/charts/planned.ts'

@@ -1,6 +1,6 @@
-import type { SprocketMaterial } from '../log/kinds/part.ts'
-import { fittedParts, type BikeState, type Garage } from '../log/garage.ts'
-import { limitFor, type Limit } from '../measure/limits.ts'
+import type { SprocketMaterial } from '../../log/kinds/part.ts'
+import { fittedParts, type BikeState, type Garage } from '../../log/garage.ts'
+import { limitFor, type Limit } from '../../measure/limits.ts'
 
 function cogMaterial(garage: Garage, bike: string): SprocketMaterial {
   const spec = fittedParts(garage, bike, 'cassette')[0]?.entry.spec

@@ -1,8 +1,8 @@
-import type { PartId, ToolId } from '../log/entry.ts'
-import type { Garage, ReadingState } from '../log/garage.ts'
-import type { PlacedReading } from '../measure/disagreement.ts'
-import type { Instrument } from '../measure/reading.ts'
-import { learnBiases, type LearnedBias, type Meeting } from '../measure/tool-bias.ts'
+import type { PartId, ToolId } from '../../log/entry.ts'
+import type { Garage, ReadingState } from '../../log/garage.ts'
+import type { PlacedReading } from '../../measure/disagreement.ts'
+import type { Instrument, TakenReading } from '../../measure/reading.ts'
+import { learnBiases, type LearnedBias, type Meeting } from '../../measure/tool-bias.ts'
 
 /** Readings taken within this of one another are one look at the chain, ms. */
 const ONE_LOOK_MS = 12 * 3_600_000
@@ -47,16 +47,24 @@ export function toolBiases(garage: Garage, except?: ReadonlySet<PartId>): Map<To
   return learnBiases(instruments, meetings)
 }
 
-/** A reading of the log with its tool, what is known of that tool, and its place. */
-export function placedReading(
+/** A reading of the log with its tool and what is known of that tool. */
+export function takenReading(
   { entry }: ReadingState,
   biases: ReadonlyMap<ToolId, LearnedBias>,
-): PlacedReading {
+): TakenReading {
   const known = entry.tool === undefined ? undefined : biases.get(entry.tool)
   return {
     reading: entry.reading,
     ...(entry.tool !== undefined && { tool: entry.tool }),
     ...(known && { bias: { b: known.b, sb: known.sb } }),
-    ...(entry.linksFromJoint !== undefined && { place: entry.linksFromJoint }),
   }
 }
+
+/** A reading of the log with its tool, what is known of that tool, and its place on the chain. */
+export const placedReading = (
+  state: ReadingState,
+  biases: ReadonlyMap<ToolId, LearnedBias>,
+): PlacedReading => ({
+  ...takenReading(state, biases),
+  ...(state.entry.linksFromJoint !== undefined && { place: state.entry.linksFromJoint }),
+})

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { commuter, noon, ruleReading, written } from '../../../test/log.ts'
-import type { EntryDraft } from '../log/entries.ts'
-import { replay } from '../log/replay.ts'
-import type { Reading } from '../measure/reading.ts'
+import { commuter, noon, ruleReading, written } from '../../../../test/log.ts'
+import type { EntryDraft } from '../../log/entries.ts'
+import { replay } from '../../log/replay.ts'
+import type { Reading } from '../../measure/reading.ts'
 import { looksOf, placedReading, toolBiases } from './chain-evidence.ts'
 
 const tool = (

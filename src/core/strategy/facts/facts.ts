@@ -1,0 +1,79 @@
+import type { LookEntry } from '../../log/kinds/look.ts'
+import { COGS_TOO_PERCENT } from '../../measure/limits.ts'
+import { limitKey } from '../../measure/posterior.ts'
+import type { WearAnswer } from '../../wear/outlook.ts'
+import { chainWord, type ChainWord } from '../wear-word.ts'
+import type { BikeReport, ChainReport } from './bike-report.ts'
+import type { Sprocket } from './sprockets.ts'
+
+/** What the wear model says of a chain that was read. */
+export interface WearFacts {
+  readonly chain: ChainReport
+  readonly answer: WearAnswer
+  /** How worn it is, in a word. */
+  readonly word: ChainWord
+  /** Chance that it is past its limit. */
+  readonly past: number
+  /** Chance that it is so far past that it has shaped the cogs. */
+  readonly cogsShaped: number
+  /** Distance since the last reading, km. */
+  readonly kmSinceReading: number
+}
+
+/** A sprocket that the eye found worn out. */
+export interface WornTeeth {
+  readonly sprocket: Sprocket
+  readonly look: LookEntry
+}
+
+/** All that a rule may go by: what the log says of a bike, and what the wear model says of its chain. */
+export interface Facts {
+  readonly report: BikeReport
+  /** The chain on the bike, whether it was ever read or not. */
+  readonly chain: ChainReport | undefined
+  /** Undefined where there is no chain, or while it is being worked out. */
+  readonly answer: WearAnswer | undefined
+  /** Of a chain that was read, once it is worked out. */
+  readonly wear: WearFacts | undefined
+  readonly wornTeeth: readonly WornTeeth[]
+  /** Some of them are on the cassette. */
+  readonly hasWornCogs: boolean
+  /** The wear model has a say in this, and has not spoken yet. */
+  readonly isAwaited: boolean
+}
+
+const wornOf = (sprockets: readonly Sprocket[]): WornTeeth[] =>
+  sprockets.flatMap((sprocket) =>
+    sprocket.look && (sprocket.look.word === 'swap' || sprocket.look.word === 'spent')
+      ? [{ sprocket, look: sprocket.look }]
+      : [],
+  )
+
+function wearFacts({ limit }: BikeReport, chain: ChainReport, answer: WearAnswer): WearFacts {
+  const chanceOf = (percent: number): number => answer.now.pAbove[limitKey(percent)] ?? 0
+  return {
+    chain,
+    answer,
+    word: chainWord(answer.now, limit.percent),
+    past: chanceOf(limit.percent),
+    cogsShaped: chanceOf(COGS_TOO_PERCENT),
+    kmSinceReading: chain.kmSinceReading ?? 0,
+  }
+}
+
+/** Gathers what is known of a bike, for the rules. */
+export function factsOf(report: BikeReport, answer: WearAnswer | undefined): Facts {
+  const { chain } = report
+  const wornTeeth = wornOf(report.sprockets)
+  const isRead = chain?.lastReadingAt !== undefined
+  return {
+    report,
+    chain,
+    answer,
+    wear: chain && answer && isRead ? wearFacts(report, chain, answer) : undefined,
+    wornTeeth,
+    hasWornCogs: wornTeeth.some(({ sprocket }) => sprocket.role === 'cog'),
+    // Of a chain that came on used and was never read there is nothing to wait for: it is to be read.
+    isAwaited: chain !== undefined && !answer && (isRead || chain.spec.past === 'new'),
+  }
+}

@@ -1,0 +1,42 @@
+import type { ChainStory } from '../../exposure/chain-story.ts'
+import { CONDITION_MULTIPLIER, quarterOf } from '../../exposure/conditions.ts'
+import { mixByQuarter } from '../../exposure/road-ahead.ts'
+import type { IsoTime } from '../../log/entry.ts'
+import type { BikeState } from '../../log/garage.ts'
+import { lubeClock, type LubeClock } from '../../lube/clock.ts'
+import { LUBE_LIFE_KM, type Lube } from '../../lube/lubes.ts'
+import { daysBetween } from '../../units/days.ts'
+
+/** What is on a chain, how much of its life is used, and how far it still goes. */
+export interface LubeFacts {
+  readonly lube: Lube
+  readonly since: IsoTime
+  readonly clock: LubeClock
+  /** km on the roads of this time of year; 0 where it is due. */
+  readonly leftKm: number
+}
+
+/**
+ * How far the lubricant still goes on the roads that the bike is ridden on at this time of year: the share of its life that
+ * is left, over the mean multiplier of those roads (methods 6).
+ */
+function kmLeft(bike: BikeState, lube: Lube, clock: LubeClock, now: IsoTime): number {
+  if (clock.due || lube === 'none') return 0
+  const mix = mixByQuarter(bike, now)[quarterOf(now)]
+  const perKm = mix.reduce((sum, { km, condition }) => sum + km * CONDITION_MULTIPLIER[condition], 0)
+  return ((1 - clock.used) * LUBE_LIFE_KM[lube]) / perKm
+}
+
+/** @returns undefined where nobody has said what is on the chain */
+export function lubeFacts(bike: BikeState, story: ChainStory, now: IsoTime): LubeFacts | undefined {
+  const { lube, since } = story.lube
+  if (lube === undefined || since === undefined) return undefined
+  const lastRide = story.rides.at(-1)?.at
+  const restingSince = lastRide !== undefined && lastRide > since ? lastRide : since
+  const clock = lubeClock(
+    lube,
+    story.rides.filter(({ at }) => at >= since).map(({ ride }) => ride),
+    { days: Math.max(0, daysBetween(restingSince, now)), where: bike.entry.storage },
+  )
+  return { lube, since, clock, leftKm: kmLeft(bike, lube, clock, now) }
+}

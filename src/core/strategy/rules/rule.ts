@@ -1,0 +1,101 @@
+import type { LubeClock } from '../../lube/clock.ts'
+import type { Interval } from '../../wear/interval.ts'
+import type { OpenConflict } from '../../wear/outlook.ts'
+import type { Surprise } from '../../wear/surprise.ts'
+import type { Facts, WearFacts, WornTeeth } from '../facts/facts.ts'
+import type { ChainWord } from '../wear-word.ts'
+
+/** What to do about a bike. */
+export type Action =
+  | 'describe-chain'
+  | 'measure'
+  | 'swap-chain-and-cogs'
+  | 'swap-chain'
+  | 'lubricate'
+  | 'look-at-teeth'
+  | 'ride-on'
+
+/** One ground for a verdict. The words are the screen's. */
+export type Reason =
+  | { readonly kind: 'no-chain' }
+  | { readonly kind: 'not-measured'; readonly km: number; readonly guess: Interval | undefined }
+  | { readonly kind: 'new-chain'; readonly km: number; readonly guess: Interval | undefined }
+  | { readonly kind: 'chance-past'; readonly p: number; readonly percent: number }
+  | { readonly kind: 'cogs-shaped'; readonly p: number }
+  | ({ readonly kind: 'worn-teeth' } & WornTeeth)
+  | { readonly kind: 'reading-old'; readonly km: number }
+  | { readonly kind: 'too-wide'; readonly low: number; readonly high: number }
+  | { readonly kind: 'goes-further'; readonly km: Interval; readonly percent: number }
+  | { readonly kind: 'lube'; readonly clock: LubeClock }
+  | { readonly kind: 'lube-unknown' }
+  | { readonly kind: 'log-doubted'; readonly km: number }
+  | { readonly kind: 'tools-disagree'; readonly conflict: OpenConflict }
+  | { readonly kind: 'surprise'; readonly surprise: Surprise }
+  | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
+
+/** What must be said beside the verdict. */
+export type Caution = 'keep-old-chain' | 'may-slip' | 'ask-mechanic'
+
+/** What a rule would have done. */
+export interface Proposal {
+  readonly action: Action
+  readonly word: ChainWord
+  /** Chance that this is the right call, where it can be put as one. */
+  readonly confidence?: number
+  /** The weightiest first. */
+  readonly reasons: readonly Reason[]
+  readonly cautions: readonly Caution[]
+}
+
+/** Says what to do where it has a say, and nothing where it has none. The first of the ordered rules that speaks is heard. */
+export type Rule = (facts: Facts) => Proposal | undefined
+
+/** A look that is due within this distance is due now, unless the last one is no further back than this, km. */
+export const LOOK_DUE_KM = 25
+
+/** Every worn sprocket as a ground. */
+export const teethReasons = ({ wornTeeth }: Facts): Reason[] =>
+  wornTeeth.map((worn) => ({ kind: 'worn-teeth', ...worn }))
+
+/** The bike's limit as a ground. */
+export const limitReason = ({ report: { limit } }: Facts): Reason => ({
+  kind: 'limit',
+  percent: limit.percent,
+  why: limit.reason,
+})
+
+/** What is on the chain as a ground. */
+export const lubeReason = ({ chain }: Facts): Reason =>
+  chain?.lube ? { kind: 'lube', clock: chain.lube.clock } : { kind: 'lube-unknown' }
+
+/** Whether what is on the chain is used up, or ruined. */
+export const isLubeDue = ({ chain }: Facts): boolean => chain?.lube?.clock.due === true
+
+/** How likely the chain is past its limit, as a ground. */
+export const chanceReason = ({ report }: Facts, { past }: WearFacts): Reason => ({
+  kind: 'chance-past',
+  p: past,
+  percent: report.limit.percent,
+})
+
+/** How far the chain still goes, as a ground. */
+export const goingReason = ({ report }: Facts, answer: WearFacts['answer']): Reason => ({
+  kind: 'goes-further',
+  km: answer.toLimitKm,
+  percent: report.limit.percent,
+})
+
+/** That readings and distance do not go together, where they do not. */
+export const doubtReasons = ({ answer, chain }: WearFacts): Reason[] =>
+  answer.untoldPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
+
+/** A worn cog may let the chain slip, whatever else is done. */
+export const slipCautions = ({ hasWornCogs }: Facts): Caution[] => (hasWornCogs ? ['may-slip'] : [])
+
+/** To measure once more, for one reason before all others. */
+export const measureAgain = (facts: Facts, wear: WearFacts, reason: Reason): Proposal => ({
+  action: 'measure',
+  word: 'unsure',
+  reasons: [reason, chanceReason(facts, wear), ...teethReasons(facts), limitReason(facts)],
+  cautions: slipCautions(facts),
+})

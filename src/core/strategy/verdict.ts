@@ -1,0 +1,85 @@
+import type { WearAnswer } from '../wear/outlook.ts'
+import type { BikeReport } from './facts/bike-report.ts'
+import { factsOf, type Facts } from './facts/facts.ts'
+import { RULES } from './rules/index.ts'
+import type { Action, Proposal } from './rules/rule.ts'
+import { lookAhead, lubeAhead, swapAhead, type LookAhead, type LubeAhead, type SwapAhead } from './when.ts'
+
+/** What is said of a bike and its chain, everywhere. */
+export interface Verdict extends Proposal {
+  /** The next look; now, where that is the verdict. Absent where the chain is gone by then, or there is none. */
+  readonly look?: LookAhead
+  /** The end of a chain that was read; absent where that is the verdict. */
+  readonly swap?: SwapAhead
+  readonly lube?: LubeAhead
+}
+
+export const SWAPS: readonly Action[] = ['swap-chain', 'swap-chain-and-cogs']
+
+function verdict(facts: Facts): Verdict | undefined {
+  if (facts.isAwaited) return undefined
+  for (const rule of RULES) {
+    const proposal = rule(facts)
+    if (proposal) return withTimes(proposal, facts)
+  }
+  return undefined
+}
+
+/** A proposal, and when what is to come is due. */
+function withTimes(proposal: Proposal, facts: Facts): Verdict {
+  const { report, chain, answer, wear } = facts
+  const { action } = proposal
+  const lube = lubeAhead(report, answer)
+  const made: Verdict = { ...proposal, ...(lube && { lube }) }
+  if (!chain || SWAPS.includes(action)) return made
+  const swap = swapAhead(facts)
+  const look: LookAhead | undefined =
+    action === 'measure' ? { isFirst: !wear, inKm: 0, day: report.now } : lookAhead(facts)
+  // A chain that is to be gone by then is not looked at again.
+  const isGone =
+    action !== 'measure' &&
+    swap?.before !== undefined &&
+    look?.day !== undefined &&
+    swap.day !== undefined &&
+    swap.day <= look.day
+  return { ...made, ...(look && !isGone && { look }), ...(swap && { swap }) }
+}
+
+/** What stands for the answer that is not there yet. */
+const NONE = {}
+const verdicts = new WeakMap<BikeReport, WeakMap<object, { readonly verdict: Verdict | undefined }>>()
+
+/**
+ * The one verdict on a bike: what to do, how worn its chain is, why, and when what is to come is due. Every screen,
+ * reminder, calendar line and sheet says this. Made once for the same report and answer.
+ * @param answer the wear model's, absent while it is being worked out or where there is no chain
+ * @returns undefined while it is being worked out
+ */
+export function verdictOf(report: BikeReport, answer: WearAnswer | undefined): Verdict | undefined {
+  const known = verdicts.get(report) ?? new WeakMap<object, { readonly verdict: Verdict | undefined }>()
+  verdicts.set(report, known)
+  const key = answer ?? NONE
+  const made = known.get(key) ?? { verdict: verdict(factsOf(report, answer)) }
+  known.set(key, made)
+  return made.verdict
+}
+
+const URGENCY: Readonly<Record<Action, number>> = {
+  'swap-chain-and-cogs': 6,
+  'swap-chain': 5,
+  measure: 4,
+  'describe-chain': 3,
+  'look-at-teeth': 2,
+  lubricate: 2,
+  'ride-on': 0,
+}
+
+/**
+ * How loudly a bike calls: the action first, then how likely it is that its chain is past the limit, then how far
+ * the next look is. Greater is more urgent.
+ */
+export function urgency({ action, reasons, look }: Verdict): number {
+  const past = reasons.find((reason) => reason.kind === 'chance-past')
+  const near = look?.inKm === undefined || action === 'measure' ? 0 : 1 / (1 + look.inKm / 100)
+  return URGENCY[action] + 0.9 * (past?.kind === 'chance-past' ? past.p : near * 0.5)
+}
