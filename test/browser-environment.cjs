@@ -22,6 +22,7 @@ module.exports = class BrowserEnvironment extends TestEnvironment {
       unobserve() {}
       disconnect() {}
     }
+    this.global.IntersectionObserver = this.global.ResizeObserver
     // A worker that is still at it: what screens show before the model has answered.
     this.global.Worker = class extends this.global.EventTarget {
       postMessage() {}

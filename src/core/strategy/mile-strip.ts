@@ -103,7 +103,8 @@ export function rideIndexAt(edges: Float64Array, km: number): number {
   return low
 }
 
-function edgesOf(rides: readonly Ride[]): Float64Array {
+/** Distance before each ride, and at the end, km; one longer than the rides. */
+export function edgesOf(rides: readonly Ride[]): Float64Array {
   const edges = new Float64Array(rides.length + 1)
   rides.forEach((ride, i) => (edges[i + 1] = (edges[i] ?? 0) + ride.km))
   return edges

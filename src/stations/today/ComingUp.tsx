@@ -1,7 +1,6 @@
-import { OPENS, STATIONS } from '../../ui/places.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { remindersOf, type Judged, type Reminder } from '../../core/strategy/reminders.ts'
+import { remindersOf, type Judged } from '../../core/strategy/reminders.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -10,13 +9,8 @@ import { bikeOf, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 import { saveBytes } from '../../ui/save-file.ts'
 import { calendarItems } from './calendar-items.ts'
-
-const PLACES: Readonly<Record<Reminder['kind'], string>> = {
-  look: OPENS.takeReading,
-  lube: OPENS.logWash,
-  swap: STATIONS.decide.path,
-  event: OPENS.planEvent,
-}
+import { REMINDER_PLACES } from './reminder-places.ts'
+import { WeeksAhead } from './WeeksAhead.tsx'
 
 /** How many are shown at first. */
 const SHOWN = 12
@@ -40,39 +34,45 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
       note="From how each bike is ridden and how its chain wears. Days move as you ride and measure."
       className="mt-10"
     >
-      <ul aria-label="Coming up" className="border-b border-hairline">
-        {reminders.slice(0, all ? undefined : SHOWN).map((reminder) => (
-          <li
-            key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : ''}`}
-            className="grid grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.4fr)] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-[6.5rem_minmax(0,1fr)] max-sm:gap-x-3"
-          >
-            <span className="tabular-nums">
-              {reminder.day === undefined
-                ? 'no day yet'
-                : reminder.day.slice(0, 10) <= now.slice(0, 10)
-                  ? 'today'
-                  : sayDay(reminder.day, now)}
-            </span>
-            <Link
-              to={PLACES[reminder.kind]}
-              className="underline underline-offset-4 decoration-hairline hover:decoration-ink"
-              onClick={() => send(bikeChosen(reminder.bike))}
+      <WeeksAhead reminders={reminders} bikes={bikes.map(({ report }) => report.bike.entry.bike)} />
+      <details className="mt-3">
+        <summary className="w-fit cursor-pointer text-[0.95rem] underline underline-offset-4">
+          As a list
+        </summary>
+        <ul aria-label="Coming up" className="mt-2 border-b border-hairline">
+          {reminders.slice(0, all ? undefined : SHOWN).map((reminder) => (
+            <li
+              key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : ''}`}
+              className="grid grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.4fr)] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-[6.5rem_minmax(0,1fr)] max-sm:gap-x-3"
             >
-              {bikeOf(garage, reminder)}: {sayToDo(reminder)}
-            </Link>
-            <span className="text-[0.95rem] text-steel max-sm:col-start-2">
-              {sayWhen(reminder, units, now)}
-            </span>
-          </li>
-        ))}
-      </ul>
-      <div className="no-print mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
-        <Button onClick={() => void save()}>Save as a calendar file</Button>
+              <span className="tabular-nums">
+                {reminder.day === undefined
+                  ? 'no day yet'
+                  : reminder.day.slice(0, 10) <= now.slice(0, 10)
+                    ? 'today'
+                    : sayDay(reminder.day, now)}
+              </span>
+              <Link
+                to={REMINDER_PLACES[reminder.kind]}
+                className="underline underline-offset-4 decoration-hairline hover:decoration-ink"
+                onClick={() => send(bikeChosen(reminder.bike))}
+              >
+                {bikeOf(garage, reminder)}: {sayToDo(reminder)}
+              </Link>
+              <span className="text-[0.95rem] text-steel max-sm:col-start-2">
+                {sayWhen(reminder, units, now)}
+              </span>
+            </li>
+          ))}
+        </ul>
         {reminders.length > SHOWN && (
-          <Button look="link" aria-expanded={all} onClick={() => setAll(!all)}>
+          <Button look="link" className="mt-2" aria-expanded={all} onClick={() => setAll(!all)}>
             {all ? 'Show fewer' : `Show all ${reminders.length}`}
           </Button>
         )}
+      </details>
+      <div className="no-print mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
+        <Button onClick={() => void save()}>Save as a calendar file</Button>
         <p className="max-w-[36rem] text-sm text-steel">
           An iCalendar file. Import it again later: dates are updated, nothing is doubled.
         </p>

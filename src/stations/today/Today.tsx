@@ -1,3 +1,5 @@
+import { lazy, Suspense } from 'react'
+import { KM_PER_MILE } from '../../core/units/convert.ts'
 import { STATIONS } from '../../ui/places.ts'
 import { useNavigate } from 'react-router'
 import type { Action } from '../../core/strategy/rules/rule.ts'
@@ -11,6 +13,10 @@ import { bikeChosen, useSend, useUnits, type Units } from '../../ui/screen-state
 import { sayAction, sayReason } from '../../ui/words/advice.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/numbers.ts'
+import { sayRoad } from '../../ui/words/road.ts'
+import type { SharedScale } from '../../ui/road/SmallRoad.tsx'
+import { DUE_MARKS } from '../../ui/road/marks.ts'
+import { sharedScale } from './shared-scale.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import { UnsavedNote } from './UnsavedNote.tsx'
 import { ComingUp } from './ComingUp.tsx'
@@ -42,7 +48,41 @@ function sayHowSure({ report, answer, verdict }: JudgedBike): string {
     : `confidence: ${sayChance(verdict.confidence)}; probably ${band}`
 }
 
-function BikeLine({ line, first }: { readonly line: JudgedBike; readonly first: boolean }) {
+const SmallRoad = lazy(() => import('../../ui/road/SmallRoad.tsx'))
+const SharedRuler = lazy(async () => ({ default: (await import('../../ui/road/SmallRoad.tsx')).SharedRuler }))
+
+/** The columns of a bike's row where there is room for them: name, advice, road, step. */
+const COLUMNS = 'lg:grid-cols-[9.5rem_minmax(0,1fr)_minmax(17rem,24rem)_8.5rem]'
+
+/** Room for the drawing while it is on its way, so that nothing moves when it comes. */
+const RoadRoom = () => <div className="h-[98px]" />
+
+function RoadOf({ line, scale }: { readonly line: JudgedBike; readonly scale: SharedScale }) {
+  const units = useUnits()
+  const { report, answer, verdict } = line
+  if (!report.chain) return null
+  if (!answer || !verdict) return <RoadRoom />
+  return (
+    <Suspense fallback={<RoadRoom />}>
+      <SmallRoad
+        report={report}
+        chain={report.chain}
+        answer={answer}
+        verdict={verdict}
+        scale={scale}
+        sentence={sayRoad(report, answer, verdict, units)}
+      />
+    </Suspense>
+  )
+}
+
+interface LineProps {
+  readonly line: JudgedBike
+  readonly first: boolean
+  readonly scale: SharedScale
+}
+
+function BikeLine({ line, first, scale }: LineProps) {
   const { report, verdict } = line
   const { now, garage } = useOpenLog()
   const units = useUnits()
@@ -50,31 +90,37 @@ function BikeLine({ line, first }: { readonly line: JudgedBike; readonly first: 
   const navigate = useNavigate()
   const { entry } = report.bike
   const done = verdict && stepFor(verdict.action)
-  const [why, also] = verdict?.reasons ?? []
+  const [why] = verdict?.reasons ?? []
   return (
-    <li className="grid grid-cols-[11rem_7rem_minmax(0,1fr)_9.5rem] items-start gap-x-6 gap-y-1 border-t border-hairline py-4 max-lg:grid-cols-[minmax(0,1fr)_auto] max-sm:py-3">
+    <li
+      className={`grid items-start gap-x-6 gap-y-1 border-t border-hairline py-3 max-lg:grid-cols-[minmax(0,1fr)_auto] ${COLUMNS}`}
+    >
       <div>
         <h2 className="text-[1.3rem] leading-tight font-medium">{entry.name}</h2>
         <p className="text-sm text-steel">{sayKm(report.totalKm, units)}</p>
+        <p className="pt-1 max-lg:hidden">
+          {verdict ? <WearMark word={verdict.word} /> : <span className="text-steel">…</span>}
+        </p>
       </div>
-      <div className="pt-1 max-lg:text-right">
+      <div className="pt-1 text-right lg:hidden">
         {verdict ? <WearMark word={verdict.word} /> : <span className="text-steel">…</span>}
       </div>
       <div className="min-w-0 max-lg:col-span-2">
         <p className="text-[1.08rem] leading-snug font-semibold">
           {verdict ? sayAction(verdict, units) : 'Working it out…'}
         </p>
-        {verdict && (
+        {why && (
           <p className="mt-0.5 text-[0.95rem] leading-snug text-steel">
-            {[why, also]
-              .flatMap((reason) => (reason ? [sayReason(reason, units, garage.tools)] : []))
-              .join(' ')}
+            {sayReason(why, units, garage.tools)}
           </p>
         )}
         <p className="mt-1 text-sm text-steel">
           {sayHowSure(line)}
           {report.chain && ` · ${sayLastReading(report.chain, now)}`}
         </p>
+      </div>
+      <div className="min-w-0 max-lg:col-span-2">
+        <RoadOf line={line} scale={scale} />
       </div>
       {done && (
         <Button
@@ -90,6 +136,54 @@ function BikeLine({ line, first }: { readonly line: JudgedBike; readonly first: 
         </Button>
       )}
     </li>
+  )
+}
+
+function Key({
+  mark,
+  className,
+  children,
+}: {
+  readonly mark: keyof typeof DUE_MARKS
+  readonly className: string
+  readonly children: string
+}) {
+  return (
+    <span className="flex items-center gap-1.5">
+      <svg viewBox="-8 -8 16 16" className={`size-4 ${className}`} strokeWidth={1.8}>
+        <path d={DUE_MARKS[mark]} />
+      </svg>
+      {children}
+    </span>
+  )
+}
+
+/** What stands over the roads: what their marks mean, and the ruler they share. */
+function RoadsHead({ scale }: { readonly scale: SharedScale }) {
+  const units = useUnits()
+  return (
+    <div className={`mt-4 grid items-end gap-x-6 max-lg:grid-cols-1 ${COLUMNS}`} aria-hidden="true">
+      <p className="flex flex-wrap items-center gap-x-4 pb-1 text-sm text-steel lg:col-span-2 lg:justify-end">
+        <Key mark="look" className="fill-none stroke-petrol">
+          next look
+        </Key>
+        <Key mark="swap" className="fill-rust">
+          limit
+        </Key>
+        <Key mark="lube" className="fill-petrol">
+          lube lasts to
+        </Key>
+      </p>
+      <div className="min-w-0 lg:col-start-3">
+        <Suspense fallback={<div className="h-[26px]" />}>
+          <SharedRuler
+            scale={scale}
+            perUnit={units === 'metric' ? 1 : KM_PER_MILE}
+            unit={units === 'metric' ? 'km' : 'mi'}
+          />
+        </Suspense>
+      </div>
+    </div>
   )
 }
 
@@ -117,6 +211,7 @@ export default function Today() {
   const { garage } = useOpenLog()
   const units = useUnits()
   const { lines, bikes, fault, working } = useLines()
+  const scale = sharedScale(bikes)
   if (garage.bikes.size === 0)
     return (
       <NoBike what="Add your bike and a ride or two, and measure the chain once. This page then says which bike needs what." />
@@ -124,12 +219,13 @@ export default function Today() {
   return (
     <>
       <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working, units)}</Answer>
-      <ul aria-label="Bikes" className="mt-6 border-b border-hairline">
+      <RoadsHead scale={scale} />
+      <ul aria-label="Bikes" className="border-b border-hairline">
         {lines.map((line, i) => (
-          <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} />
+          <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} scale={scale} />
         ))}
       </ul>
-      <ComingUp bikes={bikes} />
+      <ComingUp bikes={lines} />
       <UnsavedNote />
     </>
   )

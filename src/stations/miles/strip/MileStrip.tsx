@@ -1,17 +1,19 @@
 import { Printer, ZoomIn, ZoomOut } from 'lucide-react'
-import { useId, useMemo, useRef } from 'react'
+import { useCallback, useId, useMemo, useRef } from 'react'
 import { useNavigate } from 'react-router'
 import type { StripMark } from '../../../core/strategy/mile-strip.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { useScreen, useUnits } from '../../../ui/screen-state.ts'
-import { frameFor, kmOfX } from './frame.ts'
-import type { StripPicture } from './picture.ts'
+import { frameFor, kmOfX } from '../../../ui/road/frame.ts'
+import type { StripPicture } from '../../../ui/road/picture.ts'
 import { addressOf } from './mark-places.ts'
 import { sayMarks, sayPlace } from './say-place.ts'
-import { usePainting, usePrinting, useWheel, useWidth } from './use-painting.ts'
+import { paintStrip } from '../../../ui/road/paint.ts'
+import { usePainting, usePrinting, useWidth, type Paint } from '../../../ui/road/use-painting.ts'
+import { useWheel } from './use-wheel.ts'
 import { CLOSER, stripKeys, useStanding, useStripPointers, type Standing } from './use-strip.ts'
-import { zoomView } from './view.ts'
+import { zoomView } from '../../../ui/road/view.ts'
 
 /** Width of the road on a printed sheet, px. */
 const PRINT_PX = 1000
@@ -71,7 +73,11 @@ export function MileStrip({ picture, end, topPercent }: Props) {
     const address = addressOf(which)
     if (address !== undefined) void navigate(address)
   }
-  usePainting(canvas, picture, frame, view, cursor, printing, theme)
+  const paint = useCallback<Paint>(
+    (ctx, ink, ratio) => paintStrip(ctx, picture, frame, view, ink, ratio, printing ? undefined : cursor),
+    [picture, frame, view, cursor, printing],
+  )
+  usePainting(canvas, frame, paint, printing, theme)
   useWheel(canvas, frame, view, end, setView)
   const pointers = useStripPointers(picture, standing, frame, end, open)
 

@@ -15,7 +15,7 @@ import { sayAboutKm, sayCount, sayDay, sayFigure, sayKm, sayLimit } from '../../
 import { sayLimitDates } from '../../../ui/words/verdict.tsx'
 import { useAnswers, useForecast } from '../../../session/use-forecasts.ts'
 import { MileStrip } from './MileStrip.tsx'
-import type { StripPicture } from './picture.ts'
+import type { StripPicture } from '../../../ui/road/picture.ts'
 
 const LEAST_TOP = 1
 const MOST_TOP = 1.3

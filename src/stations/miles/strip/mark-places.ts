@@ -1,9 +1,9 @@
 import { entryAddress, logAddress } from '../../../ui/places.ts'
 import type { StripMark } from '../../../core/strategy/mile-strip.ts'
 import { PEG_GAP_PX } from '../../../ui/charts/pegs.ts'
-import { xOfKm, type Frame } from './frame.ts'
-import type { StripPicture } from './picture.ts'
-import type { View } from './view.ts'
+import { xOfKm, type Frame } from '../../../ui/road/frame.ts'
+import type { StripPicture } from '../../../ui/road/picture.ts'
+import type { View } from '../../../ui/road/view.ts'
 
 /** Where a mark is drawn: on which band of the drawing, and how far beside its place on the road, px. */
 interface MarkPlace {

@@ -5,7 +5,7 @@ import type { Units } from '../../../ui/screen-state.ts'
 import { sayEntry } from '../../../ui/entries/index.ts'
 import { CONDITION_NAMES } from '../../../ui/words/names.ts'
 import { sayAboutKm, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from '../../../ui/words/numbers.ts'
-import type { CurvedChain, StripPicture } from './picture.ts'
+import type { CurvedChain, StripPicture } from '../../../ui/road/picture.ts'
 
 /** Elongation of a chain at a place of the road, between its drawn marks. */
 function elongationAt({ strip, answer }: CurvedChain, km: number) {

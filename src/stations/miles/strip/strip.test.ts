@@ -7,12 +7,12 @@ import { bikeReport, chainsOfRoad } from '../../../core/strategy/facts/bike-repo
 import { mileStrip, type StripMark } from '../../../core/strategy/mile-strip.ts'
 import { answerOf } from '../../../../test/outlook.ts'
 import { pegsOf } from '../../../ui/charts/pegs.ts'
-import { frameFor, kmOfX, xOfKm, yOfPercent } from './frame.ts'
-import type { StripPicture } from './picture.ts'
+import { frameFor, kmOfX, xOfKm, yOfPercent } from '../../../ui/road/frame.ts'
+import type { StripPicture } from '../../../ui/road/picture.ts'
 import { addressOf, markFinder } from './mark-places.ts'
 import { sayMarks, sayPlace } from './say-place.ts'
 import { stripKeys } from './use-strip.ts'
-import { clampView, panView, rulerStep, viewWith, zoomView } from './view.ts'
+import { clampView, panView, rulerStep, viewWith, zoomView } from '../../../ui/road/view.ts'
 
 const roads = fc.record({
   end: fc.double({ min: 20, max: 60_000, noNaN: true }),

@@ -1,9 +1,9 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { MileStrip, StripMark } from '../../../core/strategy/mile-strip.ts'
-import { kmOfX, type Frame } from './frame.ts'
+import { kmOfX, type Frame } from '../../../ui/road/frame.ts'
 import { markFinder } from './mark-places.ts'
-import type { StripPicture } from './picture.ts'
-import { clampView, panView, viewWith, zoomView, type View } from './view.ts'
+import type { StripPicture } from '../../../ui/road/picture.ts'
+import { clampView, panView, viewWith, zoomView, type View } from '../../../ui/road/view.ts'
 
 /** How much closer one press brings the road. */
 export const CLOSER = 0.7

@@ -1,9 +1,9 @@
-import type { EntryKind } from '../../../core/log/entries.ts'
-import { CONDITIONS, type Condition } from '../../../core/exposure/conditions.ts'
-import { rideIndexAt, roadKmAt, type MileStrip, type StripLane } from '../../../core/strategy/mile-strip.ts'
-import type { Ink } from '../../../ui/charts/ink.ts'
-import { markWidth, ROAD_TEXTURES } from '../../../ui/drawings/RoadTextures.tsx'
-import { TOOTH_PROFILES } from '../../../ui/glyphs/ToothGlyph.tsx'
+import type { EntryKind } from '../../core/log/entries.ts'
+import { CONDITIONS, type Condition } from '../../core/exposure/conditions.ts'
+import { rideIndexAt, roadKmAt, type MileStrip, type StripLane } from '../../core/strategy/mile-strip.ts'
+import type { Ink } from '../charts/ink.ts'
+import { markWidth, ROAD_TEXTURES } from '../drawings/RoadTextures.tsx'
+import { TOOTH_PROFILES } from '../glyphs/ToothGlyph.tsx'
 import { rulerStep } from './view.ts'
 import type { StripPicture } from './picture.ts'
 import { clipped, label, line, MONO, type Brush } from './brush.ts'
@@ -108,7 +108,7 @@ export function paintRoad(brush: Brush, { strip }: StripPicture, ratio: number):
     if (!condition) ctx.setLineDash([3, 3])
     ctx.strokeRect(since + 0.5, frame.roadTop + 0.5, to - since - 1, frame.roadBottom - frame.roadTop - 1)
     ctx.setLineDash([])
-    if (!condition && to - since > 18)
+    if (!condition && to - since > 18 && !frame.small)
       label(brush, '?', (since + to) / 2, frame.roadTop + 18, ink.steel, 600, 'center')
   }
   // Columns stand fast on the road, not on the screen: dragging does not make them flicker.

@@ -1,7 +1,7 @@
-import { type MileStrip, type StripChain, type StripLane } from '../../../core/strategy/mile-strip.ts'
-import type { ChainNow, WearAnswer } from '../../../core/wear/outlook.ts'
-import type { Planned } from '../../../ui/charts/planned.ts'
-import type { Peg } from '../../../ui/charts/pegs.ts'
+import { type MileStrip, type StripChain, type StripLane } from '../../core/strategy/mile-strip.ts'
+import type { ChainNow, WearAnswer } from '../../core/wear/outlook.ts'
+import type { Planned } from '../charts/planned.ts'
+import type { Peg } from '../charts/pegs.ts'
 
 /** A chain on the strip with what the model says of it, and its readings as pegs. */
 export interface CurvedChain {

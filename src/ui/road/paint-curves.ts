@@ -1,4 +1,4 @@
-import { PEG_GAP_PX, type Peg } from '../../../ui/charts/pegs.ts'
+import { PEG_GAP_PX, type Peg } from '../charts/pegs.ts'
 import type { CurvedChain, StripPicture } from './picture.ts'
 import { label, line, type Brush } from './brush.ts'
 
@@ -208,53 +208,60 @@ function paintEvents(brush: Brush, { strip, ahead }: Pick<StripPicture, 'strip' 
   }
 }
 
+/** What is said where the fan meets the limit, with a rim of paper, so that it can be read over pegs and band. */
+function paintSaid({ ctx, frame, ink }: Brush, said: string, crossing: number, y: number): void {
+  ctx.font = `700 12px ${ink.sans}`
+  const width = ctx.measureText(said).width
+  const at = Math.max(frame.left, Math.min(crossing - width / 2, frame.right - width))
+  ctx.strokeStyle = ink.paper
+  ctx.lineWidth = 4
+  ctx.lineJoin = 'round'
+  ctx.textAlign = 'left'
+  ctx.textBaseline = 'alphabetic'
+  ctx.strokeText(said, at, y)
+  ctx.fillStyle = ink.rust
+  ctx.fillText(said, at, y)
+}
+
 /** The fan from today to the limit, and what is said where it meets it. */
-export function paintAhead(brush: Brush, { strip, ahead, limit }: StripPicture): void {
+export function paintFan(brush: Brush, { strip, ahead, limit }: StripPicture): void {
+  if (!ahead) return
   const { ctx, frame, ink, x, y } = brush
+  paintEvents(brush, { strip, ahead })
+  const points = ahead.answer.fan.map((point) => ({ ...point, x: x(strip.totalKm + point.x) }))
+  paintBand(brush, points, ink.rust)
+  ctx.strokeStyle = ink.rust
+  ctx.lineWidth = 2
+  ctx.setLineDash([6, 4])
+  line(
+    ctx,
+    points.filter(({ p50 }) => p50 <= frame.topPercent).map((point) => [point.x, y(point.p50)] as const),
+  )
+  ctx.setLineDash([])
+  const crossing = x(strip.totalKm + ahead.answer.toLimitKm.p50)
+  if (ahead.answer.toLimitKm.p50 <= 0 || crossing >= frame.right) return
+  ctx.beginPath()
+  ctx.arc(crossing, y(limit), frame.small ? 4 : 5, 0, 2 * Math.PI)
+  ctx.fillStyle = ink.rust
+  ctx.fill()
+  if (ahead.said !== '') paintSaid(brush, ahead.said, crossing, y(limit) - 12)
+}
+
+/** Where the road ends today. */
+export function paintToday(brush: Brush, { strip }: Pick<StripPicture, 'strip'>): void {
+  const { ctx, frame, ink, x } = brush
   const today = x(strip.totalKm)
-  if (ahead) {
-    paintEvents(brush, { strip, ahead })
-    const points = ahead.answer.fan.map((point) => ({ ...point, x: x(strip.totalKm + point.x) }))
-    paintBand(brush, points, ink.rust)
-    ctx.strokeStyle = ink.rust
-    ctx.lineWidth = 2
-    ctx.setLineDash([6, 4])
-    const within = points.filter(({ p50 }) => p50 <= frame.topPercent)
-    line(
-      ctx,
-      within.map((point) => [point.x, y(point.p50)] as const),
-    )
-    ctx.setLineDash([])
-    const crossing = x(strip.totalKm + ahead.answer.toLimitKm.p50)
-    if (ahead.answer.toLimitKm.p50 > 0 && crossing < frame.right) {
-      ctx.beginPath()
-      ctx.arc(crossing, y(limit), 5, 0, 2 * Math.PI)
-      ctx.fillStyle = ink.rust
-      ctx.fill()
-      ctx.font = `700 12px ${ink.sans}`
-      const width = ctx.measureText(ahead.said).width
-      const at = Math.max(frame.left, Math.min(crossing - width / 2, frame.right - width))
-      // A rim of paper, so that the words can be read over pegs and band.
-      ctx.strokeStyle = ink.paper
-      ctx.lineWidth = 4
-      ctx.lineJoin = 'round'
-      ctx.textAlign = 'left'
-      ctx.strokeText(ahead.said, at, y(limit) - 12)
-      label(brush, ahead.said, at, y(limit) - 12, ink.rust, 700)
-    }
-  }
   ctx.strokeStyle = ink.ink
   ctx.lineWidth = 1.5
   line(ctx, [
-    [today, 18],
-    [today, frame.datesY - 12],
+    [today, frame.small ? 0 : 18],
+    [today, frame.small ? frame.height : frame.datesY - 12],
   ])
+  if (frame.small || today < frame.left - 1 || today > frame.right + 1) return
   ctx.font = `600 12px ${ink.sans}`
   const width = ctx.measureText('today').width + 18
   const left = Math.max(frame.left, Math.min(today - width / 2, frame.right - width))
-  if (today >= frame.left - 1 && today <= frame.right + 1) {
-    ctx.fillStyle = ink.ink
-    ctx.fillRect(left, 0, width, 20)
-    label(brush, 'today', left + 9, 14, ink.paper, 600)
-  }
+  ctx.fillStyle = ink.ink
+  ctx.fillRect(left, 0, width, 20)
+  label(brush, 'today', left + 9, 14, ink.paper, 600)
 }

@@ -1,4 +1,4 @@
-import type { MileStrip } from '../../../core/strategy/mile-strip.ts'
+import type { MileStrip } from '../../core/strategy/mile-strip.ts'
 import type { View } from './view.ts'
 
 /** Where everything stands on the drawing, px. */
@@ -20,6 +20,8 @@ export interface Frame {
   readonly laneY: readonly number[]
   readonly datesY: number
   readonly narrow: boolean
+  /** One of many under one another: no words but the marks'. */
+  readonly small: boolean
   readonly topPercent: number
 }
 
@@ -58,6 +60,34 @@ export function frameFor(
     laneY,
     datesY,
     narrow,
+    small: false,
+    topPercent,
+  }
+}
+
+/** Room at the left of a small road for the figure of its limit, px. */
+export const SMALL_LEFT = 30
+
+/** The frame of a road that is one of many under one another: its curve, and a narrow road under it. */
+export function smallFrameFor(width: number, topPercent: number): Frame {
+  const [curveTop, curveBottom] = [8, 66]
+  const roadTop = curveBottom + 6
+  return {
+    width,
+    height: 98,
+    left: SMALL_LEFT,
+    right: width - 2,
+    curveTop,
+    chainY: [],
+    curveBottom,
+    rulerY: curveBottom,
+    roadTop,
+    roadBottom: roadTop + 7,
+    washY: roadTop,
+    laneY: [],
+    datesY: 98,
+    narrow: true,
+    small: true,
     topPercent,
   }
 }

@@ -1,6 +1,6 @@
-import type { Ink } from '../../../ui/charts/ink.ts'
-import { type Frame } from './frame.ts'
-import { type View } from './view.ts'
+import type { Ink } from '../charts/ink.ts'
+import { xOfKm, yOfPercent, type Frame } from './frame.ts'
+import type { View } from './view.ts'
 
 /** What a part of the strip is drawn with. */
 export interface Brush {
@@ -11,6 +11,16 @@ export interface Brush {
   readonly x: (km: number) => number
   readonly y: (percent: number) => number
 }
+
+/** A brush for a frame and the part of the road that is in sight. */
+export const brushFor = (ctx: CanvasRenderingContext2D, frame: Frame, view: View, ink: Ink): Brush => ({
+  ctx,
+  frame,
+  view,
+  ink,
+  x: (km) => xOfKm(frame, view, km),
+  y: (percent) => yOfPercent(frame, percent),
+})
 
 /** The face of figures on a scale. */
 export const MONO = '"JetBrains Mono Variable", monospace'

@@ -1,9 +1,9 @@
-import type { Ink } from '../../../ui/charts/ink.ts'
-import { xOfKm, yOfPercent, type Frame } from './frame.ts'
-import { type View } from './view.ts'
+import type { Ink } from '../charts/ink.ts'
+import type { Frame } from './frame.ts'
+import type { View } from './view.ts'
 import type { StripPicture } from './picture.ts'
-import { clipped, label, line, type Brush } from './brush.ts'
-import { paintAhead, paintChain, paintHandovers, paintScale } from './paint-curves.ts'
+import { brushFor, clipped, label, line, type Brush } from './brush.ts'
+import { paintChain, paintFan, paintHandovers, paintScale, paintToday } from './paint-curves.ts'
 import {
   paintDates,
   paintLane,
@@ -46,16 +46,7 @@ export function paintStrip(
   ratio: number,
   cursor?: number,
 ): void {
-  const brush: Brush = {
-    ctx,
-    frame,
-    view,
-    ink,
-    x: (km) => xOfKm(frame, view, km),
-    y: (percent) => yOfPercent(frame, percent),
-  }
-  ctx.setTransform(ratio, 0, 0, ratio, 0, 0)
-  ctx.clearRect(0, 0, frame.width, frame.height)
+  const brush = brushFor(ctx, frame, view, ink)
   paintScale(brush, picture)
   clipped(brush, () => {
     paintHandovers(brush, picture)
@@ -73,7 +64,8 @@ export function paintStrip(
   picture.strip.lanes.forEach((lane, i) => paintLane(brush, picture, lane, frame.laneY[i] ?? 0))
   paintDates(brush, picture)
   clipped(brush, () => {
-    paintAhead(brush, picture)
+    paintFan(brush, picture)
+    paintToday(brush, picture)
     if (cursor !== undefined) paintCursor(brush, cursor)
   })
 }

@@ -1,0 +1,10 @@
+import type { Reminder } from '../../core/strategy/reminders.ts'
+import { OPENS, STATIONS } from '../../ui/places.ts'
+
+/** Where each kind of reminder is seen to. */
+export const REMINDER_PLACES: Readonly<Record<Reminder['kind'], string>> = {
+  look: OPENS.takeReading,
+  lube: OPENS.logWash,
+  swap: STATIONS.decide.path,
+  event: OPENS.planEvent,
+}
