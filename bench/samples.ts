@@ -1,5 +1,5 @@
 import { demoWorld } from '../demo/world.ts'
-import { seededRandom } from '../src/core/random.ts'
+import { seededRandom } from '../src/core/stats/random.ts'
 import type { GearRecord } from '../src/core/exposure/track-samples.ts'
 import { ENTRY_FORMAT } from '../src/core/log/entry.ts'
 import type { Entry } from '../src/core/log/entries.ts'

@@ -6,7 +6,7 @@ import type { WashMethod } from '../src/core/log/kinds/wash.ts'
 import type { Condition } from '../src/core/exposure/conditions.ts'
 import type { Lube } from '../src/core/lube/lubes.ts'
 import type { Diary } from './diary.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 
 /** Days the story runs before today. */
 export const STORY_DAYS = 730

@@ -9,7 +9,7 @@ import { INSTRUMENTS, readingSd } from '../src/core/measure/instruments.ts'
 import { ENTRY_WIDTH } from '../src/core/measure/likelihood.ts'
 import type { HintInstrument, Instrument, LimitResult, Reading } from '../src/core/measure/reading.ts'
 import { addDays } from '../src/core/units/days.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 
 /** How one made-up chain really wears: what nobody in the story knows. */
 export interface TrueWear {

@@ -3,7 +3,7 @@ import type { ChainSpec } from '../src/core/log/kinds/part.ts'
 import type { RideEntry } from '../src/core/log/kinds/ride.ts'
 import { deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 import { roadToday } from './weather.ts'
 
 const CHAIN: ChainSpec = { type: 'chain', links: 116, speeds: 11, past: 'new' }

@@ -1,7 +1,7 @@
 import type { ChainSpec } from '../src/core/log/kinds/part.ts'
 import { deliver, look, retire, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 import { roadToday } from './weather.ts'
 
 const CHAIN: ChainSpec = { type: 'chain', links: 122, speeds: 9, past: 'new' }

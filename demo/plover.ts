@@ -1,7 +1,7 @@
 import { deliver, look, ride, STORY_DAYS } from './bikes.ts'
 import type { Diary } from './diary.ts'
 import type { Reading } from '../src/core/measure/reading.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 
 const COGS = [11, 12, 13, 14, 15, 17, 19, 21, 23, 25]
 

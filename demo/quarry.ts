@@ -1,6 +1,6 @@
 import { deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 import { tracksToday } from './weather.ts'
 
 const COGS = [10, 11, 12, 13, 15, 17, 19, 21, 24, 28, 32, 38]

@@ -1,6 +1,6 @@
 import { deliver, look, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary } from './diary.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 import { roadToday } from './weather.ts'
 
 /** Sparrow, a quay hire bike with one cog, much ridden and never measured; its cog cannot be had before spring. */

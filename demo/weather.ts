@@ -1,5 +1,5 @@
 import type { Condition } from '../src/core/exposure/conditions.ts'
-import type { Random } from '../src/core/random.ts'
+import type { Random } from '../src/core/stats/random.ts'
 
 /** Ostermere's year: salt from December to February, most rain in autumn, dust in summer. */
 export function roadToday(date: string, random: Random): Condition {

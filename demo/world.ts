@@ -6,7 +6,7 @@ import { openDiary } from './diary.ts'
 import { plover } from './plover.ts'
 import { quarry } from './quarry.ts'
 import { STORY_DAYS } from './bikes.ts'
-import { seededRandom } from '../src/core/random.ts'
+import { seededRandom } from '../src/core/stats/random.ts'
 import { sparrow } from './sparrow.ts'
 
 /** The seed of the demo that ships. */

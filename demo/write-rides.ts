@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { strToU8, zipSync } from 'fflate'
 import { FitBaseType, FitEncoder } from 'fit-file-parser'
-import { seededRandom, type Random } from '../src/core/random.ts'
+import { seededRandom, type Random } from '../src/core/stats/random.ts'
 
 // Writes demo/rides/: recorded rides of nobody, in the middle of an ocean, to try the import with.
 // Run with: node --import tsx demo/write-rides.ts

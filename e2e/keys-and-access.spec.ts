@@ -103,6 +103,8 @@ test('the demo is apart: what is done there never reaches one’s own log', asyn
   await page.goto('/demo/files')
   await expect(answerOf(page)).toContainText('entries.')
   await page.getByRole('button', { name: 'Restart the demo' }).click()
+  // The count is the same before and after: it is over when it can be pressed again.
+  await expect(page.getByRole('button', { name: 'Restart the demo' })).toBeEnabled()
   await expect(answerOf(page)).toContainText(/Your log: 1\u00a0\d{3} entries\./)
   await page.getByRole('button', { name: 'Wipe the log' }).click()
   const sheet = page.getByRole('dialog', { name: 'Wipe this log?' })

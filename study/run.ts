@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
-import { seededRandom } from '../src/core/random.ts'
+import { seededRandom } from '../src/core/stats/random.ts'
 import { defaultWearKm, type RoadPiece } from '../src/core/exposure/roads.ts'
 import { rateBelief, wearKmToReach } from '../src/core/wear/rate-grid.ts'
 import { drawRider, FORECAST_CAP_KM } from '../src/core/wear/rider-forecast.ts'

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { normalCdf } from '../src/core/measure/normal.ts'
-import { seededRandom } from '../src/core/random.ts'
+import { normalCdf } from '../src/core/stats/normal.ts'
+import { seededRandom } from '../src/core/stats/random.ts'
 import { crps, placeIn, quantiles } from './score.ts'
 import { simulateRider } from './simulate.ts'
 

@@ -1,4 +1,4 @@
-import { seededRandom, type Random } from '../src/core/random.ts'
+import { seededRandom, type Random } from '../src/core/stats/random.ts'
 import { ENTRY_FORMAT } from '../src/core/log/entry.ts'
 import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../src/core/log/entry-id.ts'

@@ -1,4 +1,4 @@
-import { seededRandom, type Random } from '../src/core/random.ts'
+import { seededRandom, type Random } from '../src/core/stats/random.ts'
 import type { Entry } from '../src/core/log/entries.ts'
 import type { EntryId } from '../src/core/log/entry.ts'
 import { writeBackup } from '../src/formats/write-backup.ts'

@@ -1,5 +1,5 @@
 import type { TrackPoint } from '../src/core/exposure/track-point.ts'
-import { seededRandom } from '../src/core/random.ts'
+import { seededRandom } from '../src/core/stats/random.ts'
 
 /** What a simulated ride is ridden on. */
 export const RIDDEN = { rings: [44], cogs: [11, 13, 15, 17, 20, 23, 26, 30], circumferenceMm: 2105 } as const

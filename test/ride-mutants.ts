@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { strToU8, zipSync, gzipSync } from 'fflate'
 import { rideGears } from '../src/core/exposure/ride-gears.ts'
-import { seededRandom, type Random } from '../src/core/random.ts'
+import { seededRandom, type Random } from '../src/core/stats/random.ts'
 import { readRideFile } from '../src/formats/rides/read-ride-file.ts'
 import { readCsvTrack } from '../src/formats/rides/csv-track.ts'
 import { RideFileError } from '../src/formats/rides/ride-file-error.ts'

@@ -1,5 +1,6 @@
 import type { BikeId, IsoTime, PartId } from '../log/entry.ts'
 import type { Fitting, Garage, PartState } from '../log/garage.ts'
+import { firstIndex } from '../stats/first-index.ts'
 
 interface Ridden {
   readonly at: IsoTime
@@ -7,16 +8,8 @@ interface Ridden {
 }
 
 /** Index of the first ride at or after a time, in rides that stand in order of time. */
-export function firstAtOrAfter(rides: readonly { readonly at: IsoTime }[], at: IsoTime): number {
-  let low = 0
-  let high = rides.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((rides[middle]?.at ?? '') < at) low = middle + 1
-    else high = middle
-  }
-  return low
-}
+export const firstAtOrAfter = (rides: readonly { readonly at: IsoTime }[], at: IsoTime): number =>
+  firstIndex(rides.length, (i) => (rides[i]?.at ?? '') >= at)
 
 /**
  * The rides of a fitting: those that start while the part is on (`from` inclusive, `to` exclusive).

@@ -1,3 +1,4 @@
+import { sumOf } from '../stats/mean.ts'
 import type { Garage, Ride } from '../log/garage.ts'
 import { fittedParts } from '../log/garage.ts'
 import type { BikeEntry } from '../log/kinds/bike.ts'
@@ -36,14 +37,14 @@ export function guessedCogMix(cogs: readonly number[]): ReadonlyMap<number, numb
   const centre = 0.42 * (cogs.length - 1)
   const spread = Math.max(0.8, 0.2 * cogs.length)
   const raw = cogs.map((_, i) => Math.exp(-0.5 * ((i - centre) / spread) ** 2))
-  const total = raw.reduce((a, b) => a + b, 0)
+  const total = sumOf(raw)
   return new Map(cogs.map((cog, i) => [cog, (raw[i] ?? 0) / total]))
 }
 
 /** The bike's own mix where it was set, scaled to 1 over the cogs it has now, else the guess. */
 export function cogMixOf(bike: BikeEntry, cogs: readonly number[]): ReadonlyMap<number, number> {
   const set = cogs.map((cog) => bike.cogMix?.[String(cog)] ?? 0)
-  const total = set.reduce((a, b) => a + b, 0)
+  const total = sumOf(set)
   return total > 0 ? new Map(cogs.map((cog, i) => [cog, (set[i] ?? 0) / total])) : guessedCogMix(cogs)
 }
 

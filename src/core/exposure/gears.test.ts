@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { commuter, ride, written } from '../../../test/log.ts'
-import { seededRandom } from '../random.ts'
+import { seededRandom } from '../stats/random.ts'
 import { replay } from '../log/replay.ts'
 import {
   chainPower,

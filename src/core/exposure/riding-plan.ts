@@ -1,3 +1,4 @@
+import { sumOf } from '../stats/mean.ts'
 import type { IsoTime } from '../log/entry.ts'
 import { addDays, daysBetween } from '../units/days.ts'
 import { firstAtOrAfter } from './distance.ts'
@@ -42,7 +43,7 @@ export function ridingPlan(
     const week = Math.min(weeks - 1, Math.max(0, Math.floor(daysBetween(ride.at, now) / 7)))
     perWeek[week] = (perWeek[week] ?? 0) + ride.km
   }
-  const km = perWeek.reduce((a, b) => a + b, 0)
+  const km = sumOf(perWeek)
   if (km === 0) return idle
   const mean = km / weeks
   const variance = perWeek.reduce((sum, week) => sum + (week - mean) ** 2, 0) / Math.max(1, weeks - 1)

@@ -1,3 +1,4 @@
+import { sumOf } from '../stats/mean.ts'
 import type { EventEntry } from '../log/kinds/event.ts'
 import type { IsoTime } from '../log/entry.ts'
 import type { BikeState, Ride } from '../log/garage.ts'
@@ -90,7 +91,7 @@ function habitOf({ rides, lube }: ChainStory, now: IsoTime): Habit {
   const shares = new Map<Lube | undefined, number>()
   for (const { ride, piece } of recent)
     if (piece.lube !== 'none') shares.set(piece.lube, (shares.get(piece.lube) ?? 0) + ride.km)
-  const lubricated = [...shares.values()].reduce((a, b) => a + b, 0)
+  const lubricated = sumOf(shares.values())
   if (lubricated <= 0) return { lubes: [{ lube: undefined, share: 1 }], times: 1 }
   return { lubes: [...shares].map(([of, share]) => ({ lube: of, share: share / lubricated })), times }
 }

@@ -1,4 +1,5 @@
 import type { EntryId, IsoTime } from '../log/entry.ts'
+import { firstAtOrAfter } from './distance.ts'
 import type { RideEntry, RideSource } from '../log/kinds/ride.ts'
 
 /** What tells one ride from another, and which of two recordings of it is the richer. */
@@ -73,15 +74,8 @@ export function rideFinder<R extends Recording & { readonly id: EntryId }>(
   return (ride, isFree) => {
     const from = new Date(Date.parse(ride.at) - DAY_MS).toISOString()
     const to = new Date(Date.parse(ride.at) + DAY_MS).toISOString()
-    let low = 0
-    let high = sorted.length
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if ((sorted[middle]?.at ?? '') < from) low = middle + 1
-      else high = middle
-    }
     let maybe: R | undefined
-    for (let i = low; i < sorted.length; i++) {
+    for (let i = firstAtOrAfter(sorted, from); i < sorted.length; i++) {
       const held = sorted[i]
       if (!held || held.at > to) break
       const likeness = isSameRide(held, ride)

@@ -1,6 +1,6 @@
 import { elongationFromCaliper, elongationFromLength } from './elongation.ts'
 import { readingSd, SLACK_SHIFT } from './instruments.ts'
-import { normalCdf } from './normal.ts'
+import { normalCdf } from '../stats/normal.ts'
 import { LIFT_RESULTS, PLAY_RESULTS, type Bias, type Reading } from './reading.ts'
 
 /** How deep below its mark a limit side begins to enter, %: the `w` of methods 2. */

@@ -5,7 +5,7 @@ import { betweenTable, logBetweenAt } from './between-table.ts'
 import { INSTRUMENTS, readingSd } from './instruments.ts'
 import { biasNodes, evidenceOf, logBetween, logSumExp, logValuesMarginal } from './likelihood.ts'
 import { limitFor } from './limits.ts'
-import { normalCdf, normalDensity } from './normal.ts'
+import { normalCdf, normalDensity } from '../stats/normal.ts'
 import { limitKey, posterior, posteriorDensity, summariseDensity } from './posterior.ts'
 import type { LimitResult, Reading } from './reading.ts'
 

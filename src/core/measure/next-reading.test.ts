@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { toEnd } from '../job.ts'
-import { seededRandom } from '../random.ts'
+import { seededRandom } from '../stats/random.ts'
 import { lengthAtElongation } from './elongation.ts'
 import {
   nextReadingSteps,

@@ -1,3 +1,4 @@
+import { sumOf } from '../stats/mean.ts'
 import { likelihoodByTool } from './instrument-likelihood.ts'
 import type { Bias, Instrument, Reading, TakenReading } from './reading.ts'
 
@@ -76,7 +77,7 @@ export function densityOf(taken: readonly TakenReading[], prior?: Prior): Densit
 }
 
 const trapezoid = (values: readonly number[]): number =>
-  GRID_STEP * (values.reduce((a, b) => a + b, 0) - 0.5 * ((values[0] ?? 0) + (values.at(-1) ?? 0)))
+  GRID_STEP * (sumOf(values) - 0.5 * ((values[0] ?? 0) + (values.at(-1) ?? 0)))
 
 /**
  * Mean, 5th and 95th percentile and chance of each limit, from a density on an even grid.

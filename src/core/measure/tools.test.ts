@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { seededRandom } from '../random.ts'
+import { seededRandom } from '../stats/random.ts'
 import { disagreements, toolVoices, type PlacedReading } from './disagreement.ts'
 import { lengthAtElongation } from './elongation.ts'
 import { evidenceOf } from './likelihood.ts'

@@ -15,6 +15,7 @@ import {
 } from '../log/garage.ts'
 import type { BikeReport } from './facts/bike-report.ts'
 import type { ChainFacts } from './facts/chain-facts.ts'
+import { firstIndex } from '../stats/first-index.ts'
 import { chainLanes, takeTurns, type ChainTurns } from './chain-lanes.ts'
 import { worstWord } from './wear-word.ts'
 
@@ -92,16 +93,8 @@ export function rideAtKm({ rides, edges }: Pick<MileStrip, 'rides' | 'edges'>, k
 }
 
 /** Index of the ride that passes a place of the road; the number of rides past the end. */
-export function rideIndexAt(edges: Float64Array, km: number): number {
-  let low = 0
-  let high = edges.length - 1
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((edges[middle + 1] ?? Infinity) <= km) low = middle + 1
-    else high = middle
-  }
-  return low
-}
+export const rideIndexAt = (edges: Float64Array, km: number): number =>
+  firstIndex(edges.length - 1, (i) => (edges[i + 1] ?? Infinity) > km)
 
 /** Distance before each ride, and at the end, km; one longer than the rides. */
 export function edgesOf(rides: readonly Ride[]): Float64Array {

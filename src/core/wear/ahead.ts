@@ -1,5 +1,5 @@
 import type { RoadStretch } from '../exposure/road-ahead.ts'
-import { seededRandom } from '../random.ts'
+import { seededRandom } from '../stats/random.ts'
 import { wearKmDraws, type RiderDraws } from './draws.ts'
 import { FORECAST_CAP_KM } from './rider-forecast.ts'
 

@@ -1,4 +1,5 @@
-import { normalDensity } from '../measure/normal.ts'
+import { sumOf } from '../stats/mean.ts'
+import { normalDensity } from '../stats/normal.ts'
 import type { Density } from '../measure/posterior.ts'
 
 const FROM = -0.15
@@ -27,7 +28,7 @@ export function smoothDensity(values: Float64Array, weight: Float64Array): Densi
   const width = Math.max(0.005, 0.25 * Math.sqrt(Math.max(0, square - mean * mean)))
   const reach = Math.ceil((4 * width) / STEP)
   const kernel = Array.from({ length: 2 * reach + 1 }, (_, k) => normalDensity(((k - reach) * STEP) / width))
-  const norm = kernel.reduce((a, b) => a + b, 0) * STEP
+  const norm = sumOf(kernel) * STEP
   const density = new Float64Array(LENGTH)
   bins.forEach((mass, i) => {
     if (mass === 0) return

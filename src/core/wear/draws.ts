@@ -1,6 +1,6 @@
 import type { JobStep } from '../job.ts'
-import { seededRandom } from '../random.ts'
-import { effectiveSize, rHat } from './diagnostics.ts'
+import { seededRandom } from '../stats/random.ts'
+import { effectiveSize, rHat } from '../stats/diagnostics.ts'
 import { sampleHmcSteps, type SampleOptions } from './hmc.ts'
 import { laplaceOf } from './laplace.ts'
 import type { ChainPast } from './rate-grid.ts'

@@ -1,7 +1,7 @@
 import type { RoadStretch } from '../exposure/road-ahead.ts'
 import type { DrawnWay } from './ahead.ts'
 import { elongationDraws, type ChainDraws, type RiderDraws } from './draws.ts'
-import { intervalOf, quantileOf, shareFrom, type Interval } from './interval.ts'
+import { intervalOf, quantileOf, shareFrom, type Interval } from '../stats/interval.ts'
 
 /** What to do about a chain before an event. */
 export type EventAdvice =

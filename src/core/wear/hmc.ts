@@ -1,5 +1,5 @@
 import { toEnd, type JobStep } from '../job.ts'
-import { seededRandom, type Random } from '../random.ts'
+import { seededRandom, type Random } from '../stats/random.ts'
 import { meanDraw, type Metric } from './metric.ts'
 
 /** A log-density over real coordinates: fills `slope` and returns the value, up to a constant. */

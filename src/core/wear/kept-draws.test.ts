@@ -3,7 +3,7 @@ import { caliperReadings, commuter, hundreds, noon, written } from '../../../tes
 import { outlookOf } from '../../../test/outlook.ts'
 import { replay } from '../log/replay.ts'
 import { factorLogSd } from '../exposure/roads.ts'
-import { intervalOf } from './interval.ts'
+import { intervalOf } from '../stats/interval.ts'
 import { keptElongation, keptWearKm } from './kept-draws.ts'
 
 const garage = replay(written([...commuter, ...hundreds, ...caliperReadings(3, 20, 0.3, 3)]))

@@ -1,6 +1,6 @@
 import type { Factor, RoadPiece } from '../exposure/roads.ts'
 import { defaultWearKm, factorLogSd, factorsOf } from '../exposure/roads.ts'
-import { seededRandom } from '../random.ts'
+import { seededRandom } from '../stats/random.ts'
 import { wearKmDraws, type ChainDraws, type RiderDraws } from './draws.ts'
 
 /** What the draws say of one chain, draw by draw. */

@@ -14,7 +14,7 @@ import {
 } from './draws.ts'
 import type { AskedChain } from './asked-chain.ts'
 import { eventOutlooks, type EventOutlook } from './event-outlook.ts'
-import { intervalOf, shareFrom, type Interval } from './interval.ts'
+import { intervalOf, shareFrom, type Interval } from '../stats/interval.ts'
 import { FORECAST_CAP_KM } from './rider-forecast.ts'
 import type { Surprise } from './surprise.ts'
 import type { AskedOutcome } from './teaches.ts'

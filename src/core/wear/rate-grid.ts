@@ -1,3 +1,4 @@
+import { sumOf } from '../stats/mean.ts'
 import { UNSURE_LOG_SD } from '../exposure/conditions.ts'
 import { likelihoodByTool, type LogLikelihood } from '../measure/instrument-likelihood.ts'
 import { logSumExp } from '../measure/likelihood.ts'
@@ -215,14 +216,14 @@ export function rateBelief(
   const weighty = own.filter(matters)
   const points = [...weighty, ...untold.filter(matters)]
   const raw = points.map(({ log }) => Math.exp(log - top))
-  const total = raw.reduce((a, b) => a + b, 0)
+  const total = sumOf(raw)
   return {
     rate: Float64Array.from(points, (point) => point.rate),
     start: Float64Array.from(points, (point) => point.start),
     beta: Float64Array.from(points, (point) => point.beta),
     unsure: Float64Array.from(points, (point) => point.unsure),
     weight: Float64Array.from(raw, (value) => value / total),
-    untoldPast: raw.slice(weighty.length).reduce((a, b) => a + b, 0) / total,
+    untoldPast: sumOf(raw.slice(weighty.length)) / total,
   }
 }
 

@@ -1,9 +1,10 @@
+import { meanOf } from '../stats/mean.ts'
 import { CONDITION_MULTIPLIER, type Condition, type Quarter } from '../exposure/conditions.ts'
-import { seededRandom } from '../random.ts'
+import { seededRandom } from '../stats/random.ts'
 import { lubeMultiplier } from '../exposure/wear-km.ts'
 import type { Lube } from '../lube/lubes.ts'
 import { chainDraws, wearKmDraws, type RiderDraws } from './draws.ts'
-import { intervalOf, shareFrom, type Interval } from './interval.ts'
+import { intervalOf, shareFrom, type Interval } from '../stats/interval.ts'
 import { RATE_MEDIAN } from './rate-grid.ts'
 import { CHAIN_LOG_SD, kindTimes, RIDER_LOG_SD, wearKmOf, type RiderChain } from './rider-model.ts'
 import { defaultWearKm, factorsOf, type Factor, type RoadPiece } from '../exposure/roads.ts'
@@ -65,7 +66,7 @@ const logNormal = (median: number, logSd: number): Interval => ({
 
 function logSdOf(values: Float64Array): number {
   const logs = values.map(Math.log)
-  const mean = logs.reduce((a, b) => a + b, 0) / logs.length
+  const mean = meanOf(logs)
   return Math.sqrt(logs.reduce((sum, log) => sum + (log - mean) ** 2, 0) / logs.length)
 }
 

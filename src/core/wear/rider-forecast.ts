@@ -1,3 +1,4 @@
+import { meanOf } from '../stats/mean.ts'
 import {
   chainDraws,
   drawRiderSteps,
@@ -10,7 +11,7 @@ import {
 } from './draws.ts'
 import { toEnd } from '../job.ts'
 import type { SampleOptions } from './hmc.ts'
-import { intervalOf, quantileOf, type Interval } from './interval.ts'
+import { intervalOf, quantileOf, type Interval } from '../stats/interval.ts'
 import type { RiderChain } from './rider-model.ts'
 import type { RoadPiece } from '../exposure/roads.ts'
 
@@ -81,7 +82,7 @@ export function forecastRider(question: RiderQuestion, options: SampleOptions): 
   const interval = intervalOf(toLimitKm)
   return {
     now: {
-      mean: worn.reduce((a, b) => a + b, 0) / worn.length,
+      mean: meanOf(worn),
       p05: quantileOf(sorted, 0.05),
       p95: quantileOf(sorted, 0.95),
     },

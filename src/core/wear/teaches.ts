@@ -1,3 +1,4 @@
+import { meanOf } from '../stats/mean.ts'
 import type { RiderDraws } from './draws.ts'
 import type { Factor } from '../exposure/roads.ts'
 
@@ -15,8 +16,6 @@ export interface AskedOutcome {
   readonly worn: Float64Array
   readonly toLimitKm: Float64Array
 }
-
-const meanOf = (values: Float64Array): number => values.reduce((a, b) => a + b, 0) / values.length
 
 /** Squared correlation: the share of one's variance that knowing the other would take away, in a straight line. */
 function shareExplained(a: Float64Array, b: Float64Array): number {

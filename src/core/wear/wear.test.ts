@@ -5,7 +5,7 @@ import { posterior, summariseDensity } from '../measure/posterior.ts'
 import type { Reading } from '../measure/reading.ts'
 import { smoothDensity } from './density.ts'
 import { elongationsAt, rateBelief, wearKmToReach } from './rate-grid.ts'
-import { quantile, weighted } from './weighted.ts'
+import { quantile, weighted } from '../stats/weighted.ts'
 
 const caliper = (percent: number): Reading => {
   const length = lengthAtElongation(8, percent)

@@ -456,7 +456,7 @@ describe('an archive', () => {
 
   test('that would swell a thousandfold stays packed', () => {
     const [bomb] = listZip(zipSync({ 'bomb.gpx': new Uint8Array(20_000_000) }))
-    expect(bomb?.fault).toMatch(/swell [\d,]+-fold/)
+    expect(bomb?.fault).toMatch(/swell 1.024-fold/)
   })
 
   test('that lies about its sizes gives no more than it said', () => {

@@ -1,3 +1,4 @@
+import { groupedNumber } from '../../core/units/grouped-number.ts'
 import CRC32 from 'crc-32'
 import { Gunzip, inflateSync } from 'fflate'
 import { RideFileError } from './ride-file-error.ts'
@@ -29,7 +30,7 @@ function sizeFault(packed: number, size: number): string | undefined {
   if (size > MOST_BYTES)
     return `It would be ${Math.round(size / 1e6)} MB: larger than any ride. Export it again.`
   if (size > SMALL_BYTES && size > packed * MOST_SWELL)
-    return `It would swell ${Math.round(size / Math.max(1, packed)).toLocaleString('en')}-fold when unpacked: that is no ride, and it was left packed.`
+    return `It would swell ${groupedNumber(Math.round(size / Math.max(1, packed)))}-fold when unpacked: that is no ride, and it was left packed.`
   return undefined
 }
 

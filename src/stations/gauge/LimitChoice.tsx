@@ -1,62 +1,65 @@
 import { useState } from 'react'
+import { Controller } from 'react-hook-form'
+import { object } from 'yup'
 import type { School } from '../../core/log/kinds/limit.ts'
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { limitFor } from '../../core/measure/limits.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { neededNumber, neededText } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
-import { faultOfText } from '../../ui/parts/text-fault.ts'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { keepUnits, sayLimit } from '../../ui/words/numbers.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { useOnce } from '../../ui/use-once.ts'
 
 const SCHOOLS: readonly School[] = ['early', 'usual', 'late']
+
+const ownSchema = object({
+  percent: neededNumber({ unit: '%', ask: 'A limit lies between 0.1 and 2 %.', least: 0.1, most: 2 }),
+  reason: neededText('Give a reason: the next mechanic will want to know.', BOUNDS.noteLetters),
+})
 
 function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly onDone: () => void }) {
   const { record, now } = useOpenLog()
   const { bike, name } = report.bike.entry
-  const [percent, setPercent] = useState(report.limit.percent)
-  const [reason, setReason] = useState(report.bike.limit?.reason ?? '')
-  const [fault, setFault] = useState<string>()
-  const [save, saving] = useOnce(async () => {
-    if (reason.trim() === '') return setFault('Give a reason: the next mechanic will want to know.')
-    const long = faultOfText(reason, BOUNDS.noteLetters)
-    if (long) return setFault(long)
-    if (!(percent >= 0.1 && percent <= 2)) return setFault('A limit lies between 0.1 and 2 %.')
-    const draft = {
-      kind: 'limit',
-      at: now,
-      bike,
-      school: report.limit.school,
-      percent,
-      reason: reason.trim(),
-    } as const
-    if (await record([draft], `${name} now goes by ${sayLimit(percent)} %.`)) onDone()
-    return undefined
-  })
+  const { form, submit, saving } = useCheckedForm(
+    ownSchema,
+    { percent: report.limit.percent, reason: report.bike.limit?.reason ?? '' },
+    async ({ percent, reason }) => {
+      const draft = { kind: 'limit', at: now, bike, school: report.limit.school, percent, reason } as const
+      if (await record([draft], `${name} now goes by ${sayLimit(percent)} %.`)) onDone()
+    },
+  )
+  const { errors } = form.formState
   return (
-    <div className="grid max-w-[40rem] grid-cols-[12rem_minmax(0,1fr)_auto] items-end gap-3 max-sm:grid-cols-1">
-      <Stepper
-        label="Limit, %"
-        value={percent}
-        step={0.05}
-        min={0.1}
-        max={2}
-        digits={2}
-        onStep={setPercent}
+    <form
+      noValidate
+      onSubmit={submit}
+      className="grid max-w-[40rem] grid-cols-[12rem_minmax(0,1fr)_auto] items-end gap-3 max-sm:grid-cols-1"
+    >
+      <Controller
+        control={form.control}
+        name="percent"
+        render={({ field, fieldState }) => (
+          <Stepper
+            label="Limit, %"
+            value={field.value}
+            step={0.05}
+            min={0.1}
+            max={2}
+            digits={2}
+            fault={fieldState.error?.message}
+            onStep={field.onChange}
+          />
+        )}
       />
-      <TextField
-        label="Because"
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
-        fault={fault}
-      />
-      <Button disabled={saving} onClick={save}>
+      <TextField label="Because" fault={errors.reason?.message} {...form.register('reason')} />
+      <Button type="submit" disabled={saving}>
         Set it
       </Button>
-    </div>
+    </form>
   )
 }
 

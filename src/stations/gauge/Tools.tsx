@@ -1,4 +1,6 @@
 import { useMemo, useState } from 'react'
+import { useWatch } from 'react-hook-form'
+import { object, string } from 'yup'
 import { BOUNDS } from '../../core/log/bounds.ts'
 import type { Instrument, Reading } from '../../core/measure/reading.ts'
 import type { ToolState } from '../../core/log/garage.ts'
@@ -7,9 +9,10 @@ import { printScale } from '../../core/measure/strip-marks.ts'
 import { toolBiases } from '../../core/strategy/facts/chain-evidence.ts'
 import type { LearnedBias } from '../../core/measure/tool-bias.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { neededNumber, neededText } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
-import { faultOfText } from '../../ui/parts/text-fault.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
@@ -99,42 +102,46 @@ function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClo
   )
 }
 
+const toolSchema = object({
+  name: neededText('Give it a name you will know it by.', BOUNDS.nameLetters),
+  kind: string<Kind>().required(),
+  bar: neededNumber({ unit: 'mm', ask: 'Measure the check bar.', least: 0, most: 1000 }).when('kind', {
+    is: 'strip',
+    then: (bar) =>
+      bar.test(
+        'true',
+        'That is more than 2 % off: print the sheet again at 100 %, without fitting it to the page.',
+        (mm) => printScale(mm) !== undefined,
+      ),
+  }),
+})
+
 function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
   const { record, now } = useOpenLog()
-  const [name, setName] = useState('')
-  const [kind, setKind] = useState<Kind>('two-contact-limit')
-  const [bar, setBar] = useState('200')
-  const [fault, setFault] = useState<{ readonly name?: string; readonly bar?: string }>({})
   const [tool] = useState(() => crypto.randomUUID())
-  const [save, saving] = useOnce(async () => {
-    const barMm = Number(bar.replace(',', '.'))
-    const long = faultOfText(name, BOUNDS.nameLetters)
-    const wrong = {
-      ...(long !== undefined && { name: long }),
-      ...(name.trim() === '' && { name: 'Give it a name you will know it by.' }),
-      ...(kind === 'strip' &&
-        printScale(barMm) === undefined && {
-          bar: 'That is more than 2 % off: print the sheet again at 100 %, without fitting it to the page.',
-        }),
-    }
-    setFault(wrong)
-    if (Object.keys(wrong).length > 0) return
-    const said = await record(
-      [
-        {
-          kind: 'tool',
-          at: now,
-          tool,
-          instrument: kind,
-          name: name.trim(),
-          retired: false,
-          ...(kind === 'strip' && { checkBarMm: barMm }),
-        },
-      ],
-      `${name.trim()} is added to your tools.`,
-    )
-    if (said) onClose()
-  })
+  const { form, submit, saving } = useCheckedForm(
+    toolSchema,
+    { name: '', kind: 'two-contact-limit', bar: 200 },
+    async ({ name, kind, bar }) => {
+      const said = await record(
+        [
+          {
+            kind: 'tool',
+            at: now,
+            tool,
+            instrument: kind,
+            name,
+            retired: false,
+            ...(kind === 'strip' && { checkBarMm: bar }),
+          },
+        ],
+        `${name} is added to your tools.`,
+      )
+      if (said) onClose()
+    },
+  )
+  const { errors } = form.formState
+  const kind = useWatch({ control: form.control, name: 'kind' })
   return (
     <Sheet
       open
@@ -142,28 +149,22 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
       title="A tool of your own"
       note="Readings remember which tool took them, so that its own error is learned and taken off."
     >
-      <div className="flex flex-col gap-4">
-        <TextField
-          label="Name"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          fault={fault.name}
-        />
-        <SelectField label="What it is" options={KINDS} value={kind} onPick={setKind} />
+      <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
+        <TextField label="Name" fault={errors.name?.message} {...form.register('name')} />
+        <SelectField label="What it is" options={KINDS} {...form.register('kind')} />
         {kind === 'strip' && (
           <TextField
             label="Its check bar measures, mm"
             inputMode="decimal"
             hint="Printed true, the bar is 200 mm. What the printer made of it is taken off every reading."
-            value={bar}
-            onChange={(event) => setBar(event.target.value)}
-            fault={fault.bar}
+            fault={errors.bar?.message}
+            {...form.register('bar')}
           />
         )}
-        <Button look="firm" className="self-start" disabled={saving} onClick={save}>
+        <Button look="firm" type="submit" className="self-start" disabled={saving}>
           Add the tool
         </Button>
-      </div>
+      </form>
     </Sheet>
   )
 }

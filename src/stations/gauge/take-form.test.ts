@@ -109,9 +109,9 @@ describe('a reading that cannot be asks a clear question', () => {
     const typed = { ...draft({}), length: '306' }
     expect(await check(typed)).toBe('fine')
     expect(await check({ ...typed, length: '' })).toMatch(/Read the length/)
-    expect(await check({ ...typed, length: 'long' })).toMatch(/as a number/)
+    expect(await check({ ...typed, length: 'long' })).toMatch(/“long” is not a number/)
     expect(await check({ ...typed, length: '-3' })).toMatch(/more than nothing/)
-    expect(await check({ ...typed, pitches: '2.5' })).toMatch(/whole pitches/)
+    expect(await check({ ...typed, pitches: '2.5' })).toMatch(/Only a whole number/)
     expect(await check({ ...typed, place: '0' })).toMatch(/joining link/)
     expect(await check({ ...typed, place: '' })).toBe('fine')
   })

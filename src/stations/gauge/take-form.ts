@@ -13,6 +13,7 @@ import {
 import { inchesToMm } from '../../core/units/convert.ts'
 import { PITCH_MM } from '../../core/units/pitch.ts'
 import type { Units } from '../../ui/screen-state.ts'
+import { neededNumber, numberField } from '../../ui/form/fields.ts'
 import { sayFigure } from '../../ui/words/numbers.ts'
 
 /** What can be read with, the surest first. */
@@ -40,10 +41,10 @@ export const SHOWN_FIELDS = ['length', 'inside', 'outside', 'percent', 'low', 'h
 const LEAST = -0.6
 const MOST = 2.5
 
-const figure = (what: string) =>
-  number()
-    .transform((value: number, original: unknown) => (original === '' ? undefined : value))
-    .typeError(`Give ${what} as a number.`)
+/** No length read on a chain is longer than this, mm or in. */
+const MOST_LENGTH = 3000
+
+const lengthOf = (what: string) => numberField({ unit: '', ask: `Read ${what}.`, most: MOST_LENGTH })
 
 const isLength = (instrument: unknown): boolean => instrument === 'rule' || instrument === 'strip'
 const isScale = (instrument: unknown): boolean =>
@@ -57,27 +58,23 @@ export const takeSchema = object({
   /** A tool of one's own; absent: whatever there is of the instrument. */
   tool: string().optional(),
   day: string().required(),
-  pitches: figure('the pitches')
-    .integer('Count whole pitches.')
-    .min(1, 'Count at least one.')
-    .max(200, 'That is more than a chain has.')
-    .required('Count the pitches.'),
-  length: figure('the length')
+  pitches: neededNumber({ unit: '', ask: 'Count the pitches.', least: 1, most: 200, whole: true }),
+  length: lengthOf('the length')
     .positive('A length is more than nothing.')
     .when('instrument', { is: isLength, then: (schema) => schema.required('Read the length.') }),
-  inside: figure('the inside length')
+  inside: lengthOf('the inside length')
     .positive('A length is more than nothing.')
     .when('instrument', {
       is: 'caliper-pair',
       then: (schema) => schema.required('Measure between the rollers.'),
     }),
-  outside: figure('the outside length')
+  outside: lengthOf('the outside length')
     .positive('A length is more than nothing.')
     .when('instrument', {
       is: 'caliper-pair',
       then: (schema) => schema.required('Measure over the rollers.'),
     }),
-  percent: figure('the reading')
+  percent: numberField({ unit: '%', ask: 'Read the scale.' })
     .min(-0.2, 'No chain is so short: read it again.')
     .max(2, 'That is off the scale: read it again.')
     .when('instrument', { is: isScale, then: (schema) => schema.required('Read the scale.') }),
@@ -95,8 +92,7 @@ export const takeSchema = object({
   play: string()
     .oneOf([...PLAY_RESULTS])
     .when('instrument', { is: 'side-play', then: (schema) => schema.required('Say how far it bends.') }),
-  place: figure('the links')
-    .integer('Count whole links.')
+  place: numberField({ unit: '', ask: 'Count the links.', whole: true })
     .min(1, 'The joining link itself is not read: start at link 1.')
     .optional(),
   run: string().oneOf(['tight', 'slack']).required(),

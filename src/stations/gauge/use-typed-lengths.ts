@@ -1,5 +1,9 @@
 import { useEffect, useEffectEvent } from 'react'
 
+import { typedNumber } from '../../core/units/typed-number.ts'
+
+/** No caliper shows more, mm. */
+const MOST_LENGTH = 999
 /** A caliper that types sends its digits faster than any hand: a pause longer than this starts anew, ms. */
 const PAUSE_MS = 400
 
@@ -20,13 +24,13 @@ export function useTypedLengths(onLength: (value: number) => void): void {
       if (isTyping(event.target)) return
       if (event.timeStamp - last > PAUSE_MS) held = ''
       last = event.timeStamp
-      if (/^[0-9.,]$/.test(event.key)) held += event.key.replace(',', '.')
+      if (/^[0-9.,]$/.test(event.key)) held += event.key
       else if (event.key === 'Enter' && held !== '') {
-        const value = Number(held)
+        const typed = typedNumber(held, { least: 0, most: MOST_LENGTH })
         held = ''
         // The button that has the focus is not pressed by a caliper.
         event.preventDefault()
-        if (Number.isFinite(value) && value > 0) take(value)
+        if ('value' in typed && typed.value > 0) take(typed.value)
       } else if (event.key !== 'Shift') held = ''
     }
     window.addEventListener('keydown', listen, true)

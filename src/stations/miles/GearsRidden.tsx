@@ -1,4 +1,8 @@
 import { useMemo, useState } from 'react'
+import { object } from 'yup'
+import { groupedNumber } from '../../core/units/grouped-number.ts'
+import { neededNumber } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { cogMixOf, gearCost, gearMix, hardestCogs, sprocketTeeth } from '../../core/exposure/gear-mix.ts'
 import { ridesDuring } from '../../core/exposure/distance.ts'
 import { USUAL_MASS_KG, USUAL_MOTOR_SHARE } from '../../core/exposure/chain-energy.ts'
@@ -12,12 +16,10 @@ import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { sayList } from '../../ui/words/numbers.ts'
-import { useOnce } from '../../ui/use-once.ts'
 
 type Stretch = 'chain' | 'month' | 'year' | 'all' | 'between'
 
-const kjText = (kj: number): string =>
-  `${Math.round(kj).toLocaleString('en').replaceAll(',', '\u00a0')}\u00a0kJ`
+const kjText = (kj: number): string => `${groupedNumber(Math.round(kj))}\u00a0kJ`
 const percent = (share: number): string => `${Math.round(100 * share)}\u00a0%`
 
 /** A bar of energy for each sprocket: what it was given, by length, with its share beside it. */
@@ -53,6 +55,18 @@ function Bars({ title, kj }: { readonly title: string; readonly kj: ReadonlyMap<
   )
 }
 
+/** What is asked of a bike's wheel, load and motor. */
+const GROUNDS = object({
+  wheel: neededNumber({
+    unit: 'mm',
+    ask: 'The wheel’s circumference, usually about 2100 mm.',
+    least: 500,
+    most: 4000,
+  }),
+  mass: neededNumber({ unit: 'kg', ask: 'Rider, bike and load together.', least: 20, most: 800 }),
+  motor: neededNumber({ unit: '%', ask: 'The motor’s share; 0 for none.', least: 0, most: 99 }),
+})
+
 /** What the energy of riding is told from, to be put right: wheel, mass, motor, and the mix where no cadence tells. */
 function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs: readonly number[] }) {
   const { record } = useOpenLog()
@@ -61,66 +75,59 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
   const [shares, setShares] = useState<Readonly<Record<string, number>>>(() =>
     Object.fromEntries([...mix].map(([cog, share]) => [cog, Math.round(100 * share)])),
   )
-  const [wheel, setWheel] = useState(String(entry.circumferenceMm ?? USUAL_CIRCUMFERENCE_MM))
-  const [mass, setMass] = useState(String(entry.massKg ?? USUAL_MASS_KG))
-  const [motor, setMotor] = useState(
-    String(Math.round(100 * (entry.motorShare ?? USUAL_MOTOR_SHARE[entry.motor]))),
-  )
-  const [fault, setFault] = useState<string>()
   const total = Object.values(shares).reduce((a, b) => a + b, 0)
-  const [save, saving] = useOnce(async () => {
-    const [circumferenceMm, massKg, motorShare] = [Number(wheel), Number(mass), Number(motor) / 100]
-    const wrong = !(circumferenceMm >= 500 && circumferenceMm <= 4000)
-      ? 'The wheel’s circumference in mm: 500 to 4000, usually about 2100.'
-      : !(massKg >= 20 && massKg <= 800)
-        ? 'Rider, bike and load together: 20 to 800 kg.'
-        : !(motorShare >= 0 && motorShare < 1)
-          ? 'The motor’s share: 0 to 99 per cent.'
-          : total === 0
-            ? 'At least one cog is ridden.'
-            : undefined
-    setFault(wrong)
-    if (wrong) return
-    const { id, action: _action, ...held } = entry
-    await record(
-      [
-        {
-          ...held,
-          supersedes: id,
-          circumferenceMm,
-          massKg,
-          ...(entry.motor !== 'none' && { motorShare }),
-          cogMix: Object.fromEntries(Object.entries(shares).map(([cog, share]) => [cog, share / total])),
-        },
-      ],
-      `${entry.name}’s gears and weight are saved.`,
-    )
-  })
+  const { form, submit, saving } = useCheckedForm(
+    GROUNDS,
+    {
+      wheel: entry.circumferenceMm ?? USUAL_CIRCUMFERENCE_MM,
+      mass: entry.massKg ?? USUAL_MASS_KG,
+      motor: Math.round(100 * (entry.motorShare ?? USUAL_MOTOR_SHARE[entry.motor])),
+    },
+    async ({ wheel, mass, motor }, { setError }) => {
+      if (total === 0) return setError('root', { message: 'At least one cog is ridden.' })
+      const { id, action: _action, ...held } = entry
+      await record(
+        [
+          {
+            ...held,
+            supersedes: id,
+            circumferenceMm: wheel,
+            massKg: mass,
+            ...(entry.motor !== 'none' && { motorShare: motor / 100 }),
+            cogMix: Object.fromEntries(Object.entries(shares).map(([cog, share]) => [cog, share / total])),
+          },
+        ],
+        `${entry.name}’s gears and weight are saved.`,
+      )
+      return undefined
+    },
+  )
+  const { errors } = form.formState
   return (
     <details className="text-[0.95rem]">
       <summary className="cursor-pointer underline underline-offset-4">
         Based on{entry.cogMix ? '' : ': a guess, please correct it'}
       </summary>
-      <div className="mt-3 flex flex-col gap-4">
+      <form noValidate onSubmit={submit} className="mt-3 flex flex-col gap-4">
         <div className="grid max-w-2xl grid-cols-3 gap-3 max-sm:grid-cols-1">
           <TextField
             label="Wheel, mm round"
             inputMode="decimal"
-            value={wheel}
-            onChange={(event) => setWheel(event.target.value)}
+            fault={errors.wheel?.message}
+            {...form.register('wheel')}
           />
           <TextField
             label="Rider, bike and load, kg"
             inputMode="decimal"
-            value={mass}
-            onChange={(event) => setMass(event.target.value)}
+            fault={errors.mass?.message}
+            {...form.register('mass')}
           />
           {entry.motor !== 'none' && (
             <TextField
               label="The motor’s share, %"
               inputMode="decimal"
-              value={motor}
-              onChange={(event) => setMotor(event.target.value)}
+              fault={errors.motor?.message}
+              {...form.register('motor')}
             />
           )}
         </div>
@@ -143,15 +150,15 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
             ))}
           </div>
         </fieldset>
-        {fault !== undefined && (
+        {errors.root?.message !== undefined && (
           <p role="alert" className="text-sm font-medium text-rust">
-            {fault}
+            {errors.root.message}
           </p>
         )}
-        <Button className="self-start" disabled={saving} onClick={save}>
+        <Button className="self-start" type="submit" disabled={saving}>
           Keep it
         </Button>
-      </div>
+      </form>
     </details>
   )
 }

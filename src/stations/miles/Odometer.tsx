@@ -1,56 +1,83 @@
-import { useState } from 'react'
+import { boolean, object } from 'yup'
 import { odometerSpans, unaccountedKm } from '../../core/exposure/odometer.ts'
-import { MOST_ODOMETER_KM } from '../../core/log/kinds/odometer.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
+import { MOST_ODOMETER_KM, type OdometerEntry } from '../../core/log/kinds/odometer.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { neededNumber, pastDay } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { TextField } from '../../ui/parts/fields.tsx'
-import { useUnits } from '../../ui/screen-state.ts'
+import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { sayDay, sayKm } from '../../ui/words/numbers.ts'
-import { useOnce } from '../../ui/use-once.ts'
+
+/** What is asked of the figure: one that counts on from those before it, unless it began anew. */
+const schemaFor = (odometer: readonly OdometerEntry[], now: IsoTime, units: Units) =>
+  object({
+    shown: neededNumber({
+      unit: units === 'metric' ? 'km' : 'mi',
+      ask: 'Give the figure it shows.',
+      least: 0,
+      most: units === 'metric' ? MOST_ODOMETER_KM : kmToMiles(MOST_ODOMETER_KM),
+    }),
+    day: pastDay(now),
+    anew: boolean().default(false),
+  }).test('counts on', '', ({ shown, day, anew }, context) => {
+    const at = momentOf(day, now)
+    const before = odometer.findLast((reading) => reading.at <= at)
+    const km = units === 'metric' ? shown : milesToKm(shown)
+    return (
+      anew ||
+      before === undefined ||
+      !(km < before.km) ||
+      context.createError({
+        path: 'shown',
+        message: `It showed ${sayKm(before.km, units)} on ${sayDay(before.at, now)}, more than that. Check the figure, or tick “count restarted”.`,
+      })
+    )
+  })
 
 /** What the bike's computer shows: distance by difference, so that what was not recorded counts too. */
 export function Odometer({ report }: { readonly report: BikeReport }) {
   const { record, now } = useOpenLog()
   const units = useUnits()
   const { entry, odometer, rides } = report.bike
-  const [shown, setShown] = useState('')
-  const [day, setDay] = useState(dayOf(now))
-  const [anew, setAnew] = useState(false)
-  const [fault, setFault] = useState<string>()
   const last = odometer.at(-1)
   const told = rides.filter((ride) => !ride.spread)
   const span = odometerSpans(told, odometer).at(-1)
 
-  const [save, saving] = useOnce(async () => {
-    const value = Number(shown.replace(',', '.'))
-    const km = units === 'metric' ? value : milesToKm(value)
-    const at = momentOf(day, now)
-    const before = odometer.findLast((reading) => reading.at <= at)
-    const wrong =
-      faultOfDay(day, now) ??
-      (shown.trim() === '' || !(value >= 0) ? 'Give the figure it shows.' : undefined) ??
-      (km > MOST_ODOMETER_KM
-        ? 'That is more than any bike’s computer shows: check the figure.'
-        : undefined) ??
-      (before && km < before.km && !anew
-        ? `It showed ${sayKm(before.km, units)} on ${sayDay(before.at, now)}, more than that. Check the figure, or tick “count restarted”.`
-        : undefined)
-    setFault(wrong)
-    if (wrong) return
-    const saved = await record(
-      [{ kind: 'odometer', at, bike: entry.bike, km, ...(anew && { restarted: anew }) }],
-      `${entry.name}’s computer: ${sayKm(km, units)}.`,
-    )
-    if (saved) {
-      setShown('')
-      setAnew(false)
-    }
-  })
+  const { form, submit, saving } = useCheckedForm(
+    schemaFor(odometer, now, units),
+    { shown: '', day: dayOf(now), anew: false },
+    async ({ shown, day, anew }, { resetField }) => {
+      const km = units === 'metric' ? shown : milesToKm(shown)
+      const saved = await record(
+        [
+          {
+            kind: 'odometer',
+            at: momentOf(day, now),
+            bike: entry.bike,
+            km,
+            ...(anew && { restarted: anew }),
+          },
+        ],
+        `${entry.name}’s computer: ${sayKm(km, units)}.`,
+      )
+      if (!saved) return
+      resetField('shown')
+      resetField('anew')
+    },
+  )
+  const { errors } = form.formState
   return (
-    <section aria-labelledby="odometer" className="flex flex-col gap-3 border-t border-hairline pt-4">
+    <form
+      noValidate
+      onSubmit={submit}
+      aria-labelledby="odometer"
+      className="flex flex-col gap-3 border-t border-hairline pt-4"
+    >
       <h3 id="odometer" className="text-[0.95rem] font-semibold">
         Bike computer
       </h3>
@@ -69,31 +96,25 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
         <TextField
           label={units === 'metric' ? 'It shows, km' : 'It shows, miles'}
           inputMode="decimal"
-          value={shown}
           placeholder={last ? String(Math.round(units === 'metric' ? last.km : kmToMiles(last.km))) : ''}
-          onChange={(event) => setShown(event.target.value)}
-          fault={fault}
+          fault={errors.shown?.message}
+          {...form.register('shown')}
         />
         <TextField
           label="On"
           type="date"
           max={dayOf(now)}
-          value={day}
-          onChange={(event) => setDay(event.target.value)}
+          fault={errors.day?.message}
+          {...form.register('day')}
         />
         <label className="flex min-h-11 items-center gap-2 self-end text-[0.95rem]">
-          <input
-            type="checkbox"
-            className="size-5 accent-petrol"
-            checked={anew}
-            onChange={(event) => setAnew(event.target.checked)}
-          />
+          <input type="checkbox" className="size-5 accent-petrol" {...form.register('anew')} />
           count restarted
         </label>
       </div>
-      <Button className="self-start" disabled={saving} onClick={save}>
+      <Button className="self-start" type="submit" disabled={saving}>
         Save the figure
       </Button>
-    </section>
+    </form>
   )
 }

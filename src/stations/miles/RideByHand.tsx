@@ -1,58 +1,53 @@
-import { yupResolver } from '@hookform/resolvers/yup'
-import { useForm } from 'react-hook-form'
-import { number, object, string, type InferType } from 'yup'
+import { object, string } from 'yup'
 import { CONDITIONS } from '../../core/exposure/conditions.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { milesToKm } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { neededNumber, pastDay } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
-import { useUnits } from '../../ui/screen-state.ts'
+import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayKm } from '../../ui/words/numbers.ts'
-import { useOnce } from '../../ui/use-once.ts'
 
-const schema = object({
-  day: string().required('Give a day.'),
-  distance: number()
-    .transform((value: number, original: unknown) => (original === '' ? undefined : value))
-    .typeError('Give the distance as a number.')
-    .positive('A ride is longer than nothing.')
-    .max(2000, 'That is more than anyone rides in a day: check the figure.')
-    .required('Give the distance.'),
-  condition: string()
-    .oneOf([...CONDITIONS])
-    .required(),
-})
+const schemaFor = (now: IsoTime, units: Units) =>
+  object({
+    day: pastDay(now),
+    distance: neededNumber({
+      unit: units === 'metric' ? 'km' : 'mi',
+      ask: 'Give the distance.',
+      least: 0,
+      most: 2000,
+    }).positive('A ride is longer than nothing.'),
+    condition: string()
+      .oneOf([...CONDITIONS])
+      .required(),
+  })
 
 /** One ride without a file: day, distance, what it was ridden in. */
 export function RideByHand({ report }: { readonly report: BikeReport }) {
   const { record, now } = useOpenLog()
   const units = useUnits()
   const { entry } = report.bike
-  const form = useForm<InferType<typeof schema>>({
-    resolver: yupResolver(schema),
-    defaultValues: { day: dayOf(now), condition: entry.usualCondition },
-  })
+  const { form, submit, saving } = useCheckedForm(
+    schemaFor(now, units),
+    { day: dayOf(now), condition: entry.usualCondition },
+    async ({ day, distance, condition }, { resetField }) => {
+      const km = units === 'metric' ? distance : milesToKm(distance)
+      const saved = await record(
+        [{ kind: 'ride', at: momentOf(day, now), bike: entry.bike, km, condition }],
+        `${sayKm(km, units)} added to ${entry.name}.`,
+      )
+      if (saved) resetField('distance')
+    },
+  )
   const { errors } = form.formState
-  const save = async ({ day, distance, condition }: InferType<typeof schema>) => {
-    const fault = faultOfDay(day, now)
-    if (fault) return form.setError('day', { message: fault })
-    const km = units === 'metric' ? distance : milesToKm(distance)
-    const saved = await record(
-      [{ kind: 'ride', at: momentOf(day, now), bike: entry.bike, km, condition }],
-      `${sayKm(km, units)} added to ${entry.name}.`,
-    )
-    if (saved) form.resetField('distance')
-  }
-  const [submit, saving] = useOnce(form.handleSubmit(save))
   return (
     <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit(event)
-      }}
+      onSubmit={submit}
       noValidate
       aria-labelledby="by-hand"
       className="flex flex-col gap-3 border-t border-hairline pt-4"

@@ -1,6 +1,6 @@
 import clsx from 'clsx'
 import { useId } from 'react'
-import type { Interval } from '../../core/wear/interval.ts'
+import type { Interval } from '../../core/stats/interval.ts'
 
 /** One quantity: what it was taken to be, and what the readings made of it. */
 export interface RateRow {

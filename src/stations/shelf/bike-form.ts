@@ -1,4 +1,5 @@
-import { boolean, number, object, string, type InferType } from 'yup'
+import { boolean, object, string, type InferType } from 'yup'
+import { neededNumber } from '../../ui/form/fields.ts'
 import { cogRange, isUsualCogCount, USUAL_COGS } from '../../core/gearing/cassettes.ts'
 import { fewestLinks } from '../../core/gearing/chain-loop.ts'
 import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
@@ -79,12 +80,7 @@ export const bikeSchema = object({
   /** The owner has said that an unusual number of cogs is right. */
   cogsCounted: boolean().default(false),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).required(),
-  links: number()
-    .typeError('Count the links.')
-    .integer('Whole links.')
-    .min(40, 'A chain has more links than that.')
-    .max(300, 'That is longer than any chain.')
-    .required('Count the links.'),
+  links: neededNumber({ unit: '', ask: 'Count the links.', least: 40, most: 300, whole: true }),
   past: string().oneOf(['new', 'unknown']).required(),
   since: string().required('Give a day.'),
 }).test('round', (bike, context) => {

@@ -1,6 +1,7 @@
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { array, number, object, string, ValidationError, type InferType } from 'yup'
 import type { EntryDraft } from '../../core/log/entries.ts'
+import { numberField } from '../../ui/form/fields.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { faultOfCogs, teethOf } from './bike-form.ts'
 
@@ -14,14 +15,8 @@ export const PART_TYPES = {
 } as const
 export type PartType = keyof typeof PART_TYPES
 
-const whole = (least: number, most: number, what: string) =>
-  number()
-    .transform((value: number, original: unknown) => (original === '' ? undefined : value))
-    .typeError(what)
-    .integer(what)
-    .min(least, what)
-    .max(most, what)
-const maybe = (least: number, most: number, what: string) => whole(least, most, what).optional()
+const maybe = (least: number, most: number, ask: string) =>
+  numberField({ unit: '', ask, least, most, whole: true }).optional()
 
 /** What is asked of a part; each type takes what is its own. */
 export const partSchema = object({
@@ -33,8 +28,8 @@ export const partSchema = object({
     .max(BOUNDS.nameLetters, `A shorter name, of at most ${BOUNDS.nameLetters} letters.`)
     .default(''),
   note: string().trim().max(200, 'A few words are enough.').default(''),
-  speeds: maybe(1, 16, 'Speeds: a whole number from 1 to 16.'),
-  links: maybe(40, 300, 'Count the links: a whole number from 40 to 300.'),
+  speeds: maybe(1, 16, 'For how many speeds is it made?'),
+  links: maybe(40, 300, 'Count the links.'),
   surface: string().oneOf(['plain', 'plated', 'hard-coated']).default('plain'),
   directional: string().oneOf(['yes', 'no']).default('no'),
   join: string().oneOf(['joining-link', 'pin']).default('joining-link'),
@@ -42,15 +37,10 @@ export const partSchema = object({
   cogsCounted: string().oneOf(['yes', 'no']).default('no'),
   loose: string().trim().default(''),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).default('steel'),
-  limit: maybe(1, 100, 'Closings: a whole number from 1 to 100.'),
-  closedBefore: maybe(0, 100, 'Closings: a whole number from 0 to 100.'),
+  limit: maybe(1, 100, 'How often may it be closed?'),
+  closedBefore: maybe(0, 100, 'How often was it closed?'),
   used: string().oneOf(['new', 'used']).default('new'),
-  usedKm: number()
-    .transform((value: number, original: unknown) => (original === '' ? undefined : value))
-    .typeError('A distance, or nothing.')
-    .min(0, 'A distance, or nothing.')
-    .max(500_000, 'A distance, or nothing.')
-    .optional(),
+  usedKm: numberField({ unit: 'km', ask: 'A distance, or nothing.', least: 0, most: 500_000 }).optional(),
 })
 export type PartFields = InferType<typeof partSchema>
 

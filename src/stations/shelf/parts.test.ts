@@ -78,7 +78,7 @@ describe('a part as it is typed', () => {
 
   test.each([
     [{ type: 'chain', speeds: '11' }, 'links', /Count the links/],
-    [{ type: 'chain', links: '20', speeds: '11' }, 'links', /from 40 to 300/],
+    [{ type: 'chain', links: '20', speeds: '11' }, 'links', /Count the links\. At least 40/],
     [{ type: 'chain', links: '116' }, 'speeds', /how many speeds/],
     [{ type: 'joining-link', speeds: '11' }, 'limit', /Its packet says/],
     [{ type: 'cassette', teeth: '11 5' }, 'teeth', /from 9 to 60/],

@@ -86,7 +86,7 @@ describe('the guided swap', () => {
   })
 
   test.each([
-    ['Links', '12', /whole number from 40 to 300/],
+    ['Links', '12', /Count the links\. At least 40/],
     ['24 pitches with a rule, mm', '350', /The first look: 350 over 24 pitches would be 14\.83/],
     ['24 pitches with a rule, mm', 'long', /is no length/],
   ])('asks about %s at %p and writes nothing', async (label, value, said) => {

@@ -6,6 +6,7 @@ import { LUBES } from '../../core/lube/lubes.ts'
 import { elongationFromLength } from '../../core/measure/elongation.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { checksBeforeFitting, type FittingCheck } from '../../core/strategy/fitting-checks.ts'
+import { numberTyped, type NumberField } from '../../ui/words/typed.ts'
 import { inchesToMm } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
@@ -51,8 +52,27 @@ export interface SwapState {
 
 const speedsOf = (spec: PartSpec): number | undefined =>
   spec.type === 'chain' || spec.type === 'joining-link' ? spec.speeds : undefined
-const wholeBetween = (text: string, least: number, most: number): boolean =>
-  Number.isInteger(Number(text)) && Number(text) >= least && Number(text) <= most
+const LINKS: NumberField = { unit: '', ask: 'Count the links.', least: 40, most: 300, whole: true }
+const CLOSINGS: NumberField = {
+  unit: '',
+  ask: 'How often may the joining link be closed? 1 for single use.',
+  least: 1,
+  most: 100,
+  whole: true,
+}
+/** A length over 24 pitches, mm or in. */
+const FIRST_LENGTH: NumberField = { unit: '', ask: 'Read the length.', least: 0, most: 400 }
+
+/** What was typed as a number; NaN where it is none. */
+function valueOf(text: string, field: NumberField): number {
+  const typed = numberTyped(text, field)
+  return 'value' in typed ? typed.value : NaN
+}
+/** What is wrong with what was typed, if anything. */
+function faultIn(text: string, field: NumberField): string | undefined {
+  const typed = numberTyped(text, field)
+  return 'fault' in typed ? typed.fault : undefined
+}
 
 /** What is wrong with a chain of so many links on a bike, if it cannot go round what is on it. */
 function faultOnBike(garage: Garage, bike: string, links: number): string | undefined {
@@ -90,7 +110,7 @@ export function useSwap(report: BikeReport): SwapState {
   const [form, setForm] = useState(() => blankForm(oldLinks, heldLink !== undefined, dayOf(now)))
   const chosen = chains.find((part) => part.entry.part === form.which)
   const link = form.join === 'same' ? heldLink : spareLinks.find((part) => part.entry.part === form.join)
-  const links = Number(form.links)
+  const links = valueOf(form.links, LINKS)
   const { directional } = form
   const checks = useMemo(() => {
     const spec: PartSpec = chosen?.entry.spec ?? { type: 'chain', links, speeds, past: 'new', directional }
@@ -101,8 +121,8 @@ export function useSwap(report: BikeReport): SwapState {
   }, [garage, report, answer, chosen, link, links, speeds, directional])
   const chosenOn = chosen && openFitting(chosen)
   const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? 'another bike')
-  const typed = form.length.replace(',', '.').trim()
-  const lengthMm = typed === '' ? undefined : units === 'metric' ? Number(typed) : inchesToMm(Number(typed))
+  const typed = form.length.trim() === '' ? undefined : valueOf(form.length, FIRST_LENGTH)
+  const lengthMm = typed === undefined || units === 'metric' ? typed : inchesToMm(typed)
   // Half typed is no length yet, and is asked about when it is saved.
   const first = lengthMm === undefined ? undefined : lengthMm > 0 ? elongationFromLength(24, lengthMm) : NaN
 
@@ -114,13 +134,13 @@ export function useSwap(report: BikeReport): SwapState {
       return `The chain on it was fitted on ${sayDay(report.chain.fittedAt, now)}: that day is before it.`
     if (chosenOn && at <= chosenOn.from)
       return `${chosen.entry.name} went onto ${from ?? 'its bike'} on ${sayDay(chosenOn.from, now)}: that day is before it.`
-    if (!chosen && !wholeBetween(form.links, 40, 300))
-      return 'Count the links: a whole number from 40 to 300.'
+    const linksFault = chosen ? undefined : faultIn(form.links, LINKS)
+    if (linksFault !== undefined) return linksFault
     const spec = chosen?.entry.spec
     const round = faultOnBike(garage, bike, spec?.type === 'chain' ? spec.links : links)
     if (round) return round
-    if (form.join === NEW && !wholeBetween(form.linkLimit, 1, 100))
-      return 'How often may the joining link be closed? A whole number; 1 for single use.'
+    const closingsFault = form.join === NEW ? faultIn(form.linkLimit, CLOSINGS) : undefined
+    if (closingsFault !== undefined) return closingsFault
     if (first !== undefined && !(first >= -0.3 && first <= 1.8))
       return `The first look: ${form.length} over 24 pitches ${Number.isFinite(first) ? `would be ${first.toFixed(2)} %` : 'is no length'}. Read it again, or leave it out.`
     return undefined
@@ -147,7 +167,7 @@ export function useSwap(report: BikeReport): SwapState {
         ...(old && { off: { part: old.entry.part, to: form.oldTo } }),
         on: chosen ? { part: chosen.entry.part } : { links, directional },
         join: join === 'same' || join === NEW || join === 'pin' ? join : { part: join },
-        linkLimit: Number(form.linkLimit),
+        linkLimit: valueOf(form.linkLimit, CLOSINGS),
         ...(lube && { lube }),
         ...(lengthMm !== undefined && { lengthMm }),
       }

@@ -23,6 +23,8 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
   const [all, setAll] = useState(false)
   const reminders = remindersOf(bikes)
   if (reminders.length === 0) return null
+  // Where nothing is ridden there are distances and no days: nothing to draw.
+  const hasDays = reminders.some(({ day }) => day !== undefined)
   const save = async () => {
     const { writeCalendar } = await import('../../formats/calendar.ts')
     const items = calendarItems(reminders, garage, entries, units, now)
@@ -34,8 +36,10 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
       note="From how each bike is ridden and how its chain wears. Days move as you ride and measure."
       className="mt-10"
     >
-      <WeeksAhead reminders={reminders} bikes={bikes.map(({ report }) => report.bike.entry.bike)} />
-      <details className="mt-3">
+      {hasDays && (
+        <WeeksAhead reminders={reminders} bikes={bikes.map(({ report }) => report.bike.entry.bike)} />
+      )}
+      <details className="mt-3" open={!hasDays}>
         <summary className="w-fit cursor-pointer text-[0.95rem] underline underline-offset-4">
           As a list
         </summary>

@@ -1,3 +1,4 @@
+import { groupedNumber } from '../../core/units/grouped-number.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { sayLimit } from '../words/numbers.ts'
 import type { Ink } from './ink.ts'
@@ -14,8 +15,7 @@ export const elongationAxis = (ink: Ink, top: number) => ({
 })
 
 /** A distance on an axis, its thousands parted by a space that does not break. */
-export const distanceLabel = (distance: number): string =>
-  distance.toLocaleString('en').replaceAll(',', '\u00a0')
+export const distanceLabel = (distance: number): string => groupedNumber(distance)
 
 /** The limit as a line across such a drawing. */
 export const limitLine = (ink: Ink, limit: Limit) => ({

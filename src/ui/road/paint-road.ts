@@ -4,6 +4,7 @@ import { rideIndexAt, roadKmAt, type MileStrip, type StripLane } from '../../cor
 import type { Ink } from '../charts/ink.ts'
 import { markWidth, ROAD_TEXTURES } from '../drawings/RoadTextures.tsx'
 import { TOOTH_PROFILES } from '../glyphs/ToothGlyph.tsx'
+import { groupedNumber } from '../../core/units/grouped-number.ts'
 import { rulerStep } from './view.ts'
 import type { StripPicture } from './picture.ts'
 import { clipped, label, line, MONO, type Brush } from './brush.ts'
@@ -69,7 +70,7 @@ export function paintRuler(brush: Brush, { perUnit }: StripPicture): void {
       [at, frame.rulerY + (figure ? 9 : 5)],
     ])
     if (!figure) continue
-    const text = ((i * step) / 5).toLocaleString('en').replaceAll(',', '\u00a0')
+    const text = groupedNumber((i * step) / 5)
     if (at + 4 + ctx.measureText(text).width < frame.right) ctx.fillText(text, at + 4, frame.rulerY + 20)
   }
 }

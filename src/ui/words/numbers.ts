@@ -1,34 +1,24 @@
 import { differenceInCalendarDays, format } from 'date-fns'
 import type { IsoTime } from '../../core/log/entry.ts'
 import { kmToMiles, mmToInches } from '../../core/units/convert.ts'
+import { groupedNumber } from '../../core/units/grouped-number.ts'
 import type { Units } from '../screen-state.ts'
 
 /** A space that does not break a number from its unit. */
 const NBSP = '\u00a0'
 
-/** One formatter for each number of decimals: to make one takes longer than to use it a hundred times. */
-const FORMATS = [0, 1, 2].map(
-  (digits) => new Intl.NumberFormat('en', { minimumFractionDigits: digits, maximumFractionDigits: digits }),
-)
-const grouped = (value: number, digits: number): string =>
-  (FORMATS[digits]?.format(value) ?? String(value)).replaceAll(',', NBSP)
-
-/** A number in groups of three, with as many decimals as it needs, two at most. */
-export const groupedNumber = (value: number): string =>
-  grouped(value, Number.isInteger(value) ? 0 : Number.isInteger(Number((value * 10).toFixed(6))) ? 1 : 2)
-
 /** A distance with its unit, to the nearest whole unit, one decimal below ten. */
 export function sayKm(km: number, units: Units): string {
   const value = units === 'metric' ? km : kmToMiles(km)
   const digits = value < 10 && Math.abs(value - Math.round(value)) > 0.05 ? 1 : 0
-  return `${grouped(value, digits)}${NBSP}${units === 'metric' ? 'km' : 'mi'}`
+  return `${groupedNumber(value, digits)}${NBSP}${units === 'metric' ? 'km' : 'mi'}`
 }
 
 /** A distance that is only an estimate: two figures, so that it does not look surer than it is. */
 export function sayAboutKm(km: number, units: Units): string {
   const value = units === 'metric' ? km : kmToMiles(km)
   const step = value < 20 ? 5 : 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, value))) - 1)
-  return `${grouped(Math.round(value / step) * step, 0)}${NBSP}${units === 'metric' ? 'km' : 'mi'}`
+  return `${groupedNumber(Math.round(value / step) * step, 0)}${NBSP}${units === 'metric' ? 'km' : 'mi'}`
 }
 
 /** Elongation with its unit, two decimals. */
@@ -98,4 +88,4 @@ export function sayAgo(at: IsoTime, now: IsoTime): string {
 
 /** A count and its noun, in the plural where it should be. */
 export const sayCount = (count: number, one: string, many = `${one}s`): string =>
-  `${grouped(count, 0)} ${count === 1 ? one : many}`
+  `${groupedNumber(count, 0)} ${count === 1 ? one : many}`

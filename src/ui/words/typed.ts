@@ -1,5 +1,5 @@
 import { typedNumber, type TypedRange } from '../../core/units/typed-number.ts'
-import { groupedNumber } from './numbers.ts'
+import { groupedNumber } from '../../core/units/grouped-number.ts'
 
 /** What a field for a number is about. */
 export interface NumberField extends TypedRange {
@@ -26,7 +26,9 @@ export function numberTyped(
     case 'empty':
       return { fault: ask }
     case 'not-a-number':
-      return { fault: `“${text.trim().slice(0, 30)}” is not a number. Type it in figures, like 12.5.` }
+      return {
+        fault: `“${text.trim().slice(0, 30)}” is not a number. Type it in figures, like ${field.whole ? '12' : '12.5'}.`,
+      }
     case 'two-ways': {
       const bare = text.trim()
       return {
@@ -34,8 +36,10 @@ export function numberTyped(
       }
     }
     case 'too-small':
-      return { fault: least === 0 ? 'It cannot be below 0.' : `At least ${withUnit(least ?? 0)}.` }
+      return {
+        fault: `${ask} ${least === 0 ? 'It cannot be below 0.' : `At least ${withUnit(least ?? 0)}.`}`,
+      }
     case 'too-large':
-      return { fault: `At most ${withUnit(most ?? 0)}: check the figure.` }
+      return { fault: `${ask} At most ${withUnit(most ?? 0)}: check the figure.` }
   }
 }

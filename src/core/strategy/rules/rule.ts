@@ -1,5 +1,5 @@
 import type { LubeClock } from '../../lube/clock.ts'
-import type { Interval } from '../../wear/interval.ts'
+import type { Interval } from '../../stats/interval.ts'
 import type { OpenConflict } from '../../wear/outlook.ts'
 import type { Surprise } from '../../wear/surprise.ts'
 import type { Facts, WearFacts, WornTeeth } from '../facts/facts.ts'

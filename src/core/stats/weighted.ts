@@ -1,3 +1,5 @@
+import { firstIndex } from './first-index.ts'
+
 /** Values with weights that sum to 1, sorted by value. */
 export interface Weighted {
   readonly values: Float64Array
@@ -31,15 +33,11 @@ export function weighted(values: ArrayLike<number>, weights: ArrayLike<number>):
  * @param p 0 to 1
  */
 export function quantile({ values, midpoints }: Weighted, p: number): number {
-  let low = 0
-  let high = values.length - 1
-  if (p <= (midpoints[low] ?? 0)) return values[low] ?? NaN
-  if (p >= (midpoints[high] ?? 1)) return values[high] ?? NaN
-  while (high - low > 1) {
-    const middle = (low + high) >> 1
-    if ((midpoints[middle] ?? 0) <= p) low = middle
-    else high = middle
-  }
+  const last = values.length - 1
+  if (p <= (midpoints[0] ?? 0)) return values[0] ?? NaN
+  if (p >= (midpoints[last] ?? 1)) return values[last] ?? NaN
+  const high = firstIndex(values.length, (i) => (midpoints[i] ?? 1) > p)
+  const low = high - 1
   const [a, b] = [midpoints[low] ?? 0, midpoints[high] ?? 1]
   const t = b > a ? (p - a) / (b - a) : 0
   return (values[low] ?? 0) * (1 - t) + (values[high] ?? 0) * t
