@@ -31,6 +31,8 @@ export async function addBike(page: Page, since = daysAgo(60), name = 'Tern'): P
   await page.goto('/shelf?new=bike')
   const sheet = page.getByRole('dialog', { name: 'A new bike' })
   await sheet.getByLabel('Name').fill(name)
+  await sheet.getByText('5 to 10 cogs').click()
+  await sheet.getByText('More, now or later').click()
   await sheet.getByLabel('What it is').fill('tourer, 2 x 7')
   await sheet.getByLabel('Teeth on the rings').fill('36 48')
   await sheet.getByLabel('Teeth on the cogs').fill('12 14 16 18 21 24 28')

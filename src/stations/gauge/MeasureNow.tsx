@@ -2,6 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useMemo, useState } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { useNavigate } from 'react-router'
+import { USUAL_LINKS, type DrivetrainKind } from '../../core/gearing/drivetrains.ts'
 import type { Instrument, Reading } from '../../core/measure/reading.ts'
 import { verdictOf } from '../../core/strategy/verdict.ts'
 import { onBike } from '../../core/wear/outlook.ts'
@@ -14,19 +15,13 @@ import { Choice } from '../../ui/parts/fields.tsx'
 import { STATIONS } from '../../ui/places.ts'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
 import { useOnce } from '../../ui/use-once.ts'
-import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
+import { DRIVETRAIN_NAMES, SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { verdictGrounds, verdictSentence } from '../../ui/words/verdict.tsx'
 import { Evidence } from './Evidence.tsx'
 import { HOW } from './how-to-read.ts'
 import { NextWorth } from './NextWorth.tsx'
-import {
-  DRIVETRAINS,
-  provisionalDrafts,
-  provisionalReport,
-  USUAL_LINKS,
-  type DrivetrainKind,
-} from './provisional.ts'
+import { provisionalDrafts, provisionalReport } from './provisional.ts'
 import {
   INSTRUMENT_ORDER,
   readingsOf,
@@ -36,6 +31,11 @@ import {
   type TakeDraft,
 } from './take-form.ts'
 import { TakeInputs } from './TakeInputs.tsx'
+
+const DRIVETRAIN_CHOICES = (Object.keys(DRIVETRAIN_NAMES) as DrivetrainKind[]).map((value) => ({
+  value,
+  label: DRIVETRAIN_NAMES[value],
+}))
 
 interface Measured {
   readonly kind: DrivetrainKind
@@ -185,9 +185,9 @@ export function MeasureNow() {
         <Choice
           legend="Drivetrain: its limit depends on it"
           value={kind}
-          onPick={(next) => setKind(next as DrivetrainKind)}
+          onPick={setKind}
           fault={asked && !kind ? 'Pick the kind of drivetrain.' : undefined}
-          options={Object.entries(DRIVETRAINS).map(([value, { label }]) => ({ value, label }))}
+          options={DRIVETRAIN_CHOICES}
         />
         <p className="text-sm text-steel">
           Measure on a tight run: big ring, big cog. Power off and battery out on an electric bike. Keep

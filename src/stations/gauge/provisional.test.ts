@@ -5,7 +5,8 @@ import { replay } from '../../core/log/replay.ts'
 import { toEnd } from '../../core/job.ts'
 import { riderOutlookSteps } from '../../core/wear/rider-outlook.ts'
 import { faultOfDraft } from '../../formats/entry-schema.ts'
-import { DRIVETRAINS, provisionalDrafts, provisionalReport, type DrivetrainKind } from './provisional.ts'
+import { DRIVETRAINS, type DrivetrainKind } from '../../core/gearing/drivetrains.ts'
+import { provisionalDrafts, provisionalReport } from './provisional.ts'
 
 const ids = { bike: 'b', chain: 'c', name: 'Bike 1' }
 const now = noon(4, 1)

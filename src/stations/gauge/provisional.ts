@@ -1,24 +1,13 @@
 import { asIfWritten } from '../../core/log/as-if-written.ts'
 import type { Entry, EntryDraft } from '../../core/log/entries.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
+import { DRIVETRAINS, USUAL_LINKS, type DrivetrainKind } from '../../core/gearing/drivetrains.ts'
+import { DRIVETRAIN_NAMES } from '../../ui/words/names.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Reading } from '../../core/measure/reading.ts'
 import { bikeReport, type BikeReport, type ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { riderGroups } from '../../core/strategy/rider-ask.ts'
 import type { RiderAsk } from '../../core/wear/rider-outlook.ts'
-
-/** What kinds of drivetrain are told apart where nothing else is known of a bike: what its limit depends on. */
-export const DRIVETRAINS = {
-  single: { label: 'one cog or hub gear', speeds: 1, shifting: 'none', motor: 'none' },
-  few: { label: '5 to 10 cogs', speeds: 10, shifting: 'cable', motor: 'none' },
-  many: { label: '11 or more cogs', speeds: 11, shifting: 'cable', motor: 'none' },
-  electric: { label: 'electric shifting', speeds: 12, shifting: 'electric', motor: 'none' },
-  motor: { label: 'motor at the cranks', speeds: 11, shifting: 'cable', motor: 'mid-drive' },
-} as const
-export type DrivetrainKind = keyof typeof DRIVETRAINS
-
-/** A usual chain, where nobody has counted its links. */
-export const USUAL_LINKS = 114
 
 /** What keeping a chain measured without a bike writes: the bike, the chain of unknown past on it, and the readings. */
 export function provisionalDrafts(
@@ -27,7 +16,7 @@ export function provisionalDrafts(
   ids: { readonly bike: string; readonly chain: string; readonly name: string },
   at: IsoTime,
 ): readonly EntryDraft[] {
-  const { label, speeds, shifting, motor } = DRIVETRAINS[kind]
+  const { speeds, shifting, motor } = DRIVETRAINS[kind]
   const { bike, chain } = ids
   return [
     {
@@ -35,7 +24,7 @@ export function provisionalDrafts(
       at,
       bike,
       name: ids.name,
-      note: label,
+      note: DRIVETRAIN_NAMES[kind],
       speeds,
       shifting,
       motor,

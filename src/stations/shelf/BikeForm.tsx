@@ -1,16 +1,22 @@
-import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
-import { Controller, useForm, useWatch, type FieldErrors, type UseFormRegister } from 'react-hook-form'
+import {
+  Controller,
+  useWatch,
+  type FieldErrors,
+  type UseFormRegister,
+  type UseFormReturn,
+} from 'react-hook-form'
 import { CogsField } from './CogsField.tsx'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, faultOfDay } from '../../ui/parts/day.ts'
-import { SelectField, TextField } from '../../ui/parts/fields.tsx'
+import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { bikeChosen, useSend } from '../../ui/screen-state.ts'
 import { QUARTERS } from '../../core/exposure/conditions.ts'
 import {
   CONDITION_NAMES,
+  DRIVETRAIN_NAMES,
   MOTOR_NAMES,
   QUARTER_NAMES,
   SHIFTING_NAMES,
@@ -26,9 +32,9 @@ import {
   seasonsSchema,
   type BikeDraft,
   type BikeFacts,
-  type BikeSeasons,
 } from './bike-form.ts'
-import { useOnce } from '../../ui/use-once.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
+import type { DrivetrainKind } from '../../core/gearing/drivetrains.ts'
 
 const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
 const PASTS = { new: 'fitted new', unknown: 'of unknown past' }
@@ -60,54 +66,35 @@ interface Props {
   readonly onDone: () => void
 }
 
-/** A new bike with what is on it. */
-export function NewBikeForm({ onDone }: Props) {
-  const { record, now } = useOpenLog()
-  const send = useSend()
-  const form = useForm<BikeDraft>({
-    resolver: yupResolver(bikeSchema),
-    defaultValues: {
-      name: '',
-      note: '',
-      shifting: 'cable',
-      motor: 'none',
-      usual: 'dry-road',
-      kept: 'indoors',
-      rings: '',
-      cogs: '',
-      cogsCounted: false,
-      material: 'steel',
-      links: 114,
-      past: 'new',
-      since: dayOf(now),
-    },
-  })
+const GEARS = (Object.keys(DRIVETRAIN_NAMES) as DrivetrainKind[]).map((value) => ({
+  value,
+  label: DRIVETRAIN_NAMES[value],
+}))
+
+/** What else is known of a new bike: told now or later, each with what it is for. */
+function MoreOfBike({ form }: { readonly form: UseFormReturn<BikeDraft> }) {
   const { errors } = form.formState
   const cogsCounted = useWatch({ control: form.control, name: 'cogsCounted' })
-  const [ids] = useState(bikeIds)
-  const save = async (draft: BikeDraft) => {
-    const fault = faultOfDay(draft.since, now)
-    if (fault) return form.setError('since', { message: fault })
-    const { bike, entries } = bikeEntries(draft, ids)
-    if (!(await record(entries, `${draft.name} is in the log.`))) return
-    send(bikeChosen(bike))
-    onDone()
-  }
-  const [submit, saving] = useOnce(form.handleSubmit(save))
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit(event)
-      }}
-      noValidate
-      className="flex flex-col gap-4"
-    >
-      <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <FactFields register={form.register} errors={errors} />
+    <details className="text-[0.95rem]" open={errors.cogs || errors.rings || errors.links ? true : undefined}>
+      <summary className="w-fit cursor-pointer underline underline-offset-4">More, now or later</summary>
+      <div className="mt-3 grid grid-cols-2 gap-4 text-base max-sm:grid-cols-1">
+        <TextField
+          label="What it is"
+          placeholder="steel commuter, 1 x 11"
+          fault={errors.note?.message}
+          {...form.register('note')}
+        />
+        <SelectField
+          label="Kept"
+          hint="How long its lube lasts standing."
+          options={STORAGE_NAMES}
+          {...form.register('kept')}
+        />
         <TextField
           label="Teeth on the rings"
           placeholder="40, or 36 52"
+          hint="To watch each ring, and to check the chain’s length."
           inputMode="numeric"
           fault={errors.rings?.message}
           {...form.register('rings')}
@@ -131,14 +118,82 @@ export function NewBikeForm({ onDone }: Props) {
             />
           )}
         />
-        <SelectField label="Cogs of" options={MATERIALS} {...form.register('material')} />
+        <SelectField
+          label="Cogs of"
+          hint="Soft ones wear out first: the limit is tighter."
+          options={MATERIALS}
+          {...form.register('material')}
+        />
         <TextField
           label="Links in the chain"
+          hint="To say where on the chain to measure."
           inputMode="numeric"
           fault={errors.links?.message}
           {...form.register('links')}
         />
-        <SelectField label="The chain on it" options={PASTS} {...form.register('past')} />
+      </div>
+    </details>
+  )
+}
+
+/** A new bike: what the next answer takes, and what may follow. */
+export function NewBikeForm({ onDone }: Props) {
+  const { record, now } = useOpenLog()
+  const send = useSend()
+  const [ids] = useState(bikeIds)
+  const { form, submit, saving } = useCheckedForm(
+    bikeSchema,
+    {
+      name: '',
+      note: '',
+      usual: 'dry-road',
+      kept: 'indoors',
+      rings: '',
+      cogs: '',
+      cogsCounted: false,
+      material: 'steel',
+      links: '',
+      past: 'new',
+      since: dayOf(now),
+    },
+    async (draft, { setError }) => {
+      const fault = faultOfDay(draft.since, now)
+      if (fault) return setError('since', { message: fault })
+      const { bike, entries } = bikeEntries(draft, ids)
+      if (!(await record(entries, `${draft.name} is in the log.`))) return undefined
+      send(bikeChosen(bike))
+      return onDone()
+    },
+  )
+  const { errors } = form.formState
+  return (
+    <form onSubmit={submit} noValidate className="flex flex-col gap-4">
+      <TextField
+        label="Name"
+        hint="What you call it."
+        fault={errors.name?.message}
+        {...form.register('name')}
+      />
+      <Controller
+        control={form.control}
+        name="gears"
+        render={({ field, fieldState }) => (
+          <Choice
+            legend="Drivetrain: the chain’s limit depends on it"
+            value={field.value}
+            onPick={field.onChange}
+            fault={fieldState.error?.message}
+            options={GEARS}
+          />
+        )}
+      />
+      <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+        <SelectField
+          label="The chain on it"
+          hint="A new one is ridden before its first look."
+          options={PASTS}
+          {...form.register('past')}
+        />
         <TextField
           label="On it since"
           type="date"
@@ -147,7 +202,14 @@ export function NewBikeForm({ onDone }: Props) {
           fault={errors.since?.message}
           {...form.register('since')}
         />
+        <SelectField
+          label="Usual conditions"
+          hint="For rides that are entered without their own."
+          options={CONDITION_NAMES}
+          {...form.register('usual')}
+        />
       </div>
+      <MoreOfBike form={form} />
       <Button look="firm" type="submit" disabled={saving} className="self-start">
         Add the bike
       </Button>
@@ -159,23 +221,15 @@ export function NewBikeForm({ onDone }: Props) {
 export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEntry }) {
   const { record } = useOpenLog()
   const { name, note, shifting, motor, usualCondition: usual, storage: kept } = entry
-  const form = useForm<BikeSeasons>({
-    resolver: yupResolver(seasonsSchema),
-    defaultValues: { name, note, shifting, motor, usual, kept, ...seasonFields(entry) },
-  })
-  const save = async (changed: BikeSeasons) => {
-    if (await record([changedBike(entry, changed)], `${changed.name} saved.`)) onDone()
-  }
-  const [submit, saving] = useOnce(form.handleSubmit(save))
+  const { form, submit, saving } = useCheckedForm(
+    seasonsSchema,
+    { name, note, shifting, motor, usual, kept, ...seasonFields(entry) },
+    async (changed) => {
+      if (await record([changedBike(entry, changed)], `${changed.name} saved.`)) onDone()
+    },
+  )
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit(event)
-      }}
-      noValidate
-      className="flex flex-col gap-4"
-    >
+    <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <FactFields register={form.register} errors={form.formState.errors} />
         {QUARTERS.map((quarter) => (

@@ -115,7 +115,7 @@ export default function Shelf() {
       open={adding}
       onClose={() => setSearch({})}
       title="A new bike"
-      note="Cogs and rings by their teeth: they are drawn to scale, and the limit follows from them."
+      note="Only what the first answer takes. Cogs, rings and the rest can follow."
     >
       <NewBikeForm onDone={() => setSearch({})} />
     </Sheet>
@@ -123,7 +123,7 @@ export default function Shelf() {
   if (!report)
     return (
       <>
-        <NoBike what="Everything begins with a bike: its name, its rings and cogs, and the chain on it." />
+        <NoBike what="Everything begins with a bike: its name, its kind of drivetrain, and the chain on it." />
         {newBike}
       </>
     )

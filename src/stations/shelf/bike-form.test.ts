@@ -10,8 +10,7 @@ const now = '2026-11-23T12:00:00.000Z'
 const draft: BikeDraft = {
   name: 'Tern',
   note: 'tourer',
-  shifting: 'cable',
-  motor: 'none',
+  gears: 'few',
   usual: 'wet-road',
   kept: 'indoors',
   rings: '36, 50',
@@ -41,6 +40,22 @@ describe('a new bike', () => {
     ).toEqual(['cassette', 'chain', 'pulley', 'pulley', 'ring', 'ring'])
   })
 
+  test('needs no more than its kind of drivetrain: what nobody has counted is not in the log', () => {
+    const short = bikeSchema.validateSync({ ...draft, rings: '', cogs: '', links: '', note: '' })
+    const { bike, entries } = bikeEntries({ ...short, links: short.links }, bikeIds())
+    const log = written(entries)
+    for (const entry of log) expect(checkEntry(entry)).toMatchObject({ outcome: 'sound' })
+    const garage = replay(log)
+    expect(garage.bikes.get(bike)?.entry).toMatchObject({
+      speeds: 10,
+      note: '5 to 10 cogs',
+      shifting: 'cable',
+    })
+    expect(fittedParts(garage, bike).map((part) => part.entry.spec)).toEqual([
+      { type: 'chain', links: 114, speeds: 10, past: 'new' },
+    ])
+  })
+
   test('counts a ride of the morning on which the chain was fitted', () => {
     const { bike, entries } = bikeEntries(draft, bikeIds())
     const morning = new Date('2026-10-01T07:00:00').toISOString()
@@ -62,7 +77,7 @@ describe('a new bike', () => {
   })
 
   test('with a single cog has no pulleys', () => {
-    const { bike, entries } = bikeEntries({ ...draft, cogs: '18', shifting: 'none' }, bikeIds())
+    const { bike, entries } = bikeEntries({ ...draft, cogs: '18', gears: 'single' }, bikeIds())
     expect(fittedParts(replay(written(entries)), bike, 'pulley')).toEqual([])
   })
 
@@ -85,7 +100,7 @@ describe('a new bike', () => {
 
   test.each<[Partial<Record<keyof BikeDraft, unknown>>, RegExp]>([
     [{ name: '  ' }, /name/],
-    [{ cogs: '' }, /cogs/],
+    [{ gears: undefined }, /the limit of the chain depends on it/],
     [{ cogs: '11-28' }, /How many cogs\?/],
     [{ cogs: '11 28' }, /2 cogs fit no common drivetrain/],
     [{ cogs: '11 13 400' }, /9 to 60/],

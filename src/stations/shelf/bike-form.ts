@@ -1,5 +1,7 @@
-import { boolean, object, string, type InferType } from 'yup'
-import { neededNumber } from '../../ui/form/fields.ts'
+import { boolean, object, string, type InferType, type ObjectSchema } from 'yup'
+import { DRIVETRAINS, USUAL_LINKS, type DrivetrainKind } from '../../core/gearing/drivetrains.ts'
+import { DRIVETRAIN_NAMES } from '../../ui/words/names.ts'
+import { numberField } from '../../ui/form/fields.ts'
 import { cogRange, isUsualCogCount, USUAL_COGS } from '../../core/gearing/cassettes.ts'
 import { fewestLinks } from '../../core/gearing/chain-loop.ts'
 import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
@@ -11,11 +13,14 @@ import type { EntryDraft } from '../../core/log/entries.ts'
 export const teethOf = (text: string): number[] =>
   (text.match(/\d+/g) ?? []).map(Number).sort((a, b) => a - b)
 
-const teeth = (what: string, most: number) =>
+/** Teeth, where they are given now. */
+const teeth = (most: number) =>
   string()
-    .required(`Give the ${what}.`)
+    .trim()
+    .default('')
     .test('teeth', `Between 1 and ${most} tooth counts from 9 to 60, as in "11 13 15".`, (text) => {
       const counts = teethOf(text)
+      if (text === '') return true
       return counts.length >= 1 && counts.length <= most && counts.every((count) => count >= 9 && count <= 60)
     })
 
@@ -68,11 +73,24 @@ export const seasonFields = (entry: BikeEntry): Record<Quarter, Condition | type
   'sep-nov': entry.usualByQuarter?.['sep-nov'] ?? AS_MOSTLY,
 })
 
-/** What is asked of a new bike: the facts, and what is on it. */
+const KINDS = Object.keys(DRIVETRAINS) as DrivetrainKind[]
+
+/**
+ * What is asked of a new bike: what the next answer takes. What else is known of it may be told at once or later, and is
+ * left out of the log until it is.
+ */
 export const bikeSchema = object({
-  ...facts,
-  rings: teeth('rings', 3),
-  cogs: teeth('cogs', 14).test('whole cassette', '', (text, context) => {
+  name: facts.name,
+  gears: string()
+    .oneOf(KINDS, 'Pick one: the limit of the chain depends on it.')
+    .required('Pick one: the limit of the chain depends on it.'),
+  past: string().oneOf(['new', 'unknown']).required(),
+  since: string().required('Give a day.'),
+  usual: facts.usual,
+  note: facts.note,
+  kept: facts.kept,
+  rings: teeth(3),
+  cogs: teeth(14).test('whole cassette', '', (text, context) => {
     const { cogsCounted } = context.parent as { cogsCounted?: boolean }
     const fault = faultOfCogs(text, cogsCounted === true)
     return fault === undefined || context.createError({ message: fault })
@@ -80,14 +98,14 @@ export const bikeSchema = object({
   /** The owner has said that an unusual number of cogs is right. */
   cogsCounted: boolean().default(false),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).required(),
-  links: neededNumber({ unit: '', ask: 'Count the links.', least: 40, most: 300, whole: true }),
-  past: string().oneOf(['new', 'unknown']).required(),
-  since: string().required('Give a day.'),
+  links: numberField({ unit: '', ask: 'Count the links.', least: 40, most: 300, whole: true }),
 }).test('round', (bike, context) => {
-  const fault = faultOfChain(bike.links, teethOf(bike.rings), teethOf(bike.cogs))
+  const { links } = bike
+  if (links === undefined) return true
+  const fault = faultOfChain(links, teethOf(bike.rings), teethOf(bike.cogs))
   return fault === undefined || context.createError({ path: 'links', message: fault })
 })
-export type BikeDraft = InferType<typeof bikeSchema>
+export type BikeDraft = typeof bikeSchema extends ObjectSchema<infer T> ? T : never
 
 /** What is wrong with a chain of so many links on these rings and cogs, if it cannot go round them. */
 export function faultOfChain(
@@ -123,15 +141,17 @@ export function bikeEntries(
   // The start of the day, today too: a ride of that morning is counted on it, as the form says.
   const at = new Date(`${draft.since}T00:00:00`).toISOString()
   const cogs = teethOf(draft.cogs)
-  const { name, note, shifting, motor, usual, kept } = draft
+  const { name, note, usual, kept } = draft
+  const { shifting, motor, ...kind } = DRIVETRAINS[draft.gears]
+  const speeds = cogs.length > 0 ? cogs.length : kind.speeds
   const entries: EntryDraft[] = [
     {
       kind: 'bike',
       at,
       bike,
       name,
-      note,
-      speeds: cogs.length,
+      note: note === '' ? DRIVETRAIN_NAMES[draft.gears] : note,
+      speeds,
       shifting,
       motor,
       usualCondition: usual,
@@ -142,16 +162,17 @@ export function bikeEntries(
     const part = newId()
     entries.push({ kind: 'part', at, part, name: partName, spec }, { kind: 'fit', at, part, bike })
   }
-  const { material, links, past } = draft
-  fit(past === 'new' ? 'Chain 1' : 'Chain as found', { type: 'chain', links, speeds: cogs.length, past })
-  fit(cogs.length === 1 ? `Cog ${cogs[0]}` : `Cassette ${cogs[0]} to ${cogs.at(-1)}`, {
-    type: 'cassette',
-    teeth: cogs,
-    material,
-  })
+  const { material, links = USUAL_LINKS, past } = draft
+  fit(past === 'new' ? 'Chain 1' : 'Chain as found', { type: 'chain', links, speeds, past })
+  if (cogs.length > 0)
+    fit(cogs.length === 1 ? `Cog ${cogs[0]}` : `Cassette ${cogs[0]} to ${cogs.at(-1)}`, {
+      type: 'cassette',
+      teeth: cogs,
+      material,
+    })
   for (const ring of teethOf(draft.rings))
     fit(`Ring ${ring}`, { type: 'ring', teeth: ring, material: 'steel' })
-  if (shifting !== 'hub-gear' && shifting !== 'none' && cogs.length > 1) {
+  if (shifting !== 'none' && cogs.length > 1) {
     fit('Guide pulley', { type: 'pulley', position: 'guide', teeth: 11 })
     fit('Tension pulley', { type: 'pulley', position: 'tension', teeth: 11 })
   }

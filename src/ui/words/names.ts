@@ -1,3 +1,4 @@
+import type { DrivetrainKind } from '../../core/gearing/drivetrains.ts'
 import type { WearWord } from '../../core/log/entry.ts'
 import type { Condition, Quarter } from '../../core/exposure/conditions.ts'
 import type { Motor, Shifting, Storage } from '../../core/log/kinds/bike.ts'
@@ -96,3 +97,12 @@ export const MOTOR_NAMES: Readonly<Record<Motor, string>> = {
 }
 
 export const STORAGE_NAMES: Readonly<Record<Storage, string>> = { indoors: 'indoors', outdoors: 'outdoors' }
+
+/** Kinds of drivetrain, as one picks among them. */
+export const DRIVETRAIN_NAMES: Readonly<Record<DrivetrainKind, string>> = {
+  single: 'one cog or hub gear',
+  few: '5 to 10 cogs',
+  many: '11 or more cogs',
+  electric: 'electric shifting',
+  motor: 'motor at the cranks',
+}
