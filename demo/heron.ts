@@ -18,7 +18,7 @@ const TRUTH: readonly TrueWear[] = [
 
 /** From this day a cadence sensor tells the gears. */
 const SENSOR_DAY = 500
-const UNSAID_DAY = STORY_DAYS - 12
+const DAY_NOT_SET = STORY_DAYS - 12
 /** Where the riding goes: share of the energy by cog, swaying a little from day to day. */
 const COG_SHARES: Readonly<Record<number, number>> = {
   11: 0.05,
@@ -133,7 +133,7 @@ export function heron(diary: Diary, random: Random): void {
       const km = random.normal(weekday ? 14.6 : 24, 1.8)
       const road = roadToday(diary.at(day), random)
       // The last rides came off the sensor last night: nobody has said yet what they were ridden in.
-      ride(diary, random, day, 'heron', km, day >= UNSAID_DAY ? undefined : road, toldOf(day, km))
+      ride(diary, random, day, 'heron', km, day >= DAY_NOT_SET ? undefined : road, toldOf(day, km))
       sinceLube += km
     }
     if (sinceLube > 170 && random.chance(0.3)) {

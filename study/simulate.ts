@@ -40,7 +40,7 @@ type Tool = (typeof TOOLS)[number]
 
 /** Chains that came with a bike nobody knows the past of, and rides nobody said the road of. */
 const UNKNOWN_PAST = 0.15
-const UNSAID = 0.15
+const NOT_SET = 0.15
 
 const pick = <T>(random: Random, from: readonly T[]): T =>
   from[Math.min(from.length - 1, Math.floor(random.unit() * from.length))] as T
@@ -104,9 +104,9 @@ function unknowns(random: Random) {
     rate: () => median * Math.exp(random.normal(0, 0.3)),
     bias: (tool: Tool) => biases.get(tool) ?? 0,
     wearKm: (road: readonly RoadPiece[]): number =>
-      road.reduce((sum, { km, condition, lube, unsaid }) => {
+      road.reduce((sum, { km, condition, lube, notSet }) => {
         const learned =
-          (unsaid ? factor('unsaid', 0.5) : 1) *
+          (notSet ? factor('not-set', 0.5) : 1) *
           (condition === 'dry-road' ? 1 : factor(condition, 0.35)) *
           (lube === undefined || lube === 'dry-lube' || (lube === 'wet-lube' && condition !== 'dry-gravel')
             ? 1
@@ -136,7 +136,7 @@ function ridden(
       km: random.between(60, 320),
       condition: pick(random, habits.mix),
       lube: own.lube,
-      ...(random.chance(UNSAID) && { unsaid: true as const }),
+      ...(random.chance(NOT_SET) && { notSet: true as const }),
     }
     road.push(piece)
     km += piece.km

@@ -116,7 +116,7 @@ function batchBook(admissions: readonly Admission[]) {
  * twice; of two recordings of one ride on one bike the richer stands, with what was said of the other; where only day and
  * distance are alike it is left to be said. Rides of different bikes are never one, however they overlap: a workshop has
  * many riders.
- * @param held the rides in the log that count, conditions as said (absent where unsaid)
+ * @param held the rides in the log that count, conditions as said (absent where not set)
  * @returns one admission for each ride offered, in order
  */
 export function admitRides(held: readonly RideEntry[], offered: readonly RideDraft[]): readonly Admission[] {

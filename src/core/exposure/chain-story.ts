@@ -65,8 +65,8 @@ export function chainStory(garage: Garage, chain: PartId): ChainStory {
       km: wear / (CONDITION_MULTIPLIER[ride.condition] * lubeMultiplier(lube.lube, ride.condition)),
       condition: ride.condition,
       ...(lube.lube !== undefined && { lube: lube.lube }),
-      ...(ride.unsure && { unsaid: true }),
-      ...(energy.isMixed && !tellsEnergy(ride) && { untold: true }),
+      ...(ride.unsure && { notSet: true }),
+      ...(energy.isMixed && !tellsEnergy(ride) && { energyUnknown: true }),
     }
     rides.push({ at: ride.at, ride, wearKm: wear, piece })
     sumKm.push((sumKm.at(-1) ?? 0) + ride.km)

@@ -67,19 +67,25 @@ export function gearMix(
   const add = (gear: string, kj: number): void => void (gears[gear] = (gears[gear] ?? 0) + kj)
   const usual = cogMixOf(bike, teeth.cogs)
   let told = 0
-  let untold = 0
+  let rest = 0
   for (const ride of rides) {
     const energy = ride.km * energyFactor(ride.energyKjPerKm) * REFERENCE_KJ_PER_KM
     if (ride.gears) {
       told += energy
       const { total } = bySprocket(ride.gears)
       for (const [gear, kj] of Object.entries(ride.gears)) add(gear, (energy * kj) / (total || 1))
-    } else untold += energy
+    } else rest += energy
   }
-  if (untold > 0 && teeth.rings.length > 0)
-    for (const [cog, share] of usual) add(`${ringFor(cog, teeth.rings, teeth.cogs)}x${cog}`, untold * share)
+  if (rest > 0 && teeth.rings.length > 0)
+    for (const [cog, share] of usual) add(`${ringFor(cog, teeth.rings, teeth.cogs)}x${cog}`, rest * share)
   const { cogs, rings, total } = bySprocket(gears)
-  return { gears, cogs, rings, totalKj: total, toldShare: told + untold > 0 ? told / (told + untold) : 0 }
+  return {
+    gears,
+    cogs,
+    rings,
+    totalKj: total,
+    toldShare: told + rest > 0 ? told / (told + rest) : 0,
+  }
 }
 
 /** The cogs that did the most work, hardest first: tooth count and share of the energy. */

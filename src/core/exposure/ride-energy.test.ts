@@ -43,7 +43,7 @@ describe('the energy of rides that do not tell it', () => {
   test('bears a spread of its own only beside rides that tell theirs', () => {
     const pieces = (...rides: readonly EntryDraft[]) => {
       const garage = garageOf(...rides)
-      return chainStory(garage, 'chain').rides.map(({ piece }) => piece.untold)
+      return chainStory(garage, 'chain').rides.map(({ piece }) => piece.energyUnknown)
     }
     expect(pieces(ride(1, 2, 10), ride(1, 3, 10))).toEqual([undefined, undefined])
     expect(pieces(told(2, 30), ride(1, 3, 10))).toEqual([undefined, true])
@@ -62,11 +62,11 @@ describe('the energy of rides that do not tell it', () => {
             const energyKjPerKm = (REFERENCE_KJ_PER_KM * mean * times) / average
             return ride(1, 2 + i, 12, { condition, energyKjPerKm })
           })
-          const untold = scatter.map((_, i) => ride(1, 2 + i, 12, { condition }))
+          const unknown = scatter.map((_, i) => ride(1, 2 + i, 12, { condition }))
           // Which half a sensor tells of is no matter of how hard the ride was.
           const sorted = [...rides.keys()].sort((a, b) => (scatter[a] ?? 0) - (scatter[b] ?? 0))
-          const half = rides.map((one, i) => (sorted.indexOf(i) % 2 === 0 ? one : (untold[i] ?? one)))
-          const none = wearOf(...untold)
+          const half = rides.map((one, i) => (sorted.indexOf(i) % 2 === 0 ? one : (unknown[i] ?? one)))
+          const none = wearOf(...unknown)
           expect(Math.abs(wearOf(...half) / none - 1)).toBeLessThan(0.1)
         },
       ),

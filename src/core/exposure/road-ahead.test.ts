@@ -86,9 +86,9 @@ describe('what a kilometre is made of', () => {
     expect(mixByQuarter(bike, NOW)['jun-aug']).toEqual([{ km: 1, condition: 'dry-road' }])
   })
 
-  test('rides of unsaid condition stay unsaid', () => {
+  test('rides without conditions stay not set', () => {
     const { bike } = heronWith(ride(addDays(NOW, -3), 80))
-    expect(mixByQuarter(bike, NOW)['mar-may']).toMatchObject([{ condition: 'dry-road', unsaid: true }])
+    expect(mixByQuarter(bike, NOW)['mar-may']).toMatchObject([{ condition: 'dry-road', notSet: true }])
   })
 })
 

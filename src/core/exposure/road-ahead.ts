@@ -47,7 +47,7 @@ function mixOf(rides: readonly Ride[]): RoadPiece[] {
     rides.map(({ km: distance, condition, unsure }) => ({
       km: distance / km,
       condition,
-      ...(unsure && { unsaid: true as const }),
+      ...(unsure && { notSet: true as const }),
     })),
   )
 }

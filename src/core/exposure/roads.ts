@@ -6,7 +6,7 @@ import type { Lube } from '../lube/lubes.ts'
 const CONDITION_LOG_SD = 0.35
 const LUBE_LOG_SD = 0.2
 /** Spread of what rides of unknown energy put through the chain about the known ones (methods 3). */
-const UNTOLD_LOG_SD = 0.2
+const ENERGY_UNKNOWN_LOG_SD = 0.2
 
 /** Some distance of one kind: how far, in what, on what lubricant. */
 export interface RoadPiece {
@@ -15,9 +15,9 @@ export interface RoadPiece {
   readonly condition: Condition
   readonly lube?: Lube | undefined
   /** Nobody has said what it was ridden in: the condition is only taken to be so. */
-  readonly unsaid?: true | undefined
+  readonly notSet?: true | undefined
   /** Nobody has told its energy, while other rides of the bike tell theirs: it is taken to be like them. */
-  readonly untold?: true | undefined
+  readonly energyUnknown?: true | undefined
 }
 
 /** A stretch of riding as a piece of road: its energy over the reference counts as distance (methods 3). */
@@ -28,24 +28,24 @@ export const roadPiece = ({ km, condition, lube, energyKjPerKm }: WearKmInput): 
 })
 
 /** What a multiplier is of. Dry road and drip lube are the units. */
-export type Factor = Exclude<Condition, 'dry-road'> | Exclude<Lube, 'dry-lube'> | 'unsaid' | 'untold'
+export type Factor = Exclude<Condition, 'dry-road'> | Exclude<Lube, 'dry-lube'> | 'not-set' | 'energy-unknown'
 
 /** How far from its default a multiplier may be, as a spread of the logarithm. */
 export function factorLogSd(of: Factor): number {
-  if (of === 'unsaid') return UNSURE_LOG_SD
-  if (of === 'untold') return UNTOLD_LOG_SD
+  if (of === 'not-set') return UNSURE_LOG_SD
+  if (of === 'energy-unknown') return ENERGY_UNKNOWN_LOG_SD
   return of in CONDITION_MULTIPLIER ? CONDITION_LOG_SD : LUBE_LOG_SD
 }
 
 /** The multipliers that a piece of road bears. */
-export function factorsOf({ condition, lube, unsaid, untold }: RoadPiece): Factor[] {
+export function factorsOf({ condition, lube, notSet, energyUnknown }: RoadPiece): Factor[] {
   const factors: Factor[] = []
   if (condition !== 'dry-road') factors.push(condition)
   // Wet lube is drip lube like any other but in dust, which it holds.
   if (lube !== undefined && lube !== 'dry-lube' && (lube !== 'wet-lube' || condition === 'dry-gravel'))
     factors.push(lube)
-  if (unsaid) factors.push('unsaid')
-  if (untold) factors.push('untold')
+  if (notSet) factors.push('not-set')
+  if (energyUnknown) factors.push('energy-unknown')
   return factors
 }
 
@@ -87,7 +87,7 @@ export function gathered(pieces: readonly RoadPiece[]): RoadPiece[] {
   const kinds: RoadPiece[] = []
   const sums: number[] = []
   for (const piece of pieces) {
-    const key = `${piece.condition} ${piece.lube ?? ''} ${piece.unsaid ?? ''} ${piece.untold ?? ''}`
+    const key = `${piece.condition} ${piece.lube ?? ''} ${piece.notSet ?? ''} ${piece.energyUnknown ?? ''}`
     const place = places.get(key)
     if (place === undefined) {
       places.set(key, kinds.length)

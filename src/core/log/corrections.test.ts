@@ -11,8 +11,8 @@ const log = written([...commuter, ride(1, 2, 10, {}), ride(1, 3, 20)])
 const rides = log.filter((entry) => entry.kind === 'ride')
 const [first, second] = rides
 if (!first || !second) throw new Error('two rides')
-const { condition: _said, ...unsaidFirst } = first.kind === 'ride' ? first : (undefined as never)
-const base: Entry[] = log.map((entry) => (entry.id === first.id ? (unsaidFirst as Entry) : entry))
+const { condition: _said, ...notSetFirst } = first.kind === 'ride' ? first : (undefined as never)
+const base: Entry[] = log.map((entry) => (entry.id === first.id ? (notSetFirst as Entry) : entry))
 const says = (condition: 'mud' | 'wet-road', ...targets: string[]): EntryDraft => ({
   kind: 'condition',
   at: noon(2, 1),
@@ -49,7 +49,7 @@ describe('what rides were ridden in', () => {
 
   test('goes on being said of a ride that was put right, but not over what the correction says itself', () => {
     const words = written([says('mud', first.id)], LATER)
-    const { id, ...same } = unsaidFirst as Entry & { kind: 'ride' }
+    const { id, ...same } = notSetFirst as Entry & { kind: 'ride' }
     const moved = written([{ ...same, at: noon(1, 9), supersedes: id }], LATER + 5000)
     const after = replay([...base, ...words, ...moved]).bikes.get('heron')?.rides
     expect(after?.at(-1)).toMatchObject({ at: noon(1, 9), condition: 'dry-road', unsure: true })
@@ -110,10 +110,10 @@ describe('following a growing log', () => {
         batches.forEach((batch, b) => {
           const drafts = batch.map((one): EntryDraft => {
             if (one.what === 'ride') {
-              const { condition: _condition, ...unsaid } = ride(4, one.day, one.km) as EntryDraft & {
+              const { condition: _condition, ...notSet } = ride(4, one.day, one.km) as EntryDraft & {
                 kind: 'ride'
               }
-              return one.km % 2 === 0 ? unsaid : ride(4, one.day, one.km)
+              return one.km % 2 === 0 ? notSet : ride(4, one.day, one.km)
             }
             if (one.what === 'said') return says('mud', first.id)
             if (one.what === 'computer')

@@ -94,8 +94,8 @@ describe('the outlook of a chain', () => {
 
   test('rides that nobody has said the condition of widen it', () => {
     const width = ({ p10, p90 }: { p10: number; p90: number }) => p90 - p10
-    const unsaid: RoadPiece[] = [{ km: 1.4, condition: 'dry-road', unsaid: true }]
-    const wide = told({ ...measured, ahead: ahead([{ ...forGood, perKm: unsaid }]) })
+    const notSet: RoadPiece[] = [{ km: 1.4, condition: 'dry-road', notSet: true }]
+    const wide = told({ ...measured, ahead: ahead([{ ...forGood, perKm: notSet }]) })
     expect(width(wide.toLimitKm)).toBeGreaterThan(1.2 * width(answer.toLimitKm))
   })
 

@@ -44,7 +44,7 @@ export interface ChainNow {
   readonly wayHere: readonly BandPoint[]
   readonly readings: number
   /** Chance that rides or a swap are missing from the log. */
-  readonly untoldPast: number
+  readonly missingPast: number
 }
 
 /** How worn a chain on a bike is, and how far it still goes. */
@@ -86,7 +86,7 @@ function chainNow(
   chain: AskedChain,
   own: ChainDraws,
   density: Density,
-  untoldPast: number,
+  missingPast: number,
 ): ChainNow {
   const ofFew = few.of(own)
   return {
@@ -97,7 +97,7 @@ function chainNow(
       ...intervalOf(elongationDraws(few.draws, ofFew, wearKmDraws(few.draws, road))),
     })),
     readings: chain.readings.length,
-    untoldPast,
+    missingPast,
   }
 }
 
@@ -131,7 +131,7 @@ export function chainOutlook(
   draws: RiderDraws,
   few: FewDraws,
   chain: AskedChain,
-  untoldPast: number,
+  missingPast: number,
   seed: number,
 ): {
   readonly answer: ChainNow | WearAnswer
@@ -142,7 +142,7 @@ export function chainOutlook(
   const gone = wearKmDraws(draws, chain.now)
   const worn = elongationDraws(draws, own, gone)
   const density = smoothDensity(worn, new Float64Array(worn.length).fill(1 / worn.length))
-  const now = chainNow(few, chain, own, density, untoldPast)
+  const now = chainNow(few, chain, own, density, missingPast)
   const { ahead, limit } = chain
   if (!ahead) return { answer: now, own }
   const ways = drawWays(draws, ahead, seed + 1)

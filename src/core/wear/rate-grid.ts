@@ -28,11 +28,11 @@ export interface RateBelief {
   readonly rate: Float64Array
   readonly start: Float64Array
   readonly beta: Float64Array
-  /** What the rides of unsaid condition really were, over what they are taken to be; 1 where there are none. */
+  /** What the rides without conditions really were, over what they are taken to be; 1 where there are none. */
   readonly unsure: Float64Array
   readonly weight: Float64Array
   /** Chance that the log does not tell the chain's whole past; 0 for one that never claimed to. */
-  readonly untoldPast: number
+  readonly missingPast: number
 }
 
 const lattice = (from: number, to: number, count: number): number[] =>
@@ -52,7 +52,7 @@ interface UnsureNode {
 }
 
 /**
- * Nodes over the multiplier of unsaid rides: three-point Gauss-Hermite quadrature of a normal logarithm (Abramowitz
+ * Nodes over the multiplier of rides without conditions: three-point Gauss-Hermite quadrature of a normal logarithm (Abramowitz
  * & Stegun 25.10), or the one certain node where every ride's condition is said.
  */
 const unsureNodes = (any: boolean): readonly UnsureNode[] =>
@@ -64,7 +64,7 @@ const unsureNodes = (any: boolean): readonly UnsureNode[] =>
     : [{ factor: 1, log: 0 }]
 
 /** The grid of a chain fitted new, of unknown past, or, coarser, of a past that the log is only suspected to leave out. */
-function axesFor(past: ChainPast | 'untold', unsures: readonly UnsureNode[]): Axes {
+function axesFor(past: ChainPast | 'missing', unsures: readonly UnsureNode[]): Axes {
   const centre = Math.log(RATE_MEDIAN)
   const around = (count: number) => lattice(centre - 4 * RATE_LOG_SD, centre + 4 * RATE_LOG_SD, count)
   return past === 'new'
@@ -77,9 +77,9 @@ function axesFor(past: ChainPast | 'untold', unsures: readonly UnsureNode[]): Ax
       }
     : {
         unsures,
-        logRates: around(past === 'untold' ? 21 : 61),
+        logRates: around(past === 'missing' ? 21 : 61),
         logBetas: [0],
-        starts: lattice(-0.05, 1.2, past === 'untold' ? 126 : 251),
+        starts: lattice(-0.05, 1.2, past === 'missing' ? 126 : 251),
         logPriorStart: () => 0,
       }
 }
@@ -92,7 +92,7 @@ const NEGLIGIBLE_LOG = -14
  * down. Our own addition to the model: without it a chain with no logged distance could never be found worn, however
  * plainly it was measured. A guess.
  */
-const UNTOLD_PAST = 0.02
+const MISSING_PAST = 0.02
 
 interface GridPoint {
   readonly rate: number
@@ -112,7 +112,7 @@ const logPriorTotal = ({ logRates, logBetas, starts, logPriorStart }: Axes): num
   logSumExp(logBetas.map(logPriorBeta)) +
   logSumExp(starts.map(logPriorStart))
 
-/** Wear-distance, km, once the rides of unsaid condition count so many times what they were taken to be. */
+/** Wear-distance, km, once the rides without conditions count so many times what they were taken to be. */
 export const wearKmUnder = ({ wearKm, unsureWearKm = 0 }: WearDistance, unsure: number): number =>
   Math.max(0, wearKm + unsureWearKm * (unsure - 1))
 
@@ -121,7 +121,7 @@ const STRIDE = 4
 /** Hopeless is what lies this much further below the best than what is dropped: a fall no four steps make up. */
 const HOPELESS_LOG = NEGLIGIBLE_LOG - 30
 
-/** One line of a grid: one curvature and one multiplier of unsaid rides, all rates, all starts. */
+/** One line of a grid: one curvature and one multiplier of rides without conditions, all rates, all starts. */
 function gridLine(
   axes: Axes,
   { factor, log: logUnsure }: UnsureNode,
@@ -194,7 +194,7 @@ function gridPoints(
  * flat on -0.05..1.2 for one of unknown past, for which curvature is left out: it cannot be told from the start.
  * Readings enter with the likelihoods of methods 2, each instrument's bias shared by all its readings. A measured
  * chain that was fitted new is held with a small chance to have a past the log does not tell.
- * Rides of unsaid condition share one multiplier, `LogN(0, 0.5)` about what they are taken to be.
+ * Rides without conditions share one multiplier, `LogN(0, 0.5)` about what they are taken to be.
  * @param anyUnsure whether such rides matter, to the readings or to what will be asked of the belief
  * @throws RangeError where a reading cannot be
  */
@@ -209,12 +209,14 @@ export function rateBelief(
   const places = new Map(steps.map((step, i) => [keyOf(step), i]))
   const likelihoods = [...likelihoodByTool(observations, (one) => places.get(keyOf(one)) ?? -1).values()]
   const doubts = past === 'new' && observations.length > 0
-  const own = gridPoints(axesFor(past, nodes), likelihoods, steps, Math.log(doubts ? 1 - UNTOLD_PAST : 1))
-  const untold = doubts ? gridPoints(axesFor('untold', nodes), likelihoods, steps, Math.log(UNTOLD_PAST)) : []
-  const top = [...own, ...untold].reduce((best, { log }) => Math.max(best, log), -Infinity)
+  const own = gridPoints(axesFor(past, nodes), likelihoods, steps, Math.log(doubts ? 1 - MISSING_PAST : 1))
+  const missing = doubts
+    ? gridPoints(axesFor('missing', nodes), likelihoods, steps, Math.log(MISSING_PAST))
+    : []
+  const top = [...own, ...missing].reduce((best, { log }) => Math.max(best, log), -Infinity)
   const matters = ({ log }: GridPoint): boolean => log > top + NEGLIGIBLE_LOG
   const weighty = own.filter(matters)
-  const points = [...weighty, ...untold.filter(matters)]
+  const points = [...weighty, ...missing.filter(matters)]
   const raw = points.map(({ log }) => Math.exp(log - top))
   const total = sumOf(raw)
   return {
@@ -223,7 +225,7 @@ export function rateBelief(
     beta: Float64Array.from(points, (point) => point.beta),
     unsure: Float64Array.from(points, (point) => point.unsure),
     weight: Float64Array.from(raw, (value) => value / total),
-    untoldPast: sumOf(raw.slice(weighty.length)) / total,
+    missingPast: sumOf(raw.slice(weighty.length)) / total,
   }
 }
 

@@ -80,7 +80,7 @@ function learnedOf(median: number, logSd: number, values: Float64Array): Learned
 
 /** A multiplier's default: wet lube's is that in dust, where alone it differs from drip lube. */
 export function defaultOf(of: Factor): number {
-  if (of === 'unsaid' || of === 'untold') return 1
+  if (of === 'not-set' || of === 'energy-unknown') return 1
   if (of in CONDITION_MULTIPLIER) return CONDITION_MULTIPLIER[of as Condition]
   return lubeMultiplier(of as Lube, of === 'wet-lube' ? 'dry-gravel' : 'dry-road')
 }

@@ -7,7 +7,7 @@ import { riderRates, type RiderRates, type SeasonRoad } from './rates.ts'
 import { keepDraws, type KeptDraws } from './kept-draws.ts'
 import { surpriseAt } from './surprise.ts'
 import { lessons, type Lesson } from './teaches.ts'
-import { untoldChance } from './untold.ts'
+import { missingPastChance } from './missing-past.ts'
 
 /** Everything that is asked of a rider's chains at once. Plain data. */
 export interface RiderAsk {
@@ -135,10 +135,10 @@ function* surprises(
  * @throws RangeError where a reading or a distance cannot be
  */
 export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOutlook, undefined> {
-  const untold = new Map(asked.chains.map((chain) => [chain.id, untoldChance(chain)]))
+  const missing = new Map(asked.chains.map((chain) => [chain.id, missingPastChance(chain)]))
   // A chain whose log plainly does not tell its whole past is one of unknown past.
   const chains = asked.chains.map((chain): AskedChain =>
-    (untold.get(chain.id) ?? 0) >= 0.5 ? { ...chain, past: 'unknown' } : chain,
+    (missing.get(chain.id) ?? 0) >= 0.5 ? { ...chain, past: 'unknown' } : chain,
   )
   const ask = { ...asked, chains }
   const effort = effortFor(ask)
@@ -147,7 +147,7 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOut
   const odd = yield* surprises(asked, draws, effort)
   const seedOf = (i: number): number => Math.imul(asked.seed + 1, 7919) + 31 * i
   const outlooks = chains.map((chain, i) =>
-    chainOutlook(draws, chain.ahead ? few : fewer, chain, untold.get(chain.id) ?? 0, seedOf(i)),
+    chainOutlook(draws, chain.ahead ? few : fewer, chain, missing.get(chain.id) ?? 0, seedOf(i)),
   )
   const answers = chains.map(({ id }, i) => {
     const surprise = odd.get(id)

@@ -7,7 +7,7 @@ import { toEnd } from '../job.ts'
 import type { WearAnswer } from './outlook.ts'
 import { riderOutlookSteps } from './rider-outlook.ts'
 import { doubtsReading, type Surprise } from './surprise.ts'
-import { untoldChance } from './untold.ts'
+import { missingPastChance } from './missing-past.ts'
 
 const caliper = (percent: number): Reading => {
   const length = lengthAtElongation(8, percent)
@@ -104,7 +104,7 @@ describe('a look', () => {
   })
 })
 
-describe('an untold past', () => {
+describe('a missing past', () => {
   const chain = (km: number, ...readings: readonly Reading[]) => ({
     id: 'chain',
     past: 'new' as const,
@@ -112,12 +112,12 @@ describe('an untold past', () => {
   })
 
   test('is suspected where a chain is far more worn than its distance', () => {
-    expect(untoldChance(chain(100, caliper(0.7), caliper(0.72)))).toBeGreaterThan(0.9)
+    expect(missingPastChance(chain(100, caliper(0.7), caliper(0.72)))).toBeGreaterThan(0.9)
   })
 
   test('and not where it fits, where nothing was read, or where the past is unknown anyway', () => {
-    expect(untoldChance(chain(2000, caliper(0.4)))).toBe(0)
-    expect(untoldChance(chain(2000))).toBe(0)
-    expect(untoldChance({ ...chain(100, caliper(0.7)), past: 'unknown' })).toBe(0)
+    expect(missingPastChance(chain(2000, caliper(0.4)))).toBe(0)
+    expect(missingPastChance(chain(2000))).toBe(0)
+    expect(missingPastChance({ ...chain(100, caliper(0.7)), past: 'unknown' })).toBe(0)
   })
 })

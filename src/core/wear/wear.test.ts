@@ -84,13 +84,13 @@ describe('belief about a chain’s wear', () => {
     const readings = [1.05, 1.04, 1.06].map((e) => ({ wearKm: 0, reading: caliper(e) }))
     const belief = rateBelief('new', readings)
     expect(quantile(weighted(elongationsAt(belief, { wearKm: 0 }), belief.weight), 0.5)).toBeCloseTo(1.05, 1)
-    expect(belief.untoldPast).toBeGreaterThan(0.95)
+    expect(belief.missingPast).toBeGreaterThan(0.95)
   })
 
   test('a reading that fits its distance casts no doubt on the log', () => {
     const fits = rateBelief('new', [{ wearKm: 2000, reading: caliper(0.35) }])
-    expect(fits.untoldPast).toBeLessThan(0.02)
-    expect(rateBelief('new', []).untoldPast).toBe(0)
+    expect(fits.missingPast).toBeLessThan(0.02)
+    expect(rateBelief('new', []).missingPast).toBe(0)
   })
 
   test('the distance to a limit and the elongation there undo one another', () => {
@@ -104,7 +104,7 @@ describe('belief about a chain’s wear', () => {
   })
 })
 
-test('rides of unsaid condition are found to have been rougher where they wore more than those before', () => {
+test('rides without conditions are found to have been rougher where they wore more than those before', () => {
   const fast = rateBelief('new', [
     { wearKm: 2000, reading: { instrument: 'rule', pitches: 24, lengthMm: 305.82 } },
     { wearKm: 3000, unsureWearKm: 1000, reading: { instrument: 'rule', pitches: 24, lengthMm: 307.2 } },

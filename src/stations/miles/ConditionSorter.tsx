@@ -13,7 +13,7 @@ import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
-import { ridesMeant, sayingConditions, unsaidRides, type Which } from './unsaid.ts'
+import { ridesMeant, settingConditions, ridesNotSet, type Which } from './not-set.ts'
 import { useWeather, type Weather } from './use-weather.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { useOnce } from '../../ui/use-once.ts'
@@ -177,14 +177,14 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
   const { record, now } = useOpenLog()
   const units = useUnits()
   const bike = report.bike.entry
-  const unsaid = unsaidRides(report.bike.rides)
+  const notSet = ridesNotSet(report.bike.rides)
   const [place, setPlace] = useState(0)
   const [which, setWhich] = useState<Which>('one')
-  const [range, setRange] = useState({ from: dayOf(unsaid[0]?.at ?? now), to: dayOf(now) })
-  const weather = useWeather(unsaid, bike)
-  const last = unsaid.length - 1
-  const current = unsaid[Math.min(place, last)]
-  const meant = ridesMeant(unsaid, current, which, range)
+  const [range, setRange] = useState({ from: dayOf(notSet[0]?.at ?? now), to: dayOf(now) })
+  const weather = useWeather(notSet, bike)
+  const last = notSet.length - 1
+  const current = notSet[Math.min(place, last)]
+  const meant = ridesMeant(notSet, current, which, range)
   const suggested = current && weather.found.get(current.id)
   const suggestion = suggested ?? usualAt(bike, current?.at ?? now)
 
@@ -192,13 +192,13 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
     if (meant.length === 0) return
     const said = new Map(meant.map(({ id }) => [id, condition]))
     await record(
-      sayingConditions(said, 'rider', now),
+      settingConditions(said, 'rider', now),
       `${sayCount(meant.length, 'ride')}, ${sayKm(totalKm(meant), units)}: ${CONDITION_NAMES[condition]}.`,
     )
   })
   const [sayAll] = useOnce(async (said: ReadonlyMap<string, Condition>, from: 'weather' | 'usual') => {
     const done = await record(
-      sayingConditions(said, from, now),
+      settingConditions(said, from, now),
       `${sayCount(said.size, 'ride')} ${from === 'weather' ? 'set from the weather' : 'set as usual'}.`,
     )
     if (done) weather.forget()
@@ -210,7 +210,7 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
     <div ref={keys}>
       <WorkSection
         id="conditions"
-        title={`${sayCount(unsaid.length, 'ride needs conditions', 'rides need conditions')}`}
+        title={`${sayCount(notSet.length, 'ride needs conditions', 'rides need conditions')}`}
       >
         <p className="text-sm text-steel">
           Until you set them we assume {bike.name}’s usual, and the forecast is less certain. Keys here: 1 to
@@ -221,9 +221,9 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
         <ConditionKeys suggestion={suggestion} onSay={say} />
         <AllAtOnce
           weather={weather}
-          count={unsaid.length}
+          count={notSet.length}
           onWeather={() => sayAll(weather.found, 'weather')}
-          onUsual={() => sayAll(new Map(unsaid.map((ride) => [ride.id, ride.condition])), 'usual')}
+          onUsual={() => sayAll(new Map(notSet.map((ride) => [ride.id, ride.condition])), 'usual')}
         />
       </WorkSection>
     </div>

@@ -15,7 +15,7 @@ import { GearsRidden } from './GearsRidden.tsx'
 import { RideList } from './RideList.tsx'
 import { RoadStrip } from './RoadStrip.tsx'
 import { Road } from './strip/Road.tsx'
-import { unsaidRides } from './unsaid.ts'
+import { ridesNotSet } from './not-set.ts'
 
 function sayMiles(report: BikeReport, units: Units) {
   const { name } = report.bike.entry
@@ -46,7 +46,7 @@ export default function Miles() {
   if (!judged) return <NoBike what="Add one, and then drop its recorded rides in here." />
   const { report, verdict } = judged
   const { chain } = report
-  const unsaid = unsaidRides(report.bike.rides).length
+  const notSet = ridesNotSet(report.bike.rides).length
   return (
     <div className="flex flex-col gap-8">
       <Answer
@@ -63,9 +63,9 @@ export default function Miles() {
             </Link>
             <p className="text-[0.95rem] text-steel">
               or{' '}
-              {unsaid > 0 ? (
+              {notSet > 0 ? (
                 <Link to={OPENS.setConditions} className="underline underline-offset-4">
-                  sort {sayCount(unsaid, 'ride')}
+                  sort {sayCount(notSet, 'ride')}
                 </Link>
               ) : (
                 <Link to={OPENS.takeReading} className="underline underline-offset-4">

@@ -23,13 +23,13 @@ const schemaFor = (odometer: readonly OdometerEntry[], now: IsoTime, units: Unit
       most: units === 'metric' ? MOST_ODOMETER_KM : kmToMiles(MOST_ODOMETER_KM),
     }),
     day: pastDay(now),
-    anew: boolean().default(false),
-  }).test('counts on', '', ({ shown, day, anew }, context) => {
+    restarted: boolean().default(false),
+  }).test('counts on', '', ({ shown, day, restarted }, context) => {
     const at = momentOf(day, now)
     const before = odometer.findLast((reading) => reading.at <= at)
     const km = units === 'metric' ? shown : milesToKm(shown)
     return (
-      anew ||
+      restarted ||
       before === undefined ||
       !(km < before.km) ||
       context.createError({
@@ -50,8 +50,8 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
 
   const { form, submit, saving } = useCheckedForm(
     schemaFor(odometer, now, units),
-    { shown: '', day: dayOf(now), anew: false },
-    async ({ shown, day, anew }, { resetField }) => {
+    { shown: '', day: dayOf(now), restarted: false },
+    async ({ shown, day, restarted }, { resetField }) => {
       const km = units === 'metric' ? shown : milesToKm(shown)
       const saved = await record(
         [
@@ -60,14 +60,14 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
             at: momentOf(day, now),
             bike: entry.bike,
             km,
-            ...(anew && { restarted: anew }),
+            ...(restarted && { restarted }),
           },
         ],
         `${entry.name}’s computer: ${sayKm(km, units)}.`,
       )
       if (!saved) return
       resetField('shown')
-      resetField('anew')
+      resetField('restarted')
     },
   )
   const { errors } = form.formState
@@ -108,7 +108,7 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
           {...form.register('day')}
         />
         <label className="flex min-h-11 items-center gap-2 self-end text-[0.95rem]">
-          <input type="checkbox" className="size-5 accent-petrol" {...form.register('anew')} />
+          <input type="checkbox" className="size-5 accent-petrol" {...form.register('restarted')} />
           count restarted
         </label>
       </div>

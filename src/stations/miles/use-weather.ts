@@ -19,7 +19,7 @@ export interface Weather {
 const NOTHING: ReadonlyMap<string, Condition> = new Map()
 
 /** Asks the weather service what rides were probably ridden in. Nothing is written by it. */
-export function useWeather(unsaid: readonly Ride[], bike: BikeEntry): Weather {
+export function useWeather(notSet: readonly Ride[], bike: BikeEntry): Weather {
   const [found, setFound] = useState(NOTHING)
   const [said, setSaid] = useState<string>()
   const [asking, setAsking] = useState(false)
@@ -30,12 +30,12 @@ export function useWeather(unsaid: readonly Ride[], bike: BikeEntry): Weather {
     setAsking(true)
     setSaid('Asking the weather service…')
     try {
-      const told = await suggestFromWeather(unsaid, bike, {
+      const told = await suggestFromWeather(notSet, bike, {
         signal: running.signal,
         onWait: (_ms, why) => setSaid(`${why} Trying again…`),
         onProgress: (done, of) => setSaid(`Asking the weather service: ${done} of ${of} days…`),
       })
-      const without = unsaid.length - told.size
+      const without = notSet.length - told.size
       setFound(told)
       setSaid(
         `The weather service knows ${sayCount(told.size, 'ride')}${without > 0 ? `; ${without} have no place to ask about` : ''}. Check them, or agree with all.`,

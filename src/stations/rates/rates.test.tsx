@@ -117,7 +117,9 @@ describe('words for rates', () => {
   test('what would teach: a look, saying what was ridden in, a road, a tool', () => {
     const garage = replay(written(commuter))
     expect(sayLesson({ kind: 'look', chain: 'chain', share: 0.2 }, garage)).toMatch(/Heron’s chain/)
-    expect(sayLesson({ kind: 'factor', of: 'unsaid', share: 0.2 }, garage)).toMatch(/^Setting the conditions/)
+    expect(sayLesson({ kind: 'factor', of: 'not-set', share: 0.2 }, garage)).toMatch(
+      /^Setting the conditions/,
+    )
     expect(sayLesson({ kind: 'factor', of: 'mud', share: 0.2 }, garage)).toMatch(/mud/)
     expect(sayLesson({ kind: 'tool', tool: 'rule', share: 0.2 }, garage)).toMatch(/^Zeroing/)
     expect(sayFactor('none')).toBe('a bare chain')

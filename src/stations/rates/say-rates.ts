@@ -28,15 +28,15 @@ export const sayInterval = ({ p10, p50, p90 }: Interval): string =>
 
 /** What a multiplier is of. */
 export function sayFactor(of: Factor): string {
-  if (of === 'unsaid') return 'rides without conditions'
-  if (of === 'untold') return 'rides without energy'
+  if (of === 'not-set') return 'rides without conditions'
+  if (of === 'energy-unknown') return 'rides without energy'
   if (of === 'none') return 'a bare chain'
   if (of === 'wet-lube') return 'wet lube, in dust'
   return of in CONDITION_MULTIPLIER ? CONDITION_NAMES[of as Condition] : LUBE_NAMES[of as Lube]
 }
 
 export const isRoad = ({ of }: FactorRate): boolean =>
-  of === 'unsaid' || of === 'untold' || of in CONDITION_MULTIPLIER
+  of === 'not-set' || of === 'energy-unknown' || of in CONDITION_MULTIPLIER
 
 /** Wax against drip, in a sentence. */
 export function sayContrast({ of, after, less, learned }: FactorRate): string {
@@ -59,7 +59,8 @@ export function sayRates(
   const at = (rate: number) => sayTwo(rateIn(units, rate))
   const [worst] = factors
     .filter(
-      (factor) => isRoad(factor) && factor.of !== 'unsaid' && factor.of !== 'untold' && factor.wearKm > 0,
+      (factor) =>
+        isRoad(factor) && factor.of !== 'not-set' && factor.of !== 'energy-unknown' && factor.wearKm > 0,
     )
     .sort((a, b) => b.after.p50 - a.after.p50)
   return {
@@ -79,7 +80,7 @@ export function sayLesson(lesson: Lesson, garage: Garage): string {
       return `A careful look at ${bike === undefined ? namePart(garage, lesson.chain) : `${bike}’s chain`}, with a caliper or two instruments.`
     }
     case 'factor':
-      return lesson.of === 'unsaid'
+      return lesson.of === 'not-set'
         ? 'Setting the conditions of rides that have none.'
         : `A look before and after riding with ${sayFactor(lesson.of)}: what it does is not well known.`
     case 'tool':

@@ -68,7 +68,7 @@ export function verdictGrounds(report: BikeReport, chain: ChainReport, answer?: 
   )
   if (used.length === 0) return limit
   const doubt =
-    answer && answer.untoldPast >= 0.5
+    answer && answer.missingPast >= 0.5
       ? ' The readings do not fit the distance in the log. Is a ride or a swap missing?'
       : ''
   return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}.${doubt} ${limit}`)

@@ -4,7 +4,7 @@ import { commuter, hundreds, noon, ride } from '../../../../test/log.ts'
 import type { EntryDraft } from '../../log/entries.ts'
 import { lookDue } from './look-due.ts'
 
-test('one vague reading leaves the word unsaid and asks for another', () => {
+test('one vague reading leaves the word unsure and asks for another', () => {
   const vague: EntryDraft = {
     kind: 'reading',
     at: noon(3, 30),

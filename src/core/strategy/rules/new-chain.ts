@@ -19,7 +19,7 @@ export const newChain: Rule = (facts) => {
   if (!chain || !answer || chain.lastReadingAt !== undefined || chain.spec.past !== 'new') return undefined
   const word = chainWord(answer.now, report.limit.percent)
   // As with a chain that was read: where no word can be put to it, it is to be measured.
-  if (word === 'unsure' || answer.untoldPast >= 0.5 || answer.nextLookKm < LOOK_DUE_KM) return undefined
+  if (word === 'unsure' || answer.missingPast >= 0.5 || answer.nextLookKm < LOOK_DUE_KM) return undefined
   const action: Action = isLubeDue(facts) ? 'lubricate' : wornTeeth.length > 0 ? 'look-at-teeth' : 'ride-on'
   return {
     action,

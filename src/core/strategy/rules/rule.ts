@@ -87,7 +87,7 @@ export const goingReason = ({ report }: Facts, answer: WearFacts['answer']): Rea
 
 /** That readings and distance do not go together, where they do not. */
 export const doubtReasons = ({ answer, chain }: WearFacts): Reason[] =>
-  answer.untoldPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
+  answer.missingPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
 
 /** A worn cog may let the chain slip, whatever else is done. */
 export const slipCautions = ({ hasWornCogs }: Facts): Caution[] => (hasWornCogs ? ['may-slip'] : [])

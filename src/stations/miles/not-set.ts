@@ -4,40 +4,40 @@ import type { EntryDraft } from '../../core/log/entries.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import type { Ride } from '../../core/log/garage.ts'
 
-/** Which of the rides of unsaid condition are meant. */
+/** Which of the rides without conditions are meant. */
 export type Which = 'one' | 'month' | 'route' | 'between' | 'all'
 
 /** The rides that nobody has said the condition of, oldest first. Distance spread by the odometer is no ride to ask about. */
-export const unsaidRides = (rides: readonly Ride[]): readonly Ride[] =>
+export const ridesNotSet = (rides: readonly Ride[]): readonly Ride[] =>
   rides.filter((ride) => ride.unsure === true && ride.spread !== true)
 
-/** The unsaid rides that are meant, given the one in hand and, for a range, its first and last day. */
+/** The rides without conditions that are meant, given the one in hand and, for a range, its first and last day. */
 export function ridesMeant(
-  unsaid: readonly Ride[],
+  notSet: readonly Ride[],
   current: Ride | undefined,
   which: Which,
   range: { readonly from: string; readonly to: string },
 ): readonly Ride[] {
   switch (which) {
     case 'all':
-      return unsaid
+      return notSet
     case 'between':
-      return unsaid.filter(({ at }) => at.slice(0, 10) >= range.from && at.slice(0, 10) <= range.to)
+      return notSet.filter(({ at }) => at.slice(0, 10) >= range.from && at.slice(0, 10) <= range.to)
     case 'one':
       return current ? [current] : []
     case 'month':
-      return current ? unsaid.filter(({ at }) => at.slice(0, 7) === current.at.slice(0, 7)) : []
+      return current ? notSet.filter(({ at }) => at.slice(0, 7) === current.at.slice(0, 7)) : []
     case 'route':
       return current?.route === undefined
         ? current
           ? [current]
           : []
-        : unsaid.filter(({ route }) => route === current.route)
+        : notSet.filter(({ route }) => route === current.route)
   }
 }
 
 /** One entry for each condition that rides are said to have had. */
-export function sayingConditions(
+export function settingConditions(
   conditions: ReadonlyMap<string, Condition>,
   from: ConditionEntry['from'],
   at: IsoTime,

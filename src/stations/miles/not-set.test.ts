@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { commuter, noon, written } from '../../../test/log.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
-import { ridesMeant, sayingConditions, unsaidRides } from './unsaid.ts'
+import { ridesMeant, settingConditions, ridesNotSet } from './not-set.ts'
 import { suggestFromWeather } from './weather-suggestions.ts'
 
 const silent = (month: number, day: number, more: Partial<EntryDraft> = {}): EntryDraft =>
@@ -16,12 +16,12 @@ const entries = written([
   silent(2, 4, { condition: 'mud' } as never),
 ])
 const bike = replay(entries).bikes.get('heron')
-const unsaid = unsaidRides(bike?.rides ?? [])
+const notSet = ridesNotSet(bike?.rides ?? [])
 const dates = (rides: readonly { at: string }[]) => rides.map(({ at }) => at.slice(5, 10))
 
 describe('rides that want a surface', () => {
   test('are those nobody spoke of; distance by the bike’s computer is no ride to ask about', () => {
-    expect(dates(unsaid)).toEqual(['01-05', '01-20', '02-03'])
+    expect(dates(notSet)).toEqual(['01-05', '01-20', '02-03'])
     const counted = written([
       ...commuter,
       silent(1, 5),
@@ -30,14 +30,14 @@ describe('rides that want a surface', () => {
     ])
     const rides = replay(counted).bikes.get('heron')?.rides ?? []
     expect(rides.length).toBeGreaterThan(1)
-    expect(unsaidRides(rides)).toHaveLength(1)
+    expect(ridesNotSet(rides)).toHaveLength(1)
   })
 
   test('are meant one by one, by month, by way, by dates or all', () => {
-    const [first, second] = unsaid
+    const [first, second] = notSet
     const range = { from: '2026-01-10', to: '2026-02-03' }
     const meant = (which: Parameters<typeof ridesMeant>[2], current = first) =>
-      dates(ridesMeant(unsaid, current, which, range))
+      dates(ridesMeant(notSet, current, which, range))
     expect(meant('one')).toEqual(['01-05'])
     expect(meant('month')).toEqual(['01-05', '01-20'])
     expect(meant('route')).toEqual(['01-05', '02-03'])
@@ -53,7 +53,7 @@ describe('rides that want a surface', () => {
       ['b', 'dry-road'],
       ['c', 'mud'],
     ] as const)
-    expect(sayingConditions(said, 'weather', noon(3, 1))).toEqual([
+    expect(settingConditions(said, 'weather', noon(3, 1))).toEqual([
       { kind: 'condition', at: noon(3, 1), targets: ['a', 'c'], condition: 'mud', from: 'weather' },
       { kind: 'condition', at: noon(3, 1), targets: ['b'], condition: 'dry-road', from: 'weather' },
     ])
@@ -75,11 +75,11 @@ describe('what the weather suggests', () => {
 
   test('is told by place and day; a ride without a place is left to be sorted by hand', async () => {
     const progress: number[] = []
-    const found = await suggestFromWeather(unsaid, bike?.entry ?? ({} as never), {
+    const found = await suggestFromWeather(notSet, bike?.entry ?? ({} as never), {
       fetch: wetOn('2026-02-03'),
       onProgress: (done) => progress.push(done),
     })
-    expect(unsaid.map(({ id }) => found.get(id))).toEqual(['dry-road', undefined, 'wet-road'])
+    expect(notSet.map(({ id }) => found.get(id))).toEqual(['dry-road', undefined, 'wet-road'])
     expect(progress).toEqual([1, 2])
     expect(asked.map(({ searchParams }) => searchParams.get('lat'))).toEqual(['44.05', '44.05'])
   })

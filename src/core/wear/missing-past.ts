@@ -25,10 +25,10 @@ function isOdd({ readings }: RiderChain): boolean {
  * Chance that the log does not tell the whole past of a chain fitted new: rides or a swap not written down. By the
  * chain's own grid, which weighs it against a chain that merely wears fast; 0 where nothing suggests it.
  */
-export function untoldChance(chain: RiderChain): number {
+export function missingPastChance(chain: RiderChain): number {
   if (chain.past !== 'new' || chain.readings.length === 0 || !isOdd(chain)) return 0
   return rateBelief(
     'new',
     chain.readings.map(({ road, ...taken }) => ({ ...taken, wearKm: wearOf(road) })),
-  ).untoldPast
+  ).missingPast
 }
