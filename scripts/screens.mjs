@@ -65,6 +65,13 @@ try {
     await page.waitForFunction(
       () => !/Working it out|Working out the chains/.test(document.body.textContent ?? ''),
     )
+    // Roads are drawn once they come into sight.
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('canvas[role=img]')].every(
+        (road) =>
+          road.dataset.drawn === 'true' || road.getBoundingClientRect().top > window.innerHeight + 200,
+      ),
+    )
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: join(folder, `${name}.png`), fullPage: whole })
     process.stdout.write(`${name}.png\n`)

@@ -67,7 +67,7 @@ function promisesIn(text: string): Said {
   return {
     lookIn: first(text, new RegExp(`(?:Next|First) look in (?:about )?${KM}`)),
     lookOn: first(text, /(?:around|, on) (\d+ \w+(?: \d{4})?)\./),
-    swapIn: first(text, new RegExp(`(?:Swap it|, else) in about ${KM}`)),
+    swapIn: first(text, new RegExp(`(?:Swap it|its limit) in about ${KM}`)),
     lubeIn: first(text, new RegExp(`good for about ${KM} more`)),
     before: first(text, /before (Spring tour)/),
   }

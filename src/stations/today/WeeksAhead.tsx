@@ -48,7 +48,7 @@ function DueMark({
       <title>{sentence}</title>
       {to !== undefined && kind === 'swap' && (
         <path
-          d={`M${x.toFixed(1)} ${y}H${to.toFixed(1)}`}
+          d={`M${x.toFixed(1)} ${y + 11}H${to.toFixed(1)}`}
           className="stroke-rust"
           strokeWidth={3}
           opacity={0.35}

@@ -61,16 +61,19 @@ export default function SmallRoad({ report, chain, answer, verdict, scale, sente
   const width = useWidth(canvas)
   const isSeen = useSeen(canvas) || printing
   const picture = useMemo(() => pictureOf(report, chain, answer), [report, chain, answer])
-  const frame = useMemo(() => smallFrameFor(width, scale.topPercent), [width, scale.topPercent])
+  // What is out of sight has no width yet: nothing is drawn of it.
+  const frame = useMemo(
+    () => smallFrameFor(isSeen ? width : 0, scale.topPercent),
+    [width, isSeen, scale.topPercent],
+  )
   const paint = useCallback<Paint>(
     (ctx, ink, ratio) => {
-      if (!isSeen) return
       const today = picture.strip.totalKm
       const view = { from: today - scale.backKm, to: today + scale.aheadKm }
       const due = { lookKm: verdict.look?.inKm, lubeKm: verdict.lube?.inKm }
       paintSmall(ctx, picture, due, frame, view, ink, ratio)
     },
-    [picture, frame, verdict, scale, isSeen],
+    [picture, frame, verdict, scale],
   )
   usePainting(canvas, frame, paint, printing, theme)
   return (

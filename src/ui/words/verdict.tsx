@@ -26,7 +26,9 @@ function sayOutlook({ action, swap }: Verdict, units: Units): string {
   const { p10, p50, p90 } = swap?.inKm ?? { p10: 0, p50: FORECAST_CAP_KM, p90: FORECAST_CAP_KM }
   if (p50 >= FORECAST_CAP_KM) return 'It has a long way to go.'
   const inKm = `in about ${sayAboutKm(p50, units)}, probably ${p10 <= 0 ? 'now' : sayAboutKm(p10, units)} to ${sayAboutKm(p90, units)}`
-  return swap?.before ? `Swap it before ${swap.before.name}, else ${inKm}.` : `Swap it ${inKm}.`
+  return swap?.before
+    ? `Swap it before ${swap.before.name}: it reaches its limit ${inKm}.`
+    : `Swap it ${inKm}.`
 }
 
 /**
