@@ -67,7 +67,7 @@ try {
     )
     // Roads are drawn once they come into sight.
     await page.waitForFunction(() =>
-      [...document.querySelectorAll('canvas[role=img]')].every(
+      [...document.querySelectorAll('canvas[role=img], [data-drawn=false]')].every(
         (road) =>
           road.dataset.drawn === 'true' || road.getBoundingClientRect().top > window.innerHeight + 200,
       ),

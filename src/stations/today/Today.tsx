@@ -55,7 +55,7 @@ const SharedRuler = lazy(async () => ({ default: (await import('../../ui/road/Sm
 const COLUMNS = 'lg:grid-cols-[9.5rem_minmax(0,1fr)_minmax(17rem,24rem)_8.5rem]'
 
 /** Room for the drawing while it is on its way, so that nothing moves when it comes. */
-const RoadRoom = () => <div className="h-[98px]" />
+const RoadRoom = () => <div data-drawn="false" className="h-[98px]" />
 
 function RoadOf({ line, scale }: { readonly line: JudgedBike; readonly scale: SharedScale }) {
   const units = useUnits()
