@@ -69,7 +69,8 @@ try {
     await page.waitForFunction(() =>
       [...document.querySelectorAll('canvas[role=img], [data-drawn=false]')].every(
         (road) =>
-          road.dataset.drawn === 'true' || road.getBoundingClientRect().top > window.innerHeight + 200,
+          road.dataset.drawn === 'true' ||
+          road.getBoundingClientRect().top > document.documentElement.clientHeight + 200,
       ),
     )
     await page.evaluate(() => document.fonts.ready)

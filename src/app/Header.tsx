@@ -1,30 +1,14 @@
 import { ChevronDown, Menu } from 'lucide-react'
-import { DropdownMenu } from 'radix-ui'
-import { NavLink, useNavigate } from 'react-router'
+import { useState } from 'react'
+import { NavLink } from 'react-router'
 import clsx from 'clsx'
 import { totalKm } from '../core/exposure/distance.ts'
 import { useOpenLog } from '../session/log-context.ts'
-import {
-  benchToggled,
-  bikeChosen,
-  finderToggled,
-  keysToggled,
-  newToggled,
-  themeChosen,
-  unitsChosen,
-  useScreen,
-  useSend,
-  useUnits,
-} from '../ui/screen-state.ts'
+import { useUnits } from '../ui/screen-state.ts'
 import { useBikeId } from '../ui/use-bike-id.ts'
 import { sayKm } from '../ui/words/numbers.ts'
 import { STATION_LIST } from '../ui/places.ts'
-import { DEMO_PATH } from './world.ts'
-
-const MENU =
-  'z-50 min-w-56 max-h-[80dvh] overflow-y-auto rounded-[3px] border border-bar-line bg-bar p-1 text-on-bar shadow-xl'
-const ITEM =
-  'flex min-h-11 cursor-pointer items-center justify-between gap-6 rounded-[2px] px-3 outline-none data-highlighted:bg-jolt data-highlighted:text-on-jolt'
+import { BarMenu } from './BarMenu.tsx'
 
 /** The current bike, always in sight, and the way to another. */
 export function BikeSwitcher({
@@ -35,40 +19,26 @@ export function BikeSwitcher({
   readonly onOpen: (open: boolean) => void
 }) {
   const { garage } = useOpenLog()
-  const send = useSend()
   const units = useUnits()
   const current = useBikeId(garage)
   const bike = current === undefined ? undefined : garage.bikes.get(current)
   if (!bike) return <p className="font-heading text-2xl">Jolt Mile</p>
   return (
-    <DropdownMenu.Root open={open} onOpenChange={onOpen}>
-      <DropdownMenu.Trigger
-        className="-m-2 flex max-w-[calc(100%+1rem)] min-w-0 flex-col p-2 text-left"
-        aria-label={`${bike.entry.name}: switch bike`}
-      >
-        <span className="flex max-w-full items-center gap-1.5 font-heading text-[1.75rem] leading-none font-medium max-sm:text-xl">
-          <span className="truncate py-1 leading-[1.1]">{bike.entry.name}</span>
-          <ChevronDown aria-hidden="true" className="size-5 shrink-0 text-on-bar-soft" />
-        </span>
-        <span className="mt-0.5 max-w-64 truncate text-xs text-on-bar-soft max-md:hidden">
-          <span className="font-mono">{sayKm(totalKm(bike.rides), units)}</span> · {bike.entry.note}
-        </span>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={8} className={MENU}>
-          {[...garage.bikes.values()].map(({ entry }) => (
-            <DropdownMenu.Item
-              key={entry.bike}
-              className={ITEM}
-              onSelect={() => send(bikeChosen(entry.bike))}
-            >
-              <span className="max-w-72 min-w-0 [overflow-wrap:anywhere]">{entry.name}</span>
-              {entry.bike === current && <span className="text-sm opacity-80">here now</span>}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <BarMenu
+      which="bikes"
+      open={open}
+      onOpen={onOpen}
+      className="-m-2 flex max-w-[calc(100%+1rem)] min-w-0 flex-col p-2 text-left"
+      aria-label={`${bike.entry.name}: switch bike`}
+    >
+      <span className="flex max-w-full items-center gap-1.5 font-heading text-[1.75rem] leading-none font-medium max-sm:text-xl">
+        <span className="truncate py-1 leading-[1.1]">{bike.entry.name}</span>
+        <ChevronDown aria-hidden="true" className="size-5 shrink-0 text-on-bar-soft" />
+      </span>
+      <span className="mt-0.5 max-w-64 truncate text-xs text-on-bar-soft max-md:hidden">
+        <span className="font-mono">{sayKm(totalKm(bike.rides), units)}</span> · {bike.entry.note}
+      </span>
+    </BarMenu>
   )
 }
 
@@ -121,62 +91,17 @@ function Road() {
 }
 
 function More() {
-  const { world } = useOpenLog()
-  const navigate = useNavigate()
-  const send = useSend()
-  const { theme, units, bench } = useScreen((state) => state.screen)
-  const dark = (theme ?? document.documentElement.dataset['theme']) === 'late-shop'
+  const [open, setOpen] = useState(false)
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="-m-2 flex min-h-11 items-center gap-2 p-2 text-[0.95rem]">
-        <Menu aria-hidden="true" className="size-5" />
-        More
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={8} className={MENU}>
-          {STATION_LIST.filter((station) => station.beside).map((station) => (
-            <DropdownMenu.Item
-              key={station.path}
-              className={ITEM}
-              onSelect={() => void navigate(station.path)}
-            >
-              {station.name} <kbd className="font-mono text-xs opacity-80">g {station.key}</kbd>
-            </DropdownMenu.Item>
-          ))}
-          <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
-          <DropdownMenu.Item className={ITEM} onSelect={() => send(finderToggled(true))}>
-            Find <kbd className="font-mono text-xs opacity-80">/</kbd>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => send(newToggled(true))}>
-            New entry <kbd className="font-mono text-xs opacity-80">n</kbd>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => send(keysToggled(true))}>
-            Keys <kbd className="font-mono text-xs opacity-80">?</kbd>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={ITEM}
-            onSelect={() => send(themeChosen(dark ? 'daylight' : 'late-shop'))}
-          >
-            {dark ? 'Theme: to daylight' : 'Theme: to late shop'}
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={ITEM}
-            onSelect={() => send(unitsChosen(units === 'metric' ? 'imperial' : 'metric'))}
-          >
-            {units === 'metric' ? 'Units: to miles and inches' : 'Units: to km and mm'}
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => send(benchToggled(!bench))}>
-            {bench ? 'Bench mode: off' : 'Bench mode: large, screen awake'}
-          </DropdownMenu.Item>
-          <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
-          <DropdownMenu.Item className={ITEM} asChild>
-            <a href={world === 'demo' ? '/' : `${DEMO_PATH}/`}>
-              {world === 'demo' ? 'Leave the demo' : 'Open the demo'}
-            </a>
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <BarMenu
+      which="more"
+      open={open}
+      onOpen={setOpen}
+      className="-m-2 flex min-h-11 items-center gap-2 p-2 text-[0.95rem]"
+    >
+      <Menu aria-hidden="true" className="size-5" />
+      More
+    </BarMenu>
   )
 }
 
