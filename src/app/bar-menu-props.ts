@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 
-/** What a menu of the bar is told, and its button. */
+/** A menu of the bar and the button that opens it. */
 export interface BarMenuProps {
   readonly open: boolean
   readonly onOpen: (open: boolean) => void

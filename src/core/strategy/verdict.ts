@@ -14,6 +14,7 @@ export interface Verdict extends Proposal {
   readonly lube?: LubeAhead
 }
 
+/** The actions after which the chain is another. */
 export const SWAPS: readonly Action[] = ['swap-chain', 'swap-chain-and-cogs']
 
 function verdict(facts: Facts): Verdict | undefined {

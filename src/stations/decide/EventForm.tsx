@@ -1,14 +1,13 @@
 import { useState } from 'react'
-import { Controller } from 'react-hook-form'
 import { v4 } from 'uuid'
 import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { StepperField } from '../../ui/form/StepperField.tsx'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
-import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../ui/words/names.ts'
 import { eventFields, eventSchema, plannedEvent } from './event-form.ts'
@@ -47,22 +46,7 @@ export function EventForm({ report, event, onDone }: Props) {
       <TextField label="What" fault={errors.name?.message} {...form.register('name')} />
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <TextField label="Begins" type="date" fault={errors.day?.message} {...form.register('day')} />
-        <Controller
-          control={form.control}
-          name="days"
-          render={({ field, fieldState }) => (
-            <Stepper
-              label="Days"
-              value={field.value}
-              step={1}
-              min={1}
-              max={365}
-              digits={0}
-              fault={fieldState.error?.message}
-              onStep={field.onChange}
-            />
-          )}
-        />
+        <StepperField control={form.control} name="days" label="Days" step={1} min={1} max={365} digits={0} />
         <TextField
           label={units === 'metric' ? 'Distance, km' : 'Distance, miles'}
           inputMode="decimal"

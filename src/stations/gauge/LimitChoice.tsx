@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { Controller } from 'react-hook-form'
 import { object } from 'yup'
 import type { School } from '../../core/log/kinds/limit.ts'
 import { BOUNDS } from '../../core/log/bounds.ts'
@@ -7,10 +6,10 @@ import { limitFor } from '../../core/measure/limits.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { neededNumber, neededText } from '../../ui/form/fields.ts'
+import { StepperField } from '../../ui/form/StepperField.tsx'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
-import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { keepUnits, sayLimit } from '../../ui/words/numbers.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 
@@ -39,21 +38,14 @@ function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly on
       onSubmit={submit}
       className="grid max-w-[40rem] grid-cols-[12rem_minmax(0,1fr)_auto] items-end gap-3 max-sm:grid-cols-1"
     >
-      <Controller
+      <StepperField
         control={form.control}
         name="percent"
-        render={({ field, fieldState }) => (
-          <Stepper
-            label="Limit, %"
-            value={field.value}
-            step={0.05}
-            min={0.1}
-            max={2}
-            digits={2}
-            fault={fieldState.error?.message}
-            onStep={field.onChange}
-          />
-        )}
+        label="Limit, %"
+        step={0.05}
+        min={0.1}
+        max={2}
+        digits={2}
       />
       <TextField label="Because" fault={errors.reason?.message} {...form.register('reason')} />
       <Button type="submit" disabled={saving}>

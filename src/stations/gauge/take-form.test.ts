@@ -114,6 +114,9 @@ describe('a reading that cannot be asks a clear question', () => {
     expect(await check({ ...typed, pitches: '2.5' })).toMatch(/Only a whole number/)
     expect(await check({ ...typed, place: '0' })).toMatch(/joining link/)
     expect(await check({ ...typed, place: '' })).toBe('fine')
+    const scale = { ...typed, instrument: 'two-contact-scale' }
+    expect(await check({ ...scale, percent: '1,125' })).toBe('fine')
+    expect(await check({ ...scale, percent: '45' })).toMatch(/off the scale/)
   })
 })
 

@@ -44,6 +44,9 @@ const MOST = 2.5
 /** No length read on a chain is longer than this, mm or in. */
 const MOST_LENGTH = 3000
 
+/** Figures beyond this are no elongation, %: so that "1,125" is read in one way only. */
+const MOST_PERCENT = 100
+
 const lengthOf = (what: string) => numberField({ unit: '', ask: `Read ${what}.`, most: MOST_LENGTH })
 
 const isLength = (instrument: unknown): boolean => instrument === 'rule' || instrument === 'strip'
@@ -74,7 +77,7 @@ export const takeSchema = object({
       is: 'caliper-pair',
       then: (schema) => schema.required('Measure over the rollers.'),
     }),
-  percent: numberField({ unit: '%', ask: 'Read the scale.' })
+  percent: numberField({ unit: '%', ask: 'Read the scale.', least: -MOST_PERCENT, most: MOST_PERCENT })
     .min(-0.2, 'No chain is so short: read it again.')
     .max(2, 'That is off the scale: read it again.')
     .when('instrument', { is: isScale, then: (schema) => schema.required('Read the scale.') }),

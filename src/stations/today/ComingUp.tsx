@@ -5,8 +5,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
-import { bikeOf, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
-import { sayDay } from '../../ui/words/numbers.ts'
+import { bikeOf, sayReminderDay, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
 import { saveBytes } from '../../ui/save-file.ts'
 import { calendarItems } from './calendar-items.ts'
 import { REMINDER_PLACES } from './reminder-places.ts'
@@ -49,13 +48,7 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
               key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : ''}`}
               className="grid grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.4fr)] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-[6.5rem_minmax(0,1fr)] max-sm:gap-x-3"
             >
-              <span className="tabular-nums">
-                {reminder.day === undefined
-                  ? 'no day yet'
-                  : reminder.day.slice(0, 10) <= now.slice(0, 10)
-                    ? 'today'
-                    : sayDay(reminder.day, now)}
-              </span>
+              <span className="tabular-nums">{sayReminderDay(reminder, now)}</span>
               <Link
                 to={REMINDER_PLACES[reminder.kind]}
                 className="underline underline-offset-4 decoration-hairline hover:decoration-ink"

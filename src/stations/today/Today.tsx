@@ -36,7 +36,7 @@ function useLines() {
   const lines = [...bikes].sort((a, b) => calls(b) - calls(a))
   const { groups } = useForecasts()
   const working = groups.some((group) => !group.fresh && !group.stopped && group.fault === undefined)
-  return { lines, bikes, fault, working }
+  return { lines, fault, working }
 }
 
 function sayHowSure({ report, answer, verdict }: JudgedBike): string {
@@ -210,8 +210,8 @@ function sayRest(lines: readonly JudgedBike[]): string {
 export default function Today() {
   const { garage } = useOpenLog()
   const units = useUnits()
-  const { lines, bikes, fault, working } = useLines()
-  const scale = sharedScale(bikes)
+  const { lines, fault, working } = useLines()
+  const scale = sharedScale(lines)
   if (garage.bikes.size === 0)
     return (
       <NoBike what="Add your bike and a ride or two, and measure the chain once. This page then says which bike needs what." />

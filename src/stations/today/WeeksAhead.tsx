@@ -8,7 +8,7 @@ import { RoadTextures } from '../../ui/drawings/RoadTextures.tsx'
 import { useWidth } from '../../ui/road/use-painting.ts'
 import { DUE_MARKS } from '../../ui/road/marks.ts'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
-import { bikeOf, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
+import { bikeOf, sayReminderDay, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 import { REMINDER_PLACES } from './reminder-places.ts'
 import { layWeeks, type LaidReminder, type WeekLane } from './weeks.ts'
@@ -36,8 +36,7 @@ function DueMark({
   const units = useUnits()
   const send = useSend()
   const { kind } = reminder
-  const day = reminder.day === undefined || reminder.day <= now ? 'today' : sayDay(reminder.day, now)
-  const sentence = `${day}: ${bikeOf(garage, reminder)}, ${sayToDo(reminder)}, ${sayWhen(reminder, units, now)}`
+  const sentence = `${sayReminderDay(reminder, now)}: ${bikeOf(garage, reminder)}, ${sayToDo(reminder)}, ${sayWhen(reminder, units, now)}`
   return (
     <Link
       to={REMINDER_PLACES[kind]}
@@ -144,9 +143,11 @@ export function WeeksAhead({ reminders, bikes }: Props) {
             const y = TOP_PX + i * LANE_PX + LANE_PX / 2 + 2
             return (
               <g key={bike}>
-                <text x={0} y={y + 4} className="fill-ink text-[14px] font-medium">
-                  {garage.bikes.get(bike)?.entry.name}
-                </text>
+                <foreignObject x={0} y={y - 10} width={left - 10} height={22}>
+                  <p className="truncate text-[14px] leading-[22px] font-medium">
+                    {garage.bikes.get(bike)?.entry.name}
+                  </p>
+                </foreignObject>
                 {i > 0 && (
                   <path
                     d={`M0 ${TOP_PX + i * LANE_PX + 2}H${width}`}

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals'
 import { factsOn, LUBED, measuredAt } from '../../../test/judged.ts'
-import { commuter, hundreds } from '../../../test/log.ts'
+import { commuter, hundreds, springTour } from '../../../test/log.ts'
+import { ENTRY_FORMAT } from '../../core/log/entry.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { verdictOf } from '../../core/strategy/verdict.ts'
 import type { JudgedBike } from '../../session/verdicts.ts'
@@ -36,5 +37,8 @@ test('what a road shows is said: now, the limit, the next look, the lube', () =>
   expect(say(good)).toMatch(
     /^Heron’s chain so far and ahead: 0\.[23]\d %.* its limit of 0\.5 % in about .* km; next look in .* km; lube for 250 km more\.$/,
   )
+  const tour = { ...springTour, format: ENTRY_FORMAT, id: 'a' }
+  const verdict = good.verdict && { ...good.verdict, look: { isFirst: false, before: tour } }
+  expect(say({ ...good, verdict })).toMatch(/; next look before Spring tour; /)
   expect(say(past)).toMatch(/past its limit of 0\.5 %|its limit of 0\.5 % in about 0 km/)
 })

@@ -104,7 +104,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
                     label: {
                       position: 'end',
                       align: narrow ? 'left' : 'center',
-                      formatter: `swap: ${sayAboutKm(crossing, units)}`,
+                      formatter: `limit: ${sayAboutKm(crossing, units)}`,
                       color: ink.rust,
                       fontWeight: 700,
                       fontSize: 12,

@@ -43,6 +43,12 @@ function pictureOf(report: BikeReport, chain: ChainReport, answer: WearAnswer): 
   }
 }
 
+/** Where the next look stands on the road; one that is due before an event stands where that begins. */
+function lookKmOf({ look }: Verdict, { events }: WearAnswer): number | undefined {
+  const before = look?.before?.event
+  return before === undefined ? look?.inKm : events.find(({ event }) => event === before)?.beginsKm.p50
+}
+
 interface Props {
   readonly report: BikeReport
   readonly chain: ChainReport
@@ -70,10 +76,10 @@ export default function SmallRoad({ report, chain, answer, verdict, scale, sente
     (ctx, ink, ratio) => {
       const today = picture.strip.totalKm
       const view = { from: today - scale.backKm, to: today + scale.aheadKm }
-      const due = { lookKm: verdict.look?.inKm, lubeKm: verdict.lube?.inKm }
+      const due = { lookKm: lookKmOf(verdict, answer), lubeKm: verdict.lube?.inKm }
       paintSmall(ctx, picture, due, frame, view, ink, ratio)
     },
-    [picture, frame, verdict, scale],
+    [picture, frame, verdict, answer, scale],
   )
   usePainting(canvas, frame, paint, printing, theme)
   return (

@@ -39,10 +39,11 @@ export function sayAction(verdict: Verdict, units: Units): string {
 }
 
 function sayRideOn({ look, swap }: Verdict, units: Units): string {
-  if (!look) return swap?.before ? `Ride on. Swap the chain before ${swap.before.name}.` : 'Ride on.'
-  if (look.before) return `Ride on. Next look before ${look.before.name}.`
+  const swapSaid = swap?.before ? ` Swap the chain before ${swap.before.name}.` : ''
+  if (!look) return `Ride on.${swapSaid}`
+  if (look.before) return `Ride on. Next look before ${look.before.name}.${swapSaid}`
   const inKm = sayAboutKm(look.inKm ?? 0, units)
-  return look.isFirst ? `Ride. First look in ${inKm}.` : `Ride on. Next look in ${inKm}.`
+  return look.isFirst ? `Ride. First look in ${inKm}.` : `Ride on. Next look in ${inKm}.${swapSaid}`
 }
 
 /** One reason as a sentence. */

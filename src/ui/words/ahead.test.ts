@@ -5,7 +5,7 @@ import type { EventEntry } from '../../core/log/kinds/event.ts'
 import { replay } from '../../core/log/replay.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import type { EventAdvice, EventOutlook } from '../../core/wear/event-outlook.ts'
-import { sayEvent, sayEventAdvice, sayEventDays, sayToDo, sayWhen } from './ahead.ts'
+import { sayEvent, sayEventAdvice, sayEventDays, sayReminderDay, sayToDo, sayWhen } from './ahead.ts'
 import { mendFor, sayCause, saySurprise } from './surprise.ts'
 
 const NOW = noon(4, 1)
@@ -54,6 +54,14 @@ describe('a reminder in words', () => {
   ])('%#', (reminder, toDo, when) => {
     expect(sayToDo(reminder)).toBe(toDo)
     expect(plain(sayWhen(reminder, 'metric', NOW))).toBe(when)
+  })
+
+  test('its day: today until the day is over, and none where nothing is ridden', () => {
+    const look: Reminder = { ...own, kind: 'look', look: { isFirst: false, inKm: 0 } }
+    expect(sayReminderDay({ ...look, day: NOW.replace('T12', 'T21') }, NOW)).toBe('today')
+    expect(sayReminderDay({ ...look, day: noon(3, 1) }, NOW)).toBe('today')
+    expect(sayReminderDay({ ...look, day: noon(4, 2) }, NOW)).toBe('2 April')
+    expect(sayReminderDay(look, NOW)).toBe('no day yet')
   })
 
   test('miles where miles are read', () => {

@@ -55,6 +55,12 @@ export function sayWhen(reminder: Reminder, units: Units, now: string): string {
   }
 }
 
+/** The day of a reminder: today for whatever is due by the end of it. */
+export function sayReminderDay({ day }: Reminder, now: string): string {
+  if (day === undefined) return 'no day yet'
+  return day.slice(0, 10) <= now.slice(0, 10) ? 'today' : sayDay(day, now)
+}
+
 /** Events, in a few words. */
 export const sayEvent = ({ km, days, condition }: EventEntry, units: Units): string =>
   `${sayKm(km, units)} in ${sayCount(Math.max(1, Math.round(days)), 'day')}, ${CONDITION_NAMES[condition]}`

@@ -18,8 +18,13 @@ export function sayRoad(report: BikeReport, answer: WearAnswer, verdict: Verdict
         ? `its limit of ${limit} far ahead`
         : `its limit of ${limit} in about ${km(p50)}, probably ${p10 <= 0 ? 'now' : km(p10)} to ${km(p90)}`
   const { look, lube } = verdict
-  const lookSaid =
-    look?.inKm === undefined ? '' : look.inKm <= 0 ? '; a look is due' : `; next look in ${km(look.inKm)}`
+  const lookSaid = !look
+    ? ''
+    : look.before
+      ? `; next look before ${look.before.name}`
+      : (look.inKm ?? 0) <= 0
+        ? '; a look is due'
+        : `; next look in ${km(look.inKm ?? 0)}`
   const lubeSaid = !lube ? '' : lube.inKm <= 0 ? '; lube is due' : `; lube for ${km(lube.inKm)} more`
   return `${report.bike.entry.name}’s chain so far and ahead: ${sayPercent(mean)} now, probably ${sayFigure(p05)} to ${sayFigure(p95)}; ${ahead}${lookSaid}${lubeSaid}.`
 }

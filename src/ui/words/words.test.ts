@@ -124,8 +124,10 @@ describe('advice in words', () => {
     expect(say('ride-on', { look: { isFirst: false, before: tour } })).toBe(
       'Ride on. Next look before Spring tour.',
     )
-    expect(say('ride-on', { swap: { inKm: { p10: 1, p50: 2, p90: 3 }, before: tour } })).toBe(
-      'Ride on. Swap the chain before Spring tour.',
+    const swap = { inKm: { p10: 1, p50: 2, p90: 3 }, before: tour }
+    expect(say('ride-on', { swap })).toBe('Ride on. Swap the chain before Spring tour.')
+    expect(say('ride-on', { look, swap })).toBe(
+      'Ride on. Next look in 180 km. Swap the chain before Spring tour.',
     )
     expect(say('measure', { reasons: [{ kind: 'not-measured', km: 5, guess: undefined }] })).toMatch(
       /^Not measured yet/,

@@ -108,10 +108,8 @@ export function Road({ report }: { readonly report: BikeReport }) {
         ahead: {
           answer: current,
           events: plannedAlong(report.bike.events, current, 0),
-          said:
-            current.toLimitKm.p50 > 0
-              ? `${sayAboutKm(current.toLimitKm.p50, units)}: swap${measured ? '' : ', a guess'}`
-              : 'swap now',
+          // Where the limit is, and no more: what to do about it is the verdict's to say.
+          said: `${sayAboutKm(current.toLimitKm.p50, units)}: limit${measured ? '' : ', a guess'}`,
         },
       }),
       perUnit: units === 'metric' ? 1 : KM_PER_MILE,
