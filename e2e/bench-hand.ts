@@ -42,10 +42,12 @@ export async function addBike(page: Page, since = daysAgo(60), name = 'Tern'): P
   await expect(page.getByRole('heading', { level: 1 })).toContainText(name)
 }
 
-/** Goes to a station by its post. */
+/** Goes to a station by its post. The sentence of the station before stays until the new one has come: not yet there. */
 export async function goTo(page: Page, station: string): Promise<void> {
-  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: station }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  const post = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: station })
+  await post.click()
+  await expect(post).toHaveAttribute('aria-current', 'page')
+  await expect(answerOf(page)).toBeVisible()
 }
 
 /** Takes a reading with a rule over 24 pitches. */
