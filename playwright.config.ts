@@ -5,7 +5,8 @@ const port = Number(process.env['E2E_PORT'] ?? 4291)
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,
-  timeout: 60_000,
+  // Ends a walk that hangs; the longest takes a minute where both cores are busy with something else.
+  timeout: 180_000,
   expect: { timeout: 15_000 },
   reporter: [['list']],
   forbidOnly: Boolean(process.env['CI']),

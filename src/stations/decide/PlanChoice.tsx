@@ -1,12 +1,19 @@
 import { useState } from 'react'
+import { object } from 'yup'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { neededNumber } from '../../ui/form/fields.ts'
+import { StepperField } from '../../ui/form/StepperField.tsx'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayAboutKm, sayKm } from '../../ui/words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
+
+const planSchema = object({
+  weekly: neededNumber({ unit: '', ask: 'How far in a week?', least: 0, most: 2000 }),
+})
 
 /** How far the bike goes in a week: as lately, or as its rider says. */
 export function PlanChoice({ report }: { readonly report: BikeReport }) {
@@ -16,15 +23,20 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
   const { bike, name } = report.bike.entry
   const shown = (km: number) => Math.round(units === 'metric' ? km : kmToMiles(km))
   const [open, setOpen] = useState(false)
-  const [weekly, setWeekly] = useState(() => shown(plan.weeklyKm))
-  const [say, saying] = useOnce(async (weeklyKm: number | undefined) => {
+  const say = async (weeklyKm: number | undefined) => {
     const draft = { kind: 'plan', at: now, bike, ...(weeklyKm !== undefined && { weeklyKm }) } as const
     const said =
       weeklyKm === undefined
         ? `${name}: the recent average is used.`
         : `${name}: ${sayKm(weeklyKm, units)} a week planned.`
     if (await record([draft], said)) setOpen(false)
-  })
+  }
+  const [sayRecent, saying] = useOnce(() => say(undefined))
+  const { form, submit, saving } = useCheckedForm(
+    planSchema,
+    { weekly: shown(plan.weeklyKm) },
+    async ({ weekly }) => say(units === 'metric' ? weekly : milesToKm(weekly)),
+  )
   return (
     <div className="mt-5 text-[0.95rem]">
       <p>
@@ -37,26 +49,30 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
           {open ? 'Leave it' : 'Change'}
         </Button>
         {plan.stated && (
-          <Button look="link" className="no-print ml-4" disabled={saying} onClick={() => say(undefined)}>
+          <Button look="link" className="no-print ml-4" disabled={saying} onClick={sayRecent}>
             Use the recent average
           </Button>
         )}
       </p>
       {open && (
-        <div className="mt-3 grid max-w-[26rem] grid-cols-[12rem_auto] items-end gap-3 max-sm:grid-cols-1">
-          <Stepper
+        <form
+          onSubmit={submit}
+          noValidate
+          className="mt-3 grid max-w-[26rem] grid-cols-[12rem_auto] items-end gap-3 max-sm:grid-cols-1"
+        >
+          <StepperField
+            control={form.control}
+            name="weekly"
             label={units === 'metric' ? 'A week, km' : 'A week, miles'}
-            value={weekly}
             step={5}
             min={0}
             max={2000}
             digits={0}
-            onStep={setWeekly}
           />
-          <Button disabled={saying} onClick={() => say(units === 'metric' ? weekly : milesToKm(weekly))}>
+          <Button type="submit" disabled={saving}>
             Save plan
           </Button>
-        </div>
+        </form>
       )}
     </div>
   )

@@ -15,7 +15,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
-import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { StepperField } from '../../ui/form/StepperField.tsx'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
 import { sayCount, sayFigure } from '../../ui/words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
@@ -62,20 +62,18 @@ function zeroReading(instrument: Kind, shown: number): Reading | undefined {
   }
 }
 
+const zeroSchema = object({
+  shown: neededNumber({ unit: '%', ask: 'Read what it shows.', least: -0.5, most: 0.5 }),
+})
+
 function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClose: () => void }) {
   const { record, now } = useOpenLog()
-  const [shown, setShown] = useState(0)
   const { entry } = tool
-  const [save, saving] = useOnce(async () => {
+  const { form, submit, saving } = useCheckedForm(zeroSchema, { shown: 0 }, async ({ shown }) => {
     const reading = zeroReading(entry.instrument as Kind, shown)
-    if (!reading || !Number.isFinite(shown)) return
-    if (
-      await record(
-        [{ kind: 'zeroing', at: now, tool: entry.tool, reading }],
-        `${entry.name} zeroed: it showed ${sayFigure(shown)} on a new chain.`,
-      )
-    )
-      onClose()
+    if (!reading) return
+    const said = `${entry.name} zeroed: it showed ${sayFigure(shown)} on a new chain.`
+    if (await record([{ kind: 'zeroing', at: now, tool: entry.tool, reading }], said)) onClose()
   })
   return (
     <Sheet
@@ -84,20 +82,20 @@ function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClo
       title={`Zero ${entry.name}`}
       note="Read a chain that is new, out of its box, just as you would a worn one. What it shows is what it adds by itself. Three readings are better than one."
     >
-      <div className="flex flex-col gap-4">
-        <Stepper
+      <form onSubmit={submit} noValidate className="flex flex-col gap-4">
+        <StepperField
+          control={form.control}
+          name="shown"
           label="It showed, %"
-          value={shown}
           step={0.01}
           min={-0.5}
           max={0.5}
           digits={2}
-          onStep={setShown}
         />
-        <Button look="firm" className="self-start" disabled={saving} onClick={save}>
+        <Button look="firm" type="submit" className="self-start" disabled={saving}>
           Save the zeroing
         </Button>
-      </div>
+      </form>
     </Sheet>
   )
 }

@@ -1,4 +1,5 @@
-import { useDeferredValue, useId, useMemo, useState } from 'react'
+import { useDeferredValue, useEffect, useId, useMemo, useState } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
 import { asIfWritten } from '../../core/log/as-if-written.ts'
 import type { Entry } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
@@ -14,7 +15,8 @@ import { useOnce } from '../../ui/use-once.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { sayEffect } from '../../ui/words/effects.ts'
 import { sayReceipt } from '../../ui/words/receipt.ts'
-import { EntryField } from './EntryField.tsx'
+import { EntryFieldIn } from './EntryField.tsx'
+import { fieldsResolver } from './fields-resolver.ts'
 import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob, type Fields } from './correction.ts'
 
 const SHOWN = 6
@@ -33,7 +35,13 @@ function useCorrection(entry: Entry) {
   const context = useMemo(() => ({ units, counted }), [units, counted])
   const initial = useMemo(() => fieldsOf(entry, context), [entry, context])
   const job = useMemo(() => sameJob(entry, liveEntries(entries)), [entry, entries])
-  const [fields, setFields] = useState<Fields>(initial)
+  const form = useForm<Fields>({
+    defaultValues: initial,
+    resolver: fieldsResolver((typed) => correctionOf(entry, typed, context, now), 'when'),
+  })
+  const fields = useWatch({ control: form.control }) as Fields
+  // A change in one field may put another at fault: each change is checked whole.
+  useEffect(() => void form.trigger(), [form, fields])
   const [together, setTogether] = useState(true)
   const corrected = useMemo(() => correctionOf(entry, fields, context, now), [entry, fields, context, now])
   const changed = JSON.stringify(fields) !== JSON.stringify(initial)
@@ -48,8 +56,8 @@ function useCorrection(entry: Entry) {
     [settled, garage, entries],
   )
   return {
+    form,
     fields,
-    setFields,
     job,
     moves: fields.when !== initial.when,
     together,
@@ -58,8 +66,6 @@ function useCorrection(entry: Entry) {
     drafts,
     /** Undefined while it is worked out. */
     effects: drafts === settled ? effects : undefined,
-    faultOf: (field: string) =>
-      'fault' in corrected && corrected.field === field ? corrected.fault : undefined,
   }
 }
 
@@ -128,7 +134,7 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
   const { entries, now, record, withdraw, restore } = useOpenLog()
   const tell = useNotice()
   const correction = useCorrection(entry)
-  const { fields, setFields, job, drafts, faultOf } = correction
+  const { form, fields, job, drafts } = correction
   const [save, saving] = useOnce(async () => {
     if (drafts && (await record(drafts, 'Corrected.'))) onDone()
   })
@@ -154,9 +160,8 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
         label="When"
         type="datetime-local"
         max={fieldTime(now)}
-        value={fields.when}
-        fault={faultOf('when')}
-        onChange={(event) => setFields({ ...fields, when: event.target.value })}
+        fault={form.formState.errors.when?.message}
+        {...form.register('when')}
       />
       {correction.moves && job.length > 0 && (
         <label className="flex min-h-11 items-center gap-3 text-[0.95rem]">
@@ -171,13 +176,7 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
       )}
       {wordsOf(entry).fields.map((field) =>
         field.shownIf && !field.shownIf(fields.values) ? null : (
-          <EntryField
-            key={field.name}
-            field={field}
-            value={fields.values[field.name] ?? ''}
-            fault={faultOf(field.name)}
-            onChange={(next) => setFields({ ...fields, values: { ...fields.values, [field.name]: next } })}
-          />
+          <EntryFieldIn key={field.name} control={form.control} field={field} />
         ),
       )}
       <Downstream correction={correction} />

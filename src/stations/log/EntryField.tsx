@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form'
 import type { Entry } from '../../core/log/entries.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import type { Field } from '../../ui/entries/kind-words.ts'
@@ -27,8 +28,34 @@ interface FieldProps {
   readonly onChange: (value: string) => void
 }
 
+interface FieldInProps<T extends FieldValues> {
+  readonly control: Control<T>
+  readonly field: Field<Entry>
+}
+
+/** One field of an entry in its form. */
+export function EntryFieldIn<T extends FieldValues & { readonly values: Readonly<Record<string, string>> }>({
+  control,
+  field,
+}: FieldInProps<T>) {
+  return (
+    <Controller
+      control={control}
+      name={`values.${field.name}` as FieldPath<T>}
+      render={({ field: held, fieldState }) => (
+        <EntryField
+          field={field}
+          value={held.value ?? ''}
+          fault={fieldState.error?.message}
+          onChange={held.onChange}
+        />
+      )}
+    />
+  )
+}
+
 /** One field of an entry, by what it holds. */
-export function EntryField({ field, value, fault, onChange }: FieldProps) {
+function EntryField({ field, value, fault, onChange }: FieldProps) {
   const units = useUnits()
   const { bikes, parts, chains } = useOptions()
   const { input } = field

@@ -61,10 +61,10 @@ describe('an entry put right', () => {
     expect(done()).toBe(1)
   })
 
-  test('is not saved while something in it cannot be', () => {
+  test('is not saved while something in it cannot be', async () => {
     const { recorded } = editing((one) => one.kind === 'ride')
     fireEvent.change(screen.getByLabelText('Distance, km'), { target: { value: '0' } })
-    expect(screen.getByText(/At least 0\.01.km\.$/)).toBeTruthy()
+    expect(await screen.findByText(/At least 0\.01.km\.$/)).toBeTruthy()
     expect(changes().textContent).toContain('Shown once every field is right.')
     expect(screen.getByRole('button', { name: 'Save correction' })).toHaveProperty('disabled', true)
     expect(recorded).toEqual([])

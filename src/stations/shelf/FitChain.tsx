@@ -1,4 +1,5 @@
-import { useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
+import { useWatch } from 'react-hook-form'
 import { openFitting } from '../../core/log/garage.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { closingsOf } from '../../core/strategy/fitting-checks.ts'
@@ -12,9 +13,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { LUBE_NAMES } from '../../ui/words/names.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import { Checks } from './Checks.tsx'
-import { swapEntries } from './swap.ts'
 import { AS_IT_CAME, NEW, useSwap, type SwapState } from './use-swap.ts'
-import { useOnce } from '../../ui/use-once.ts'
 
 interface StepProps {
   readonly number: number
@@ -38,7 +37,8 @@ function Step({ number, title, children }: StepProps) {
 
 function WhichChain({ swap }: { readonly swap: SwapState }) {
   const { garage, now } = useOpenLog()
-  const { form, set, chains, chosen, old, from, checks } = swap
+  const { form, chains, chosen, old, from, checks } = swap
+  const { errors } = form.formState
   const hanging = (part: (typeof chains)[number]): string => {
     const on = openFitting(part)
     return on
@@ -50,8 +50,8 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <SelectField
           label="Chain"
-          value={form.which}
-          onPick={(which) => set({ which })}
+          fault={errors.which?.message}
+          {...form.register('which')}
           options={{
             [NEW]: 'a new one',
             ...Object.fromEntries(chains.map((part) => [part.entry.part, hanging(part)])),
@@ -61,8 +61,8 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
           label="Day"
           type="date"
           max={dayOf(now)}
-          value={form.day}
-          onChange={(event) => set({ day: event.target.value })}
+          fault={errors.day?.message}
+          {...form.register('day')}
         />
         {!chosen && (
           <>
@@ -70,14 +70,13 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
               label="Links"
               hint={old ? 'Lay it beside the old one, or count.' : 'Count them.'}
               inputMode="numeric"
-              value={form.links}
-              onChange={(event) => set({ links: event.target.value })}
+              fault={errors.links?.message}
+              {...form.register('links')}
             />
             <SelectField
               label="It runs"
               options={{ no: 'either way round', yes: 'one way round only' }}
-              value={form.directional ? 'yes' : 'no'}
-              onPick={(value) => set({ directional: value === 'yes' })}
+              {...form.register('directional')}
             />
           </>
         )}
@@ -91,8 +90,9 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
 }
 
 function Joining({ swap }: { readonly swap: SwapState }) {
-  const { form, set, heldLink, spareLinks } = swap
-  const joins = {
+  const { form, heldLink, spareLinks } = swap
+  const join = useWatch({ control: form.control, name: 'join' })
+  const joins: Readonly<Record<string, string>> = {
     ...(heldLink && { same: `${heldLink.entry.name} again: closing ${closingsOf(heldLink) + 1}` }),
     [NEW]: 'a new joining link',
     ...Object.fromEntries(
@@ -103,23 +103,18 @@ function Joining({ swap }: { readonly swap: SwapState }) {
   return (
     <>
       <label className="flex min-h-11 items-center gap-3 text-[0.95rem]">
-        <input
-          type="checkbox"
-          className="size-6 shrink-0 accent-petrol"
-          checked={form.routed}
-          onChange={(event) => set({ routed: event.target.checked })}
-        />
+        <input type="checkbox" className="size-6 shrink-0 accent-petrol" {...form.register('routed')} />
         Past the cage’s tab on its inner side, not over it: over it, it grinds and jumps.
       </label>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-        <SelectField label="Joined by" options={joins} value={form.join} onPick={(join) => set({ join })} />
-        {form.join === NEW && (
+        <SelectField label="Joined by" options={joins} {...form.register('join')} />
+        {join === NEW && (
           <TextField
             label="Closings its maker allows"
             hint="Its packet says; 1 for a link of single use."
             inputMode="numeric"
-            value={form.linkLimit}
-            onChange={(event) => set({ linkLimit: event.target.value })}
+            fault={form.formState.errors.linkLimit?.message}
+            {...form.register('linkLimit')}
           />
         )}
       </div>
@@ -129,21 +124,20 @@ function Joining({ swap }: { readonly swap: SwapState }) {
 
 function FirstLook({ swap }: { readonly swap: SwapState }) {
   const units = useUnits()
-  const { form, set } = swap
+  const { form } = swap
   return (
     <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
       <TextField
         label={`24 pitches with a rule, ${units === 'metric' ? 'mm' : 'inches'}`}
         hint={`${units === 'metric' ? '304.8' : '12'} when new. Leave it empty to look later.`}
         inputMode="decimal"
-        value={form.length}
-        onChange={(event) => set({ length: event.target.value })}
+        fault={form.formState.errors.length?.message}
+        {...form.register('length')}
       />
       <SelectField
         label="Lube on it"
         options={{ [AS_IT_CAME]: 'what it came with', ...LUBE_NAMES }}
-        value={form.lube}
-        onPick={(lube) => set({ lube })}
+        {...form.register('lube')}
       />
     </div>
   )
@@ -151,63 +145,50 @@ function FirstLook({ swap }: { readonly swap: SwapState }) {
 
 /** The guided swap: chain off, chain on, links counted, direction, routing, first look, written in one go. */
 export function FitChain({ report }: { readonly report: BikeReport }) {
-  const { record, garage } = useOpenLog()
   const { entry } = report.bike
   const swap = useSwap(report)
-  const { form, set, old } = swap
-  const [fault, setFault] = useState<string>()
-  const [save, saving] = useOnce(async () => {
-    const settled = swap.settle()
-    if (typeof settled === 'string') return setFault(settled)
-    setFault(undefined)
-    await record(
-      swapEntries(settled, garage, () => crypto.randomUUID()),
-      `${entry.name} has another chain.`,
-    )
-  })
+  const { form, old } = swap
+  const [oldTo, routed] = useWatch({ control: form.control, name: ['oldTo', 'routed'] })
   const routing = old ? 3 : 2
   return (
     <WorkSection id="chain" title={`Fit another chain to ${entry.name}`}>
       {entry.motor !== 'none' && (
         <CautionNote>Power off and battery out before a hand goes near the chain.</CautionNote>
       )}
-      <ol className="flex flex-col gap-5">
-        <Step number={1} title="Which chain goes on">
-          <WhichChain swap={swap} />
-        </Step>
-        {old && (
-          <Step number={2} title="The old one comes off">
-            <Choice
-              legend={`${old.entry.name}, now on it, goes`}
-              value={form.oldTo}
-              onPick={(oldTo) => set({ oldTo })}
-              options={[
-                { value: 'shelf', label: 'on the shelf as a spare' },
-                { value: 'retired', label: 'retired' },
-              ]}
-            />
+      <form onSubmit={swap.submit} noValidate className="flex flex-col gap-4">
+        <ol className="flex flex-col gap-5">
+          <Step number={1} title="Which chain goes on">
+            <WhichChain swap={swap} />
           </Step>
-        )}
-        <Step number={routing} title="Route it and join it">
-          <Joining swap={swap} />
-        </Step>
-        <Step number={routing + 1} title="First look">
-          <FirstLook swap={swap} />
-        </Step>
-      </ol>
-      {fault && (
-        <p role="alert" className="text-sm font-medium text-rust">
-          {fault}
-        </p>
-      )}
-      <div className="flex flex-wrap items-center gap-4">
-        <Button look="firm" disabled={saving} onClick={save}>
-          Log the chain
-        </Button>
-        {!form.routed && (
-          <p className="text-sm text-steel">Step {routing} is not ticked yet: look before you ride.</p>
-        )}
-      </div>
+          {old && (
+            <Step number={2} title="The old one comes off">
+              <Choice
+                legend={`${old.entry.name}, now on it, goes`}
+                value={oldTo}
+                onPick={(next) => form.setValue('oldTo', next)}
+                options={[
+                  { value: 'shelf', label: 'on the shelf as a spare' },
+                  { value: 'retired', label: 'retired' },
+                ]}
+              />
+            </Step>
+          )}
+          <Step number={routing} title="Route it and join it">
+            <Joining swap={swap} />
+          </Step>
+          <Step number={routing + 1} title="First look">
+            <FirstLook swap={swap} />
+          </Step>
+        </ol>
+        <div className="flex flex-wrap items-center gap-4">
+          <Button look="firm" type="submit" disabled={swap.saving}>
+            Log the chain
+          </Button>
+          {!routed && (
+            <p className="text-sm text-steel">Step {routing} is not ticked yet: look before you ride.</p>
+          )}
+        </div>
+      </form>
     </WorkSection>
   )
 }

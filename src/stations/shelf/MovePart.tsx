@@ -1,21 +1,41 @@
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
+import { useWatch } from 'react-hook-form'
+import { object, string } from 'yup'
 import type { EntryDraft } from '../../core/log/entries.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { openFitting, type PartState } from '../../core/log/garage.ts'
 import { bikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { pastDay, shortText } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
+import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { sayDay } from '../../ui/words/numbers.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
-import { faultOfText } from '../../ui/parts/text-fault.ts'
 import { Checks } from './Checks.tsx'
-import { useOnce } from '../../ui/use-once.ts'
 
 const PLACES = { shelf: 'on the shelf', retired: 'retired', lent: 'to somebody, on loan' } as const
 type Off = keyof typeof PLACES
+
+/** Where a part goes, to whom, and when: not before it came to where it is. */
+function moveSchema(part: PartState, now: IsoTime) {
+  const on = openFitting(part)
+  const since = on?.from ?? part.fittings.at(-1)?.to
+  return object({
+    to: string().required(),
+    who: shortText(BOUNDS.nameLetters),
+    day: pastDay(now).test('after', '', (day, context) =>
+      since !== undefined && momentOf(day, now) <= since
+        ? context.createError({
+            message: `It was ${on ? 'fitted' : 'taken off'} on ${sayDay(since, now)}: that day is before it.`,
+          })
+        : true,
+    ),
+  })
+}
 
 /** Fits a part, moves it to another bike, hangs it up, lends it or retires it. */
 export function MovePart({ part, onDone }: { readonly part: PartState; readonly onDone: () => void }) {
@@ -29,52 +49,42 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
     lent: PLACES.lent,
     retired: PLACES.retired,
   }
-  const [to, setTo] = useState(Object.keys(places)[0] ?? 'shelf')
-  const [who, setWho] = useState('')
-  const [day, setDay] = useState(dayOf(now))
-  const [fault, setFault] = useState<string>()
-  const target = to.startsWith('bike ') ? garage.bikes.get(to.slice(5)) : undefined
+  const bikeAt = (place: string) => (place.startsWith('bike ') ? garage.bikes.get(place.slice(5)) : undefined)
+  const { form, submit, saving } = useCheckedForm(
+    moveSchema(part, now),
+    { to: Object.keys(places)[0] ?? 'shelf', who: '', day: dayOf(now) },
+    async ({ to, who, day }) => {
+      const at = momentOf(day, now)
+      const bike = bikeAt(to)?.entry
+      const draft: EntryDraft = bike
+        ? { kind: 'fit', at, part: entry.part, bike: bike.bike }
+        : {
+            kind: 'remove',
+            at,
+            part: entry.part,
+            to: to as Off,
+            ...(to === 'lent' && who !== '' && { lentTo: who }),
+          }
+      const said = bike ? `${entry.name} is on ${bike.name}.` : `${entry.name} went ${PLACES[to as Off]}.`
+      if (await record([draft], said)) onDone()
+    },
+  )
+  const to = useWatch({ control: form.control, name: 'to' })
+  const { errors } = form.formState
+  const target = bikeAt(to)
   const report = useMemo(() => target && bikeReport(garage, target, now), [target, garage, now])
   const { answer } = useForecast(report?.chain?.part.entry.part)
   const checks = report ? checksBeforeFitting(garage, report, answer, entry.spec, part) : []
-  const [save, saving] = useOnce(async () => {
-    const since = on?.from ?? part.fittings.at(-1)?.to
-    const at = momentOf(day, now)
-    const wrong =
-      faultOfDay(day, now) ??
-      (to === 'lent' ? faultOfText(who, BOUNDS.nameLetters) : undefined) ??
-      (since !== undefined && at <= since
-        ? `It was ${on ? 'fitted' : 'taken off'} on ${sayDay(since, now)}: that day is before it.`
-        : undefined)
-    setFault(wrong)
-    if (wrong) return
-    const draft: EntryDraft = target
-      ? { kind: 'fit', at, part: entry.part, bike: target.entry.bike }
-      : {
-          kind: 'remove',
-          at,
-          part: entry.part,
-          to: to as Off,
-          ...(to === 'lent' && who.trim() !== '' && { lentTo: who.trim() }),
-        }
-    const said = target
-      ? `${entry.name} is on ${target.entry.name}.`
-      : `${entry.name} went ${PLACES[to as Off]}.`
-    if (await record([draft], said)) onDone()
-  })
   return (
-    <div className="flex flex-col gap-4">
-      <SelectField label="Where to" options={places} value={to} onPick={setTo} />
-      {to === 'lent' && (
-        <TextField label="To whom" value={who} onChange={(event) => setWho(event.target.value)} />
-      )}
+    <form onSubmit={submit} noValidate className="flex flex-col gap-4">
+      <SelectField label="Where to" options={places} {...form.register('to')} />
+      {to === 'lent' && <TextField label="To whom" fault={errors.who?.message} {...form.register('who')} />}
       <TextField
         label="Day"
         type="date"
         max={dayOf(now)}
-        value={day}
-        fault={fault}
-        onChange={(event) => setDay(event.target.value)}
+        fault={errors.day?.message}
+        {...form.register('day')}
       />
       {target && on && (
         <p className="text-sm text-steel">
@@ -83,9 +93,9 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
         </p>
       )}
       <Checks checks={checks} />
-      <Button look="firm" className="self-start" disabled={saving} onClick={save}>
+      <Button look="firm" type="submit" className="self-start" disabled={saving}>
         Log the move
       </Button>
-    </div>
+    </form>
   )
 }

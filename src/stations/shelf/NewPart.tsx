@@ -1,61 +1,86 @@
 import { useMemo, useState } from 'react'
+import { Controller, useWatch, type UseFormReturn } from 'react-hook-form'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { CogsField } from './CogsField.tsx'
 import { Checks } from './Checks.tsx'
-import { PART_TYPES, partDraft, PartFault, type PartDraft, type PartType } from './part-form.ts'
-import { useOnce } from '../../ui/use-once.ts'
+import {
+  PART_TYPES,
+  partDraft,
+  PartFault,
+  partFormSchema,
+  type PartDraft,
+  type PartForm,
+} from './part-form.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 
 const SURFACES = { plain: 'plain steel', plated: 'plated', 'hard-coated': 'hard-coated' }
 const JOINS = { 'joining-link': 'a joining link', pin: 'a pin' }
 const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
 const DIRECTIONS = { no: 'either way round', yes: 'one way round only' }
 
-type Raw = Readonly<Record<string, string>>
+type Form = UseFormReturn<PartForm>
 
-interface FieldsProps {
-  readonly raw: Raw
-  readonly fault: PartFault | undefined
-  readonly set: (name: string, value: string) => void
+/** The teeth of a cassette, or of a single cog. */
+function PartCogs({ form }: { readonly form: Form }) {
+  const isCounted = useWatch({ control: form.control, name: 'cogsCounted' })
+  return (
+    <Controller
+      control={form.control}
+      name="teeth"
+      render={({ field, fieldState }) => (
+        <CogsField
+          value={field.value}
+          fault={fieldState.error?.message}
+          onChange={(text) => {
+            field.onChange(text)
+            form.clearErrors('teeth')
+          }}
+          isCounted={isCounted}
+          onCounted={(counted) => {
+            form.setValue('cogsCounted', counted)
+            form.clearErrors('teeth')
+          }}
+        />
+      )}
+    />
+  )
 }
 
 /** What is asked, by the type of part. */
-function PartFields({ raw, fault, set }: FieldsProps) {
-  const text = (name: string, label: string, hint?: string, numeric = true) => (
+function PartFields({ form }: { readonly form: Form }) {
+  const type = useWatch({ control: form.control, name: 'type' })
+  const { errors } = form.formState
+  const text = (
+    name: 'links' | 'speeds' | 'limit' | 'closedBefore' | 'loose' | 'teeth',
+    label: string,
+    hint?: string,
+  ) => (
     <TextField
       key={name}
       label={label}
-      value={raw[name] ?? ''}
-      {...(numeric && { inputMode: 'numeric' as const })}
+      inputMode="numeric"
       {...(hint !== undefined && { hint })}
-      fault={fault?.field === name ? fault.message : undefined}
-      onChange={(event) => set(name, event.target.value)}
+      fault={errors[name]?.message}
+      {...form.register(name)}
     />
   )
-  const select = (name: string, label: string, options: Readonly<Record<string, string>>) => (
-    <SelectField
-      key={name}
-      label={label}
-      options={options}
-      value={raw[name] ?? ''}
-      onPick={(value) => set(name, value)}
-    />
-  )
-  switch (raw['type'] as PartType) {
+  const material = <SelectField label="Of" options={MATERIALS} {...form.register('material')} />
+  switch (type) {
     case 'chain':
       return (
         <>
           {text('links', 'Links')}
           {text('speeds', 'Speeds')}
-          {select('surface', 'Surface', SURFACES)}
-          {select('directional', 'It runs', DIRECTIONS)}
-          {select('join', 'Its ends join by', JOINS)}
+          <SelectField label="Surface" options={SURFACES} {...form.register('surface')} />
+          <SelectField label="It runs" options={DIRECTIONS} {...form.register('directional')} />
+          <SelectField label="Its ends join by" options={JOINS} {...form.register('join')} />
         </>
       )
     case 'joining-link':
@@ -69,14 +94,8 @@ function PartFields({ raw, fault, set }: FieldsProps) {
     case 'cassette':
       return (
         <>
-          <CogsField
-            value={raw['teeth'] ?? ''}
-            fault={fault?.field === 'teeth' ? fault.message : undefined}
-            onChange={(teeth) => set('teeth', teeth)}
-            isCounted={raw['cogsCounted'] === 'yes'}
-            onCounted={(counted) => set('cogsCounted', counted ? 'yes' : 'no')}
-          />
-          {select('material', 'Of', MATERIALS)}
+          <PartCogs form={form} />
+          {material}
           {text('loose', 'Of these sold singly', 'Only where the maker says that they fit.')}
         </>
       )
@@ -84,12 +103,22 @@ function PartFields({ raw, fault, set }: FieldsProps) {
       return (
         <>
           {text('teeth', 'Teeth')}
-          {select('material', 'Of', MATERIALS)}
+          {material}
         </>
       )
     case 'guide':
     case 'tension':
       return text('teeth', 'Teeth')
+  }
+}
+
+/** The part as far as it is filled in, for what to know before it goes on; nothing while it is not a part yet. */
+function partSoFar(values: unknown, id: string, at: string): PartDraft | undefined {
+  try {
+    return partDraft(values, id, at)
+  } catch (error) {
+    if (error instanceof PartFault) return undefined
+    throw error
   }
 }
 
@@ -99,84 +128,74 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
   const { answer } = useForecast(report.chain?.part.entry.part)
   const { entry } = report.bike
   const [id] = useState(() => crypto.randomUUID())
-  const [raw, setRaw] = useState<Raw>({
-    type: 'cassette',
-    speeds: String(entry.speeds),
-    links: '114',
-    limit: '1',
-    closedBefore: '0',
-    surface: 'plain',
-    directional: 'no',
-    join: 'joining-link',
-    material: 'steel',
-    used: 'new',
-  })
-  const [where, setWhere] = useState<'bike' | 'shelf'>('shelf')
-  const [day, setDay] = useState(dayOf(now))
-  const [fault, setFault] = useState<PartFault>()
-  const attempt = useMemo((): PartDraft | PartFault => {
-    try {
-      return partDraft(raw, id, momentOf(day, now))
-    } catch (error) {
-      if (error instanceof PartFault) return error
-      throw error
-    }
-  }, [raw, id, day, now])
-  const checks =
-    where === 'bike' && !(attempt instanceof PartFault)
-      ? checksBeforeFitting(garage, report, answer, attempt.spec)
-      : []
-  const [save, saving] = useOnce(async () => {
-    const dayFault = faultOfDay(day, now)
-    if (attempt instanceof PartFault) return setFault(attempt)
-    if (dayFault) return setFault(new PartFault('day', dayFault))
-    setFault(undefined)
-    const drafts: EntryDraft[] = [
-      attempt,
-      ...(where === 'bike' ? [{ kind: 'fit' as const, at: attempt.at, part: id, bike: entry.bike }] : []),
-    ]
-    const said = `${attempt.name} is ${where === 'bike' ? `on ${entry.name}` : 'on the shelf'}.`
-    if (await record(drafts, said)) onDone()
-  })
-  const set = (name: string, value: string) => setRaw({ ...raw, [name]: value })
+  const { form, submit, saving } = useCheckedForm(
+    partFormSchema(now),
+    {
+      type: 'cassette',
+      name: '',
+      teeth: '',
+      cogsCounted: false,
+      loose: '',
+      speeds: entry.speeds,
+      links: 114,
+      limit: 1,
+      closedBefore: 0,
+      surface: 'plain',
+      directional: 'no',
+      join: 'joining-link',
+      material: 'steel',
+      used: 'new',
+      usedKm: '',
+      where: 'shelf',
+      day: dayOf(now),
+    },
+    async ({ where, day, ...fields }) => {
+      const draft = partDraft(fields, id, momentOf(day, now))
+      const drafts: EntryDraft[] = [
+        draft,
+        ...(where === 'bike' ? [{ kind: 'fit' as const, at: draft.at, part: id, bike: entry.bike }] : []),
+      ]
+      const said = `${draft.name} is ${where === 'bike' ? `on ${entry.name}` : 'on the shelf'}.`
+      if (await record(drafts, said)) onDone()
+    },
+  )
+  const values = useWatch({ control: form.control })
+  const { where, used } = values
+  const { errors } = form.formState
+  const checks = useMemo(() => {
+    const draft = where === 'bike' ? partSoFar(values, id, now) : undefined
+    return draft ? checksBeforeFitting(garage, report, answer, draft.spec) : []
+  }, [where, values, id, now, garage, report, answer])
   return (
-    <div className="flex flex-col gap-4">
+    <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <SelectField
-          label="It is a"
-          options={PART_TYPES}
-          value={raw['type'] as PartType}
-          onPick={(type) => set('type', type)}
-        />
+        <SelectField label="It is a" options={PART_TYPES} {...form.register('type')} />
         <TextField
           label="Name"
           placeholder="as on the packet, or nothing"
-          value={raw['name'] ?? ''}
-          fault={fault?.field === 'name' ? fault.message : undefined}
-          onChange={(event) => set('name', event.target.value)}
+          fault={errors.name?.message}
+          {...form.register('name')}
         />
-        <PartFields raw={raw} fault={fault} set={set} />
+        <PartFields form={form} />
         <SelectField
           label="New or used"
           options={{ new: 'new', used: 'used, of unknown past' }}
-          value={raw['used'] as 'new' | 'used'}
-          onPick={(used) => set('used', used)}
+          {...form.register('used')}
         />
-        {raw['used'] === 'used' && (
+        {used === 'used' && (
           <TextField
             label="Distance before, km"
             hint="If it is known."
             inputMode="decimal"
-            value={raw['usedKm'] ?? ''}
-            fault={fault?.field === 'usedKm' ? fault.message : undefined}
-            onChange={(event) => set('usedKm', event.target.value)}
+            fault={errors.usedKm?.message}
+            {...form.register('usedKm')}
           />
         )}
       </div>
       <Choice
         legend="Where to"
         value={where}
-        onPick={setWhere}
+        onPick={(next) => form.setValue('where', next)}
         options={[
           { value: 'shelf', label: 'on the shelf' },
           { value: 'bike', label: `on ${entry.name}` },
@@ -186,14 +205,13 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         label="Day"
         type="date"
         max={dayOf(now)}
-        value={day}
-        fault={fault?.field === 'day' ? fault.message : undefined}
-        onChange={(event) => setDay(event.target.value)}
+        fault={errors.day?.message}
+        {...form.register('day')}
       />
       <Checks checks={checks} />
-      <Button look="firm" className="self-start" disabled={saving} onClick={save}>
+      <Button look="firm" type="submit" className="self-start" disabled={saving}>
         Log the part
       </Button>
-    </div>
+    </form>
   )
 }

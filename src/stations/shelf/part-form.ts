@@ -1,7 +1,17 @@
 import { BOUNDS } from '../../core/log/bounds.ts'
-import { array, number, object, string, ValidationError, type InferType } from 'yup'
+import {
+  array,
+  boolean,
+  number,
+  object,
+  string,
+  ValidationError,
+  type InferType,
+  type ObjectSchema,
+} from 'yup'
 import type { EntryDraft } from '../../core/log/entries.ts'
-import { numberField } from '../../ui/form/fields.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
+import { numberField, pastDay } from '../../ui/form/fields.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { faultOfCogs, teethOf } from './bike-form.ts'
 
@@ -15,11 +25,15 @@ export const PART_TYPES = {
 } as const
 export type PartType = keyof typeof PART_TYPES
 
-const maybe = (least: number, most: number, ask: string) =>
-  numberField({ unit: '', ask, least, most, whole: true }).optional()
+/** A count that some types have. What stands in a field that the type does not show is left aside. */
+const countOf = (types: readonly PartType[], least: number, most: number, ask: string) =>
+  numberField({ unit: '', ask, least, most, whole: true }).when('type', {
+    is: (type: PartType) => types.includes(type),
+    otherwise: (count) => count.transform(() => undefined),
+  })
 
 /** What is asked of a part; each type takes what is its own. */
-export const partSchema = object({
+const partSchema = object({
   type: string()
     .oneOf(Object.keys(PART_TYPES) as PartType[])
     .required(),
@@ -28,21 +42,24 @@ export const partSchema = object({
     .max(BOUNDS.nameLetters, `A shorter name, of at most ${BOUNDS.nameLetters} letters.`)
     .default(''),
   note: string().trim().max(200, 'A few words are enough.').default(''),
-  speeds: maybe(1, 16, 'For how many speeds is it made?'),
-  links: maybe(40, 300, 'Count the links.'),
+  speeds: countOf(['chain', 'joining-link'], 1, 16, 'For how many speeds is it made?'),
+  links: countOf(['chain'], 40, 300, 'Count the links.'),
   surface: string().oneOf(['plain', 'plated', 'hard-coated']).default('plain'),
   directional: string().oneOf(['yes', 'no']).default('no'),
   join: string().oneOf(['joining-link', 'pin']).default('joining-link'),
   teeth: string().trim().default(''),
-  cogsCounted: string().oneOf(['yes', 'no']).default('no'),
+  cogsCounted: boolean().default(false),
   loose: string().trim().default(''),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).default('steel'),
-  limit: maybe(1, 100, 'How often may it be closed?'),
-  closedBefore: maybe(0, 100, 'How often was it closed?'),
+  limit: countOf(['joining-link'], 1, 100, 'How often may it be closed?'),
+  closedBefore: countOf(['joining-link'], 0, 100, 'How often was it closed?'),
   used: string().oneOf(['new', 'used']).default('new'),
-  usedKm: numberField({ unit: 'km', ask: 'A distance, or nothing.', least: 0, most: 500_000 }).optional(),
+  usedKm: numberField({ unit: 'km', ask: 'A distance, or nothing.', least: 0, most: 500_000 }).when('used', {
+    is: 'used',
+    otherwise: (km) => km.transform(() => undefined),
+  }),
 })
-export type PartFields = InferType<typeof partSchema>
+type PartFields = InferType<typeof partSchema>
 
 const teethSchema = array(number().required().min(9).max(60)).required().min(1)
 
@@ -101,7 +118,7 @@ function specOf(fields: PartFields): PartSpec {
       }
     case 'cassette': {
       const counts = teeth(fields.teeth, 16)
-      const odd = faultOfCogs(fields.teeth, fields.cogsCounted === 'yes')
+      const odd = faultOfCogs(fields.teeth, fields.cogsCounted)
       if (odd) throw new PartFault('teeth', odd)
       const loose = teethOf(fields.loose).filter((count) => counts.includes(count))
       return { type: 'cassette', teeth: counts, material, ...(loose.length > 0 && { soldSingly: loose }) }
@@ -130,6 +147,25 @@ function usualName(spec: PartSpec): string {
       return spec.position === 'guide' ? 'Guide pulley' : 'Tension pulley'
   }
 }
+
+/** The form for a part: what it is, where it goes, when. What its type needs is asked for at its own field. */
+export const partFormSchema = (now: IsoTime) =>
+  partSchema
+    .shape({
+      where: string<'bike' | 'shelf'>().required(),
+      day: pastDay(now),
+    })
+    .test('spec', '', (fields, context) => {
+      try {
+        specOf(fields)
+        return true
+      } catch (error) {
+        if (error instanceof PartFault)
+          return context.createError({ path: error.field, message: error.message })
+        throw error
+      }
+    })
+export type PartForm = ReturnType<typeof partFormSchema> extends ObjectSchema<infer T> ? T : never
 
 export type PartDraft = Extract<EntryDraft, { kind: 'part' }>
 

@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
+import type { ValidationError } from 'yup'
 import { commuter, noon, ride, written } from '../../../test/log.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { fittedChain, fittedParts } from '../../core/log/garage.ts'
 import { replay } from '../../core/log/replay.ts'
-import { partDraft, PartFault } from './part-form.ts'
+import { partDraft, PartFault, partFormSchema } from './part-form.ts'
 import { chainsToHand, linkOn, linksToHand, swapEntries, type Swap } from './swap.ts'
 
 const made = (raw: object) => partDraft(raw, 'id', noon(3, 1))
@@ -51,7 +52,7 @@ describe('a part as it is typed', () => {
       made({
         type: 'cassette',
         teeth: '28 11, 13',
-        cogsCounted: 'yes',
+        cogsCounted: true,
         loose: '11 99',
         material: 'titanium',
       }),
@@ -74,6 +75,19 @@ describe('a part as it is typed', () => {
     const used = { type: 'chain', links: '116', speeds: '11', used: 'used' }
     expect(made({ ...used, usedKm: '' })).toMatchObject({ used: {}, spec: { past: 'unknown' } })
     expect(made({ ...used, usedKm: '1500' })).toMatchObject({ used: { km: 1500 } })
+  })
+
+  test('is not held up by what stands in a field that its type does not show', () => {
+    const odd = { links: 'many', limit: '0', usedKm: '?' }
+    expect(made({ type: 'ring', teeth: '42', ...odd }).spec).toMatchObject({ teeth: 42 })
+  })
+
+  test('is asked about at the field, in the form, beside its day', async () => {
+    const form = { type: 'ring', teeth: '40 42', where: 'bike', day: '2026-03-02' }
+    const faults = await partFormSchema(noon(3, 1))
+      .validate(form, { abortEarly: false })
+      .catch((error: ValidationError) => error.inner.map(({ path }) => path).sort())
+    expect(faults).toEqual(['day', 'teeth'])
   })
 
   test.each([

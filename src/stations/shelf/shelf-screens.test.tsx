@@ -87,8 +87,8 @@ describe('the guided swap', () => {
 
   test.each([
     ['Links', '12', /Count the links\. At least 40/],
-    ['24 pitches with a rule, mm', '350', /The first look: 350 over 24 pitches would be 14\.83/],
-    ['24 pitches with a rule, mm', 'long', /is no length/],
+    ['24 pitches with a rule, mm', '350', /Over 24 pitches that would be 14\.83/],
+    ['24 pitches with a rule, mm', 'long', /“long” is not a number/],
   ])('asks about %s at %p and writes nothing', async (label, value, said) => {
     const { recorded } = opened()
     on('2026-03-10')

@@ -1,5 +1,8 @@
-import { useMemo, useState } from 'react'
+import { useMemo, type SyntheticEvent } from 'react'
+import { useWatch, type UseFormReturn } from 'react-hook-form'
+import { boolean, object, string, type ObjectSchema } from 'yup'
 import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
@@ -8,36 +11,26 @@ import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { checksBeforeFitting, type FittingCheck } from '../../core/strategy/fitting-checks.ts'
 import { numberTyped, type NumberField } from '../../ui/words/typed.ts'
 import { inchesToMm } from '../../core/units/convert.ts'
+import { numberField, pastDay } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { useOpenLog } from '../../session/log-context.ts'
-import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { faultOfChain } from './bike-form.ts'
-import { chainsToHand, linkOn, linksToHand, type Swap } from './swap.ts'
+import { chainsToHand, linkOn, linksToHand, swapEntries, type Swap } from './swap.ts'
 
 /** Stands for a part that is not in the log yet. */
 export const NEW = 'new'
 /** Nothing is said of the lubricant. */
 export const AS_IT_CAME = 'as it came'
 
-export interface SwapForm {
-  readonly which: string
-  readonly links: string
-  readonly directional: boolean
-  readonly oldTo: 'shelf' | 'retired'
-  readonly join: string
-  readonly linkLimit: string
-  readonly day: string
-  readonly lube: string
-  readonly length: string
-  readonly routed: boolean
-}
-
 /** A swap in the making: what was chosen, what there is to choose from, what to know before. */
 export interface SwapState {
-  readonly form: SwapForm
-  readonly set: (part: Partial<SwapForm>) => void
+  readonly form: UseFormReturn<SwapForm>
+  readonly submit: (event?: SyntheticEvent) => void
+  readonly saving: boolean
   readonly old: PartState | undefined
   readonly chains: readonly PartState[]
   readonly chosen: PartState | undefined
@@ -46,8 +39,6 @@ export interface SwapState {
   readonly heldLink: PartState | undefined
   readonly spareLinks: readonly PartState[]
   readonly checks: readonly FittingCheck[]
-  /** The swap, or what is wrong with it. */
-  readonly settle: () => Swap | string
 }
 
 const speedsOf = (spec: PartSpec): number | undefined =>
@@ -63,42 +54,68 @@ const CLOSINGS: NumberField = {
 /** A length over 24 pitches, mm or in. */
 const FIRST_LENGTH: NumberField = { unit: '', ask: 'Read the length.', least: 0, most: 400 }
 
-/** What was typed as a number; NaN where it is none. */
-function valueOf(text: string, field: NumberField): number {
-  const typed = numberTyped(text, field)
-  return 'value' in typed ? typed.value : NaN
-}
-/** What is wrong with what was typed, if anything. */
-function faultIn(text: string, field: NumberField): string | undefined {
-  const typed = numberTyped(text, field)
-  return 'fault' in typed ? typed.fault : undefined
-}
+/** What the guided swap asks; what stands in a field that is not shown is left aside. */
+const swapSchema = (now: IsoTime) =>
+  object({
+    which: string().required(),
+    day: pastDay(now),
+    links: numberField(LINKS).when('which', {
+      is: NEW,
+      then: (links) => links.required(LINKS.ask),
+      otherwise: (links) => links.transform(() => undefined),
+    }),
+    directional: string<'no' | 'yes'>().required(),
+    oldTo: string<'shelf' | 'retired'>().required(),
+    join: string().required(),
+    linkLimit: numberField(CLOSINGS).when('join', {
+      is: NEW,
+      then: (limit) => limit.required(CLOSINGS.ask),
+      otherwise: (limit) => limit.transform(() => undefined),
+    }),
+    lube: string().required(),
+    length: numberField(FIRST_LENGTH),
+    routed: boolean().required(),
+  })
+export type SwapForm = ReturnType<typeof swapSchema> extends ObjectSchema<infer T> ? T : never
 
-/** What is wrong with a chain of so many links on a bike, if it cannot go round what is on it. */
-function faultOnBike(garage: Garage, bike: string, links: number): string | undefined {
+/** What is wrong with a swap where it stands in the log and on the bike, and in which field. */
+function faultOfSwap(
+  swap: Swap,
+  { garage, report, now }: { readonly garage: Garage; readonly report: BikeReport; readonly now: IsoTime },
+): { readonly field: keyof SwapForm; readonly message: string } | undefined {
+  const { at, on, lengthMm, bike } = swap
+  const chosen = 'part' in on ? garage.parts.get(on.part) : undefined
+  const chosenOn = chosen && openFitting(chosen)
+  if (report.chain && dayOf(at) < dayOf(report.chain.fittedAt))
+    return {
+      field: 'day',
+      message: `The chain on it was fitted on ${sayDay(report.chain.fittedAt, now)}: that day is before it.`,
+    }
+  if (chosen && chosenOn && at <= chosenOn.from)
+    return {
+      field: 'day',
+      message: `${chosen.entry.name} went onto ${garage.bikes.get(chosenOn.bike)?.entry.name ?? 'its bike'} on ${sayDay(chosenOn.from, now)}: that day is before it.`,
+    }
+  const links = 'links' in on ? on.links : chosen?.entry.spec.type === 'chain' ? chosen.entry.spec.links : 0
   const { rings, cogs } = sprocketTeeth(garage, bike)
-  return faultOfChain(links, rings, cogs)
+  const round = faultOfChain(links, rings, cogs)
+  if (round) return { field: 'links' in on ? 'links' : 'which', message: round }
+  if (lengthMm === undefined) return undefined
+  const first = lengthMm > 0 ? elongationFromLength(24, lengthMm) : NaN
+  return first >= -0.3 && first <= 1.8
+    ? undefined
+    : {
+        field: 'length',
+        message: `Over 24 pitches that ${Number.isFinite(first) ? `would be ${first.toFixed(2)} %` : 'is no length'}. Read it again, or leave it out.`,
+      }
 }
 
-const blankForm = (links: number, hasLink: boolean, day: string): SwapForm => ({
-  which: NEW,
-  links: String(links),
-  directional: false,
-  oldTo: 'shelf',
-  join: hasLink ? 'same' : NEW,
-  linkLimit: '1',
-  day,
-  lube: AS_IT_CAME,
-  length: '',
-  routed: false,
-})
-
-/** Keeps the form of the guided swap and says what it comes to. */
+/** The form of the guided swap, what there is to choose from, and what to know before. */
 export function useSwap(report: BikeReport): SwapState {
-  const { garage, now } = useOpenLog()
+  const { garage, now, record } = useOpenLog()
   const units = useUnits()
   const { answer } = useForecast(report.chain?.part.entry.part)
-  const { bike, speeds } = report.bike.entry
+  const { bike, speeds, name } = report.bike.entry
   const old = report.chain?.part
   const oldSpec = old?.entry.spec
   const ofSpeeds = (parts: readonly PartState[]) =>
@@ -106,14 +123,58 @@ export function useSwap(report: BikeReport): SwapState {
   const chains = ofSpeeds(chainsToHand(garage, bike))
   const spareLinks = ofSpeeds(linksToHand(garage))
   const heldLink = linkOn(garage, bike)
-  const oldLinks = oldSpec?.type === 'chain' ? oldSpec.links : 114
-  const [form, setForm] = useState(() => blankForm(oldLinks, heldLink !== undefined, dayOf(now)))
-  const chosen = chains.find((part) => part.entry.part === form.which)
-  const link = form.join === 'same' ? heldLink : spareLinks.find((part) => part.entry.part === form.join)
-  const links = valueOf(form.links, LINKS)
-  const { directional } = form
+  const { form, submit, saving } = useCheckedForm(
+    swapSchema(now),
+    {
+      which: NEW,
+      links: oldSpec?.type === 'chain' ? oldSpec.links : 114,
+      directional: 'no',
+      oldTo: 'shelf',
+      join: heldLink ? 'same' : NEW,
+      linkLimit: 1,
+      day: dayOf(now),
+      lube: AS_IT_CAME,
+      length: '',
+      routed: false,
+    },
+    async (values, { setError }) => {
+      const { links = 0, linkLimit = 1, length, join, directional } = values
+      const lube = LUBES.find((one) => one === values.lube)
+      const swap: Swap = {
+        at: momentOf(values.day, now),
+        bike,
+        speeds,
+        ...(old && { off: { part: old.entry.part, to: values.oldTo } }),
+        on: values.which === NEW ? { links, directional: directional === 'yes' } : { part: values.which },
+        join: join === 'same' || join === NEW || join === 'pin' ? join : { part: join },
+        linkLimit,
+        ...(lube && { lube }),
+        ...(length !== undefined && { lengthMm: units === 'metric' ? length : inchesToMm(length) }),
+      }
+      const fault = faultOfSwap(swap, { garage, report, now })
+      if (fault) return setError(fault.field, { message: fault.message }, { shouldFocus: true })
+      await record(
+        swapEntries(swap, garage, () => crypto.randomUUID()),
+        `${name} has another chain.`,
+      )
+    },
+  )
+  const [which, join, typedLinks, directional] = useWatch({
+    control: form.control,
+    name: ['which', 'join', 'links', 'directional'],
+  })
+  const chosen = chains.find((part) => part.entry.part === which)
+  const link = join === 'same' ? heldLink : spareLinks.find((part) => part.entry.part === join)
+  const counted = numberTyped(String(typedLinks ?? ''), LINKS)
+  const links = 'value' in counted ? counted.value : NaN
   const checks = useMemo(() => {
-    const spec: PartSpec = chosen?.entry.spec ?? { type: 'chain', links, speeds, past: 'new', directional }
+    const spec: PartSpec = chosen?.entry.spec ?? {
+      type: 'chain',
+      links,
+      speeds,
+      past: 'new',
+      directional: directional === 'yes',
+    }
     return [
       ...checksBeforeFitting(garage, report, answer, spec, chosen),
       ...(link ? checksBeforeFitting(garage, report, answer, link.entry.spec, link) : []),
@@ -121,56 +182,5 @@ export function useSwap(report: BikeReport): SwapState {
   }, [garage, report, answer, chosen, link, links, speeds, directional])
   const chosenOn = chosen && openFitting(chosen)
   const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? 'another bike')
-  const typed = form.length.trim() === '' ? undefined : valueOf(form.length, FIRST_LENGTH)
-  const lengthMm = typed === undefined || units === 'metric' ? typed : inchesToMm(typed)
-  // Half typed is no length yet, and is asked about when it is saved.
-  const first = lengthMm === undefined ? undefined : lengthMm > 0 ? elongationFromLength(24, lengthMm) : NaN
-
-  const faultOf = (): string | undefined => {
-    const at = momentOf(form.day, now)
-    const dayFault = faultOfDay(form.day, now)
-    if (dayFault) return dayFault
-    if (report.chain && form.day < dayOf(report.chain.fittedAt))
-      return `The chain on it was fitted on ${sayDay(report.chain.fittedAt, now)}: that day is before it.`
-    if (chosenOn && at <= chosenOn.from)
-      return `${chosen.entry.name} went onto ${from ?? 'its bike'} on ${sayDay(chosenOn.from, now)}: that day is before it.`
-    const linksFault = chosen ? undefined : faultIn(form.links, LINKS)
-    if (linksFault !== undefined) return linksFault
-    const spec = chosen?.entry.spec
-    const round = faultOnBike(garage, bike, spec?.type === 'chain' ? spec.links : links)
-    if (round) return round
-    const closingsFault = form.join === NEW ? faultIn(form.linkLimit, CLOSINGS) : undefined
-    if (closingsFault !== undefined) return closingsFault
-    if (first !== undefined && !(first >= -0.3 && first <= 1.8))
-      return `The first look: ${form.length} over 24 pitches ${Number.isFinite(first) ? `would be ${first.toFixed(2)} %` : 'is no length'}. Read it again, or leave it out.`
-    return undefined
-  }
-  return {
-    form,
-    set: (part) => setForm((before) => ({ ...before, ...part })),
-    old,
-    chains,
-    chosen,
-    from,
-    heldLink,
-    spareLinks,
-    checks,
-    settle: () => {
-      const fault = faultOf()
-      if (fault !== undefined) return fault
-      const lube = LUBES.find((one) => one === form.lube)
-      const { join } = form
-      return {
-        at: momentOf(form.day, now),
-        bike,
-        speeds,
-        ...(old && { off: { part: old.entry.part, to: form.oldTo } }),
-        on: chosen ? { part: chosen.entry.part } : { links, directional },
-        join: join === 'same' || join === NEW || join === 'pin' ? join : { part: join },
-        linkLimit: valueOf(form.linkLimit, CLOSINGS),
-        ...(lube && { lube }),
-        ...(lengthMm !== undefined && { lengthMm }),
-      }
-    },
-  }
+  return { form, submit, saving, old, chains, chosen, from, heldLink, spareLinks, checks }
 }

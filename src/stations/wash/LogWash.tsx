@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import { useWatch } from 'react-hook-form'
+import { object, string } from 'yup'
 import type { WashMethod } from '../../core/log/kinds/wash.ts'
 import { LUBES, type Lube } from '../../core/lube/lubes.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
@@ -6,11 +7,12 @@ import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
-import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { pastDay } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
+import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
-import { useOnce } from '../../ui/use-once.ts'
 
 const METHODS: readonly WashMethod[] = ['wipe', 'on-bike', 'off-bike', 'none']
 
@@ -52,6 +54,22 @@ function cautionsFor(method: WashMethod, lube: Lube | undefined, motor: boolean)
 }
 
 type Put = Lube | 'unchanged'
+const PUTS: readonly Put[] = [...LUBES, 'unchanged']
+const lubeOf = (put: Put): Lube | undefined => (put === 'unchanged' ? undefined : put)
+
+const washSchema = (now: string) =>
+  object({
+    method: string<WashMethod>().oneOf(METHODS).required(),
+    put: string<Put>()
+      .oneOf(PUTS)
+      .required()
+      .test(
+        'done',
+        'Neither cleaned nor lubricated: there is nothing to log.',
+        (put, { parent }) => put !== 'unchanged' || (parent as { method: WashMethod }).method !== 'none',
+      ),
+    day: pastDay(now),
+  })
 
 interface Props {
   readonly report: BikeReport
@@ -64,59 +82,70 @@ export function LogWash({ report, chain }: Props) {
   const { spec, part } = chain.part.entry
   const links = spec.type === 'chain' ? spec.links : 114
   const ring = report.sprockets.find(({ role }) => role === 'ring')?.teeth ?? 40
-  const [method, setMethod] = useState<WashMethod>('wipe')
-  const [put, setPut] = useState<Put>(chain.story.lube.lube ?? 'wet-lube')
-  const [day, setDay] = useState(dayOf(now))
-  const [fault, setFault] = useState<string>()
-  const lube = put === 'unchanged' ? undefined : put
-
-  const [save, saving] = useOnce(async () => {
-    const wrong =
-      faultOfDay(day, now) ??
-      (method === 'none' && lube === undefined
-        ? 'Neither cleaned nor lubricated: there is nothing to log.'
-        : undefined)
-    setFault(wrong)
-    if (wrong) return
-    await record(
-      [{ kind: 'wash', at: momentOf(day, now), chain: part, method, ...(lube && { lube }) }],
-      `Logged: ${WASH_NAMES[method]}${lube ? `, ${LUBE_NAMES[lube]}` : ''}.`,
-    )
-  })
+  const { form, submit, saving } = useCheckedForm(
+    washSchema(now),
+    { method: 'wipe', put: chain.story.lube.lube ?? 'wet-lube', day: dayOf(now) },
+    (done) => {
+      const on = lubeOf(done.put)
+      return record(
+        [
+          {
+            kind: 'wash',
+            at: momentOf(done.day, now),
+            chain: part,
+            method: done.method,
+            ...(on && { lube: on }),
+          },
+        ],
+        `Logged: ${WASH_NAMES[done.method]}${on ? `, ${LUBE_NAMES[on]}` : ''}.`,
+      )
+    },
+  )
+  const [method, put] = useWatch({ control: form.control, name: ['method', 'put'] })
+  const lube = lubeOf(put)
+  const { errors } = form.formState
   const how = howTo(lube, links, crankTurnsPerChain(links, ring).toFixed(1))
   return (
     <WorkSection id="log" title="What was done">
-      <Choice
-        legend="Cleaned"
-        value={method}
-        onPick={setMethod}
-        options={METHODS.map((value) => ({ value, label: WASH_NAMES[value] }))}
-      />
-      <Choice<Put>
-        legend="Put on"
-        value={put}
-        onPick={setPut}
-        options={[
-          ...LUBES.map((value) => ({ value, label: LUBE_NAMES[value] })),
-          { value: 'unchanged', label: 'not lubed' },
-        ]}
-      />
-      {how && <p className="text-[0.95rem] text-steel">{how}</p>}
-      {cautionsFor(method, lube, report.bike.entry.motor !== 'none').map((caution) => (
-        <CautionNote key={caution}>{caution}</CautionNote>
-      ))}
-      <TextField
-        label="Day"
-        type="date"
-        max={dayOf(now)}
-        value={day}
-        onChange={(event) => setDay(event.target.value)}
-        fault={fault}
-        className="max-w-48"
-      />
-      <Button look="firm" className="self-start" disabled={saving} onClick={save}>
-        Log it
-      </Button>
+      <form onSubmit={submit} noValidate className="flex flex-col gap-4">
+        <Choice
+          legend="Cleaned"
+          value={method}
+          onPick={(next) => {
+            form.setValue('method', next)
+            form.clearErrors('put')
+          }}
+          options={METHODS.map((value) => ({ value, label: WASH_NAMES[value] }))}
+        />
+        <Choice<Put>
+          legend="Put on"
+          value={put}
+          onPick={(next) => {
+            form.setValue('put', next)
+            form.clearErrors('put')
+          }}
+          fault={errors.put?.message}
+          options={[
+            ...LUBES.map((value) => ({ value, label: LUBE_NAMES[value] })),
+            { value: 'unchanged', label: 'not lubed' },
+          ]}
+        />
+        {how && <p className="text-[0.95rem] text-steel">{how}</p>}
+        {cautionsFor(method, lube, report.bike.entry.motor !== 'none').map((caution) => (
+          <CautionNote key={caution}>{caution}</CautionNote>
+        ))}
+        <TextField
+          label="Day"
+          type="date"
+          max={dayOf(now)}
+          fault={errors.day?.message}
+          className="max-w-48"
+          {...form.register('day')}
+        />
+        <Button look="firm" type="submit" className="self-start" disabled={saving}>
+          Log it
+        </Button>
+      </form>
     </WorkSection>
   )
 }

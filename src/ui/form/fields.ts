@@ -38,12 +38,15 @@ export const pastDay = (now: IsoTime) =>
       return fault === undefined || context.createError({ message: fault })
     })
 
-/** A few words that must be there. */
-export const neededText = (ask: string, most: number) =>
+/** A few words, or none. */
+export const shortText = (most: number) =>
   string()
     .trim()
-    .required(ask)
+    .default('')
     .test('text', '', (text, context) => {
       const fault = faultOfText(text, most)
       return fault === undefined || context.createError({ message: fault })
     })
+
+/** A few words that must be there. */
+export const neededText = (ask: string, most: number) => shortText(most).required(ask)

@@ -21,17 +21,18 @@ interface CheckedForm<T extends FieldValues> {
 }
 
 /**
- * A form that is checked by a schema when it is saved, each fault told at its field. Pressed twice it saves once.
+ * A form that is checked when it is saved, each fault told at its field. Pressed twice it saves once.
+ * @param check its schema; or, where each kind of entry checks what it writes, that
  * @param shown what it holds at first
  * @param onValid saves what passed; faults of its own it sets with `form.setError`
  */
 export function useCheckedForm<T extends FieldValues>(
-  schema: ObjectSchema<T>,
+  check: ObjectSchema<T> | Resolver<T>,
   shown: Shown<T>,
   onValid: (values: T, form: UseFormReturn<T>) => unknown,
 ): CheckedForm<T> {
   const form = useForm<T>({
-    resolver: yupResolver(schema) as unknown as Resolver<T>,
+    resolver: typeof check === 'function' ? check : (yupResolver(check) as unknown as Resolver<T>),
     defaultValues: shown as DefaultValues<T>,
   })
   const [save, saving] = useOnce(form.handleSubmit(async (values) => void (await onValid(values, form))))
