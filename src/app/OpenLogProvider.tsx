@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { followLog } from '../core/log/replay-more.ts'
 import type { Entry } from '../core/log/entries.ts'
+import { entryChecks } from '../formats/entry-checks.ts'
 import { LogContext, type OpenLog } from '../session/log-context.ts'
 import { SafeKeepingContext, type StoragePromise } from '../session/safe-keeping.ts'
 import { useSafeKeeper } from '../session/use-safe-keeping.ts'
@@ -14,6 +15,8 @@ import { useTelling } from './use-telling.ts'
 import { ledger, world } from './world.ts'
 
 const MINUTE = 60_000
+/** What writing takes is fetched so long after the log was opened, ms: nothing is drawn with it. */
+const FETCH_AFTER_MS = 1000
 
 /** The time, moved on every five minutes and whenever the page is looked at again. */
 function useNow(): string {
@@ -67,6 +70,11 @@ function Open({ stored, entries, children }: OpenProps) {
   const writing = useWriting(ledger, useTelling())
   const onAnswer = useCallback((promise: StoragePromise) => tell(PROMISE_WORDS[promise]), [tell])
   const keeping = useSafeKeeper(ledger, world, stored, onAnswer)
+  useEffect(() => {
+    // The first entry does not wait for it then, and it is there when the network is not.
+    const timer = setTimeout(() => void entryChecks().catch(() => undefined), FETCH_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [])
   const open = useMemo<OpenLog>(
     () => ({ world, ledger, kept, entries, garage, now, ...writing }),
     [entries, garage, now, writing],

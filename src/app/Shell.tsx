@@ -1,10 +1,8 @@
-import { NEW_ENTRIES } from '../ui/entries/index.ts'
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
 import { useOpenLog } from '../session/log-context.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
-import { Sheet } from '../ui/parts/Sheet.tsx'
 import { finderToggled, keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
 import { CameBackNote } from './CameBackNote.tsx'
@@ -14,68 +12,8 @@ import { STATION_LIST } from '../ui/places.ts'
 import { applyTheme } from './theme.ts'
 
 const Finder = lazy(() => import('./Finder.tsx'))
-
-const OTHER_KEYS: readonly (readonly [string, string])[] = [
-  ['/', 'find anything, do anything (Ctrl k too)'],
-  ['b', 'switch bike'],
-  ['n', 'new entry'],
-  ['u', 'undo the last step'],
-  ['Shift u', 'redo it'],
-  ['?', 'show these keys'],
-]
-
-function KeysSheet() {
-  const send = useSend()
-  const shown = useScreen((state) => state.screen.keysShown)
-  return (
-    <Sheet
-      open={shown}
-      onClose={() => send(keysToggled(false))}
-      title="Keys"
-      note="They do nothing while you type."
-    >
-      <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
-        {[...STATION_LIST.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(
-          ([keys, does]) => (
-            <div key={keys} className="contents">
-              <dt>
-                <kbd className="rounded-[3px] border border-steel px-2 py-0.5 font-mono text-sm">{keys}</kbd>
-              </dt>
-              <dd className="m-0">{does}</dd>
-            </div>
-          ),
-        )}
-      </dl>
-    </Sheet>
-  )
-}
-
-function NewSheet() {
-  const send = useSend()
-  const navigate = useNavigate()
-  const shown = useScreen((state) => state.screen.newShown)
-  const close = () => send(newToggled(false))
-  return (
-    <Sheet open={shown} onClose={close} title="New entry">
-      <ul className="divide-y divide-hairline border-y border-hairline">
-        {NEW_ENTRIES.map(({ label, to }) => (
-          <li key={to}>
-            <button
-              type="button"
-              className="min-h-12 w-full text-left hover:text-petrol"
-              onClick={() => {
-                close()
-                void navigate(to)
-              }}
-            >
-              {label}
-            </button>
-          </li>
-        ))}
-      </ul>
-    </Sheet>
-  )
-}
+const KeysSheet = lazy(() => import('./KeysSheet.tsx'))
+const NewSheet = lazy(() => import('./NewSheet.tsx'))
 
 /** Whoever stands on the mile strip does not type: the keys act there too. */
 const ON_ROAD_TOO = { enableOnFormTags: ['slider'] } as const
@@ -168,16 +106,17 @@ function useMissingPieces() {
   }, [tell])
 }
 
-/** The finder, fetched when it is first asked for. */
-function FinderDialog() {
+/** What any station can call up, each fetched when it is first asked for. */
+function Sheets() {
+  const { finderShown, keysShown, newShown } = useScreen((state) => state.screen)
   const send = useSend()
-  const shown = useScreen((state) => state.screen.finderShown)
-  const close = () => send(finderToggled(false))
-  return shown ? (
+  return (
     <Suspense>
-      <Finder onClose={close} />
+      {keysShown && <KeysSheet onClose={() => send(keysToggled(false))} />}
+      {newShown && <NewSheet onClose={() => send(newToggled(false))} />}
+      {finderShown && <Finder onClose={() => send(finderToggled(false))} />}
     </Suspense>
-  ) : null
+  )
 }
 
 /** The frame round every station: the bar, the keys, and the sheets that any station can call. */
@@ -215,9 +154,7 @@ export function Shell() {
       >
         <Outlet />
       </main>
-      <KeysSheet />
-      <NewSheet />
-      <FinderDialog />
+      <Sheets />
     </>
   )
 }

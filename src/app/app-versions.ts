@@ -1,4 +1,4 @@
-import { Workbox } from 'workbox-window'
+import type { Workbox } from 'workbox-window'
 
 /**
  * How the app in this page stands to the one that is kept for when there is no network: `waiting`, a newer version is
@@ -30,8 +30,9 @@ export const subscribeToVersion = (onChange: () => void): (() => void) => {
  * Keeps the whole app in the browser, so that it opens without a network. A newer version is fetched beside it and
  * waits: nobody's work is interrupted.
  */
-export function keepAppOffline(): void {
+export async function keepAppOffline(): Promise<void> {
   if (!('serviceWorker' in navigator)) return
+  const { Workbox } = await import('workbox-window')
   const held = new Workbox('/sw.js')
   worker = held
   held.addEventListener('waiting', () => become('waiting'))

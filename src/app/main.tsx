@@ -30,7 +30,8 @@ printInDaylight(() => store.getState().screen.theme)
 guardOpening()
 // The log is read while the rest of the app is still on its way.
 ledger.open()
-if (import.meta.env.PROD) keepAppOffline()
+// Where it cannot be fetched the app works as long as the server is there.
+if (import.meta.env.PROD) void keepAppOffline().catch(() => undefined)
 /** A station's screen. The router shows nothing at all where it cannot be loaded: so it is one that says so. */
 async function loaded(load: (typeof SCREENS)[StationName]): Promise<{ Component: ComponentType }> {
   try {

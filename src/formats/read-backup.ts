@@ -1,22 +1,8 @@
 import { ASIDE_REASONS, type AsideEntry, type AsideReason } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
+import { BackupFileError, type BackupContents } from './backup-contents.ts'
 import { checkEntry } from './entry-schema.ts'
 import { BACKUP_FORMAT, BACKUP_VERSION } from './write-backup.ts'
-
-/** A file that is no backup at all: what is wrong and how to mend it, in one sentence. */
-export class BackupFileError extends Error {
-  override readonly name = 'BackupFileError'
-}
-
-/** What a backup holds. */
-export interface BackupContents {
-  /** Those that are sound, in the order of the file, in today's format. */
-  readonly entries: readonly Entry[]
-  /** The others, to be kept beside the log. */
-  readonly aside: readonly AsideEntry[]
-  /** What is wrong with the file as a whole, in one sentence, where something is. */
-  readonly remark?: string
-}
 
 interface Parts {
   readonly entries: readonly unknown[]

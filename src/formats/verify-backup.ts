@@ -1,7 +1,7 @@
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { canonicalText } from '../core/log/merge.ts'
-import type { BackupContents } from './read-backup.ts'
+import type { BackupContents } from './backup-contents.ts'
 
 /**
  * Compares what a backup gives back with what was to be saved, entry for entry. Asked of every backup before it is

@@ -1,6 +1,6 @@
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
-import { readBackup, type BackupContents } from '../formats/read-backup.ts'
+import type { BackupContents } from '../formats/backup-contents.ts'
 import { differenceOf } from '../formats/verify-backup.ts'
 import { writeBackup } from '../formats/write-backup.ts'
 import { readBackupFile } from '../workers/read-backup.ts'
@@ -27,8 +27,9 @@ export async function readAnyhow(
   try {
     return await readBackupFile(file, onProgress).result
   } catch (error) {
-    if (error instanceof WorkerError) return readBackup(await text())
-    throw error
+    if (!(error instanceof WorkerError)) throw error
+    const { readBackup } = await import('../formats/read-backup.ts')
+    return readBackup(await text())
   }
 }
 
@@ -62,8 +63,14 @@ export async function saveBackup(
       new Blob([text]),
       () => text,
       (share) => tell({ status: 'checking', share }),
-    )
-    const difference = contents === 'cancelled' ? undefined : differenceOf(contents, stored, aside)
+    ).catch(() => undefined)
+    // A file that cannot be read again is still handed over: it may be all that there is.
+    const difference =
+      contents === undefined
+        ? 'it could not be read again to check it'
+        : contents === 'cancelled'
+          ? undefined
+          : differenceOf(contents, stored, aside)
     hand(backupName(world, now), text)
     return difference === undefined
       ? { status: 'saved', count: stored.length }

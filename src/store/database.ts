@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
-import { checkEntry } from '../formats/entry-schema.ts'
+import { entryChecks, type EntryChecks } from '../formats/entry-checks.ts'
 import { beginGeneration } from './generation.ts'
 
 /** An entry and its place in the order of arrival on this device. */
@@ -41,8 +41,13 @@ export type World = 'own' | 'demo'
 
 const NAMES: Readonly<Record<World, string>> = { own: 'jolt-mile', demo: 'jolt-mile-demo' }
 
+/** The schema of entries, there before an older database is opened: an upgrade cannot wait for a file. */
+let checks: EntryChecks | undefined
+
 /** Brings entries to today's format. One that cannot be counted is kept beside the log, and nothing stops. */
 async function upgradeEntries(transaction: Transaction): Promise<void> {
+  if (!checks) throw new Error('The schema of entries is not there: nothing is upgraded.')
+  const { checkEntry } = checks
   const aside: AsideEntry[] = []
   await transaction
     .table<Record<string, unknown>>('entries')
@@ -126,6 +131,27 @@ function openFaultOf(error: unknown): OpenFault {
   return 'broken'
 }
 
+/** The first shape whose entries are of today's format. */
+const CHECKED_SHAPE = 4
+
+/** The shape a database has now; 0 where the browser does not say, none where there is no database. */
+async function shapeNow(name: string): Promise<number | undefined> {
+  try {
+    const held = (await indexedDB.databases()).find((one) => one.name === name)
+    return held && (held.version ?? 0) / 10
+  } catch {
+    return 0
+  }
+}
+
+/** Fetches what an upgrade takes, unless the database is known to need none. */
+async function prepareUpgrade({ name }: LogDatabase): Promise<void> {
+  const shape = await shapeNow(name)
+  if (shape === undefined || shape >= CHECKED_SHAPE) return
+  // Where it does not come and an upgrade needs it, the upgrade fails and leaves everything as it is.
+  checks = await entryChecks().catch(() => undefined)
+}
+
 /** The browser answers well within this, ms, where it answers at all. */
 const PATIENCE_MS = 12_000
 
@@ -139,7 +165,7 @@ export async function openPatiently(database: LogDatabase, patienceMs = PATIENCE
     timer = setTimeout(() => reject(new LogOpenError('hanging')), patienceMs)
   })
   try {
-    await Promise.race([database.open(), late])
+    await Promise.race([prepareUpgrade(database).then(() => database.open()), late])
   } catch (error) {
     throw error instanceof LogOpenError ? error : new LogOpenError(openFaultOf(error), error)
   } finally {

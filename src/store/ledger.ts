@@ -8,6 +8,8 @@ import { logReader, LogVanishedError } from './log-reader.ts'
 import type { Ledger, LogState } from './log-state.ts'
 import { allAside, forgetAside, mergeIn, moveAside, takeFromAside } from './merge-in.ts'
 import { secondCopy, type CopyPlace, type SecondCopy } from './second-copy.ts'
+import type { Merge } from '../core/log/merge.ts'
+import { entryChecks } from '../formats/entry-checks.ts'
 import { addEntries, wipe } from './write.ts'
 
 export type { Ledger, LogState } from './log-state.ts'
@@ -170,9 +172,12 @@ export function openLedger(
   const log = keepLog(database, copy.follow)
   let isOpening = false
   hear(database, log)
+  const takeBack = async (texts: readonly string[] | undefined): Promise<Merge> => {
+    const checks = await entryChecks()
+    return log.change((stored) => takeFromAside(database, stored, texts, checks, clock()))
+  }
   const retryAside = async (): Promise<void> => {
-    if ((await database.aside.count()) > 0)
-      await log.change((stored) => takeFromAside(database, stored, undefined, clock()))
+    if ((await database.aside.count()) > 0) await takeBack(undefined)
   }
   return {
     database,
@@ -197,8 +202,9 @@ export function openLedger(
         )
     },
     write: async (decide) => {
+      const checks = await entryChecks()
       const written = await log.change((stored) =>
-        addEntries(database, decide(log.oneStamp(stored)), clock()),
+        addEntries(database, decide(log.oneStamp(stored)), checks, clock()),
       )
       return { written, entries: log.oneStamp(log.held()) }
     },
@@ -210,7 +216,7 @@ export function openLedger(
       return { ...merge, known: merge.known + first.known, undoneHere: first.undoneHere }
     },
     setAside: (ids) => log.change(() => moveAside(database, ids)),
-    takeBack: (texts) => log.change((stored) => takeFromAside(database, stored, texts, clock())),
+    takeBack,
     forget: (text) => forgetAside(database, text),
     wipe: async () => {
       await wipe(database)

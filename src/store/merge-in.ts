@@ -2,7 +2,7 @@ import { isStampedAhead } from '../core/log/bounds.ts'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { canonicalText, mergeLogs, type Merge } from '../core/log/merge.ts'
-import { checkEntry } from '../formats/entry-schema.ts'
+import type { EntryChecks } from '../formats/entry-checks.ts'
 import type { LogDatabase } from './database.ts'
 import { countChange, readGeneration } from './generation.ts'
 import { newestId, nextIds } from './write.ts'
@@ -83,6 +83,7 @@ export async function takeFromAside(
   database: LogDatabase,
   log: readonly Entry[],
   chosen: readonly string[] | undefined,
+  { checkEntry }: EntryChecks,
   nowMs: number,
 ): Promise<Merge> {
   const held = await allAside(database)

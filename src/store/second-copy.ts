@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
-import { checkEntry } from '../formats/entry-schema.ts'
+import { entryChecks } from '../formats/entry-checks.ts'
 import type { Generation } from './generation.ts'
 
 /** What the copy is of, and how many of that log's entries it holds, in their order of arrival. */
@@ -102,6 +102,7 @@ async function readLost(copy: CopyDatabase, generation: Generation): Promise<Los
   if (!mark || mark.generation.id === generation.id) return undefined
   const kept = await copy.aside.toArray()
   const texts = await copy.entries.orderBy('seq').toArray()
+  const { checkEntry } = await entryChecks()
   const entries: Entry[] = []
   const aside = [...kept]
   for (const { text } of texts) {

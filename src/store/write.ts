@@ -2,7 +2,7 @@ import { isStampedAhead } from '../core/log/bounds.ts'
 import { ENTRY_FORMAT, type EntryId } from '../core/log/entry.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
-import { faultOfDraft } from '../formats/entry-schema.ts'
+import type { EntryChecks } from '../formats/entry-checks.ts'
 import type { LogDatabase, StoredEntry } from './database.ts'
 import { countChange, readGeneration } from './generation.ts'
 
@@ -26,7 +26,7 @@ const sound = new WeakSet<EntryDraft>()
  * Checks what is to be written, by the schema that reads it back.
  * @throws DraftError for the first that is unsound
  */
-export function checkDrafts(drafts: readonly EntryDraft[]): void {
+function checkDrafts(drafts: readonly EntryDraft[], faultOfDraft: EntryChecks['faultOfDraft']): void {
   for (const draft of drafts) {
     if (sound.has(draft)) continue
     const found = faultOfDraft(draft)
@@ -80,10 +80,11 @@ export async function stampAgain(database: LogDatabase, nowMs: number): Promise<
 export async function addEntries(
   database: LogDatabase,
   drafts: readonly EntryDraft[],
+  { faultOfDraft }: EntryChecks,
   nowMs: number,
 ): Promise<Entry[]> {
   if (drafts.length === 0) return []
-  checkDrafts(drafts)
+  checkDrafts(drafts, faultOfDraft)
   const newest = await stampAgain(database, nowMs)
   const ids = nextIds(drafts.length, newest, nowMs)
   const action = ids[0] ?? ''

@@ -1,6 +1,7 @@
 import type { JobStep } from '../core/job.ts'
 import type { Entry } from '../core/log/entries.ts'
-import { BackupFileError, backupSteps, type BackupContents } from '../formats/read-backup.ts'
+import { BackupFileError, type BackupContents } from '../formats/backup-contents.ts'
+import { backupSteps } from '../formats/read-backup.ts'
 
 /** Entries are handed over in handfuls, so that the page that takes them is never held up for long. */
 const HANDFUL = 1000

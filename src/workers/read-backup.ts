@@ -1,5 +1,5 @@
 import type { Entry } from '../core/log/entries.ts'
-import { BackupFileError, type BackupContents } from '../formats/read-backup.ts'
+import { BackupFileError, type BackupContents } from '../formats/backup-contents.ts'
 import { pool } from './ask.ts'
 
 /** A backup being read. */

@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { lightFormat } from 'date-fns'
 import { useSafeKeeping, type FolderState, type StoragePromise } from '../../session/safe-keeping.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -23,7 +23,7 @@ function sayFolder(folder: FolderState): string {
     case 'working':
       return `Writing into ${name}…`
     case 'kept':
-      return `${name} is up to date, last written at ${folder.at === undefined ? '…' : format(new Date(folder.at), 'HH:mm')}.${others}`
+      return `${name} is up to date, last written at ${folder.at === undefined ? '…' : lightFormat(new Date(folder.at), 'HH:mm')}.${others}`
     case 'failed':
       return `${name} could not be brought up to date: ${folder.fault ?? 'no reason was given'}.`
   }

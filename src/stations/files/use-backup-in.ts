@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react'
 import type { EntryId } from '../../core/log/entry.ts'
 import type { Merge } from '../../core/log/merge.ts'
-import { BackupFileError, type BackupContents } from '../../formats/read-backup.ts'
+import { BackupFileError, type BackupContents } from '../../formats/backup-contents.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { readBackupFile, type BackupReading } from '../../workers/read-backup.ts'

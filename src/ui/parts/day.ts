@@ -1,9 +1,9 @@
-import { format } from 'date-fns'
+import { lightFormat } from 'date-fns'
 import { isIsoDay } from '../../core/log/bounds.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 
 /** A moment as the local day that a date field holds. */
-export const dayOf = (at: IsoTime): string => format(new Date(at), 'yyyy-MM-dd')
+export const dayOf = (at: IsoTime): string => lightFormat(new Date(at), 'yyyy-MM-dd')
 
 /**
  * The moment a date field means: now for today, so that what is written last comes last; noon for another day. While

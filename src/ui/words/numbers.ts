@@ -1,4 +1,4 @@
-import { differenceInCalendarDays, format } from 'date-fns'
+import { differenceInCalendarDays } from 'date-fns'
 import type { IsoTime } from '../../core/log/entry.ts'
 import { kmToMiles, mmToInches } from '../../core/units/convert.ts'
 import { groupedNumber } from '../../core/units/grouped-number.ts'
@@ -70,12 +70,15 @@ export const sayList = (names: readonly string[]): string =>
 /** Keeps a figure and its per cent sign on one line. */
 export const keepUnits = (text: string): string => text.replace(/(\d) %/g, `$1${NBSP}%`)
 
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' })
+const FULL_DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+
 /** A day with its year: "12 December 2026". */
-export const sayFullDay = (at: IsoTime): string => format(new Date(at), 'd MMMM yyyy')
+export const sayFullDay = (at: IsoTime): string => FULL_DAY.format(new Date(at))
 
 /** A day: "12 December", with the year when it is not this one. */
 export function sayDay(at: IsoTime, now: IsoTime): string {
-  return format(new Date(at), at.slice(0, 4) === now.slice(0, 4) ? 'd MMMM' : 'd MMMM yyyy')
+  return (at.slice(0, 4) === now.slice(0, 4) ? DAY : FULL_DAY).format(new Date(at))
 }
 
 /** How long ago a day was: "today", "9 days ago". */
