@@ -10,7 +10,7 @@ import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
 import { isFromElsewhere, isOurHost, ourHosts } from './callers.ts'
 
 const YEAR_S = 31_536_000
-/** A question that is not all there after this long, ms, is hung up on. */
+/** A question that is not all there after this long, ms, is cut off. */
 const PATIENCE_MS = 10_000
 
 /** The built page, with this answer's own mark for the one style the sheets add. */
@@ -102,7 +102,7 @@ export async function buildServer(distFolder: string, host = '127.0.0.1'): Promi
     globIgnore: ['index.html', '.vite/**'],
     setHeaders: (reply, path) => {
       // File names in assets/ carry a digest of their contents.
-      // The rest is asked for anew each time, so that a new version is heard of.
+      // The rest is asked for again each time, so that a new version is noticed.
       const isForGood = path.includes(`${join(distFolder, 'assets')}`)
       reply.header('cache-control', isForGood ? `public, max-age=${YEAR_S}, immutable` : 'no-cache')
     },

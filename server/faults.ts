@@ -8,7 +8,7 @@ export interface FaultSwitches {
   readonly failEvery: number
   /** At most so many questions a second, then 429; 0: any number. */
   readonly perSecond: number
-  /** Every ride is told twice. */
+  /** Every ride comes twice. */
   readonly duplicate: boolean
   /** The newest first, deletions before what they delete. */
   readonly outOfOrder: boolean

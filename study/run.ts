@@ -95,10 +95,10 @@ const text = `# Are the forecasts right as often as they claim?
 
 Taken by \`npm run study\`: ${RIDERS} made-up riders, seeded, so that the figures come out the same every time. Each rider is drawn from the
 model's own prior (methods 4): a rate of their own, one to four chains, one to three kinds of road with multipliers, lubricants, one to
-three tools with biases, looks after some of the rides, one chain in seven of unknown past, one ride in seven of which nobody said the road; ${readings.toFixed(1)} readings on average, ${percent(past / RIDERS)} of the last chains past their limit already.
+three tools with biases, looks after some of the rides, one chain in seven of unknown past, one ride in seven whose condition is not set; ${readings.toFixed(1)} readings on average, ${percent(past / RIDERS)} of the last chains past their limit already.
 The question is how far the last chain still goes to its limit. An interval that claims 80 % should hold the truth in 80 of 100
 riders; with ${RIDERS} of them the share found scatters by ${(100 * Math.sqrt((0.8 * 0.2) / RIDERS)).toFixed(1)} points by chance alone. A truth of exactly 0 (past the limit already) is
-placed by chance within the draws that are 0 too. The continuous ranked probability score is the area between what was told and
+placed by chance within the draws that are 0 too. The continuous ranked probability score is the area between what was forecast and
 what came: for a single figure its distance from the truth. Lower is better.
 
 | distance to the limit, by | 50 % interval | 80 % interval | 95 % interval | error of the median | CRPS |

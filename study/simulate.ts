@@ -38,7 +38,7 @@ const TOOLS = [
 ] as const
 type Tool = (typeof TOOLS)[number]
 
-/** Chains that came with a bike nobody knows the past of, and rides nobody said the road of. */
+/** Chains of unknown past, and rides whose condition is not set. */
 const UNKNOWN_PAST = 0.15
 const NOT_SET = 0.15
 

@@ -90,7 +90,7 @@ const isReason = (value: unknown): value is AsideReason => ASIDE_REASONS.include
 const HANDFUL = 500
 
 /**
- * Reads a backup a piece at a time: what is sound comes in, what is not is told and kept aside, and nothing is lost.
+ * Reads a backup a piece at a time: what is sound comes in, what is not is named and kept aside, and nothing is lost.
  * @returns by steps, each telling how many of the entries were looked at
  * @throws BackupFileError where the file is no backup, or nothing whole is left in it
  */

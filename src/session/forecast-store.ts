@@ -39,7 +39,7 @@ export interface KeptForecasts extends ForecastStore {
 
 type KnownOutlook = Known<Answer<'rider-outlook'>>
 
-/** Keeps the keeper in step with the log: what is known of an earlier log is shown as such until it is asked anew. */
+/** Keeps the keeper in step with the log: what is known of an earlier log is shown as such until it is asked again. */
 export function forecastStore(keeper: AnswerKeeper<'rider-outlook'>): KeptForecasts {
   let followed: { readonly garage: Garage; readonly now: IsoTime } | undefined
   let asked: AskedBefore | undefined

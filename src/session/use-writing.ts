@@ -14,7 +14,7 @@ export interface WriteFault {
   readonly draft?: { readonly field: string; readonly fault: string }
 }
 
-/** How what is written is told of: the words and the notices are the screens'. */
+/** How the user hears of what is written: the words and the notices are the screens'. */
 export interface Telling {
   readonly failed: (fault: WriteFault) => void
   /** What was recorded, with a way back. */

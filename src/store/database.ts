@@ -18,7 +18,7 @@ export interface StoredAnswer {
   /** Job, version and question. */
   readonly key: string
   readonly job: string
-  /** Of the job: answers of another one are worked out anew. */
+  /** Of the job: answers of another one are worked out again. */
   readonly version: number
   /** What it is about, the same whatever the log says of it. */
   readonly about: string

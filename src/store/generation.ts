@@ -9,7 +9,7 @@ interface WithKept {
 }
 
 /**
- * What tells this log from one that the browser began anew after deleting it. Entries are only ever added, but for the
+ * What tells this log from one that the browser started over after deleting it. Entries are only ever added, but for the
  * few changes that are counted here; whoever holds the log in memory then reads it again from the start.
  */
 export interface Generation {
@@ -26,7 +26,7 @@ export async function readGeneration(database: WithKept): Promise<Generation | u
   return (await database.kept.get(KEY))?.value as Generation | undefined
 }
 
-/** Says that entries were taken away or written anew. Within a transaction on `kept`. */
+/** Says that entries were taken away or rewritten. Within a transaction on `kept`. */
 export async function countChange(database: WithKept, held: Generation | undefined): Promise<void> {
   const value: Generation = { id: held?.id ?? v4(), changes: (held?.changes ?? 0) + 1 }
   await database.kept.put({ key: KEY, value })

@@ -44,7 +44,7 @@ export interface Ledger {
   readonly forget: (text: string) => Promise<void>
   /** Empties the log and all that is kept beside it. */
   readonly wipe: () => Promise<void>
-  /** Begins the log anew in the database that took the place of a deleted one, with what this page still knows. */
+  /** Starts the log over in the database that took the place of a deleted one, with what this page still knows. */
   readonly writeBack: () => Promise<void>
   /** Lets go of the database. */
   readonly stop: () => void

@@ -31,8 +31,8 @@ export interface LostLog {
 /**
  * A copy of the log in another store of the same browser.
  *
- * A browser that is cut off while it writes may find its own files damaged at the next start, and then begins that store
- * anew, empty and without a word. Its other stores are other files.
+ * A browser that is cut off while it writes may find its own files damaged at the next start, and then starts that store
+ * over, empty and without a word. Its other stores are other files.
  */
 export interface SecondCopy {
   /** Brings the copy up to the log; later and quietly, for the log itself is written by then. */
@@ -69,7 +69,7 @@ function openCopy({ indexedDB }: CopyPlace): CopyDatabase {
   return copy
 }
 
-/** Adds what the copy lacks of a log, or begins it anew where it is of another state of it. All or nothing. */
+/** Adds what the copy is missing of a log, or starts it over where it is of another state of it. All or nothing. */
 async function bringUp(
   copy: CopyDatabase,
   stored: readonly Entry[],
@@ -166,7 +166,7 @@ interface Buckets {
 
 /**
  * A store beside the usual one, where the browser has such: undefined elsewhere. The browsers that have none keep their
- * databases in another way, and do not begin them anew.
+ * databases in another way, and do not start them over.
  */
 export async function placeBeside(): Promise<CopyPlace | undefined> {
   const { storageBuckets } = globalThis.navigator as { storageBuckets?: Buckets }

@@ -98,7 +98,7 @@ const isWaiting = <N extends JobName>({ fresh, loaded, stopped, fault }: Held<N>
 
 /**
  * Keeps answers in step with the log: what was worked out for the same question, now or on an earlier visit, is there
- * at once; what is older is shown as such while it is worked out anew.
+ * at once; what is older is shown as such while it is worked out again.
  */
 export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans<N>): AnswerKeeper<N> {
   let held: readonly Held<N>[] = []
@@ -141,7 +141,7 @@ export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans
   const stopAll = (isWanted: (about: string, key: string) => boolean): void => {
     for (const [about, { key, asked }] of running) {
       if (isWanted(about, key)) continue
-      // Whatever still comes of it is not waited for: it may be asked for anew before that.
+      // Whatever still comes of it is not waited for: it may be asked for again before that.
       running.delete(about)
       asked.stop()
     }

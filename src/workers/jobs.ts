@@ -38,7 +38,7 @@ export type Part<N extends JobName> =
 
 /**
  * Counts up with every change of what a job answers to the same question: answers kept of another version are worked out
- * anew. Beside the jobs, not in them, so that the page, which needs no more than this, does not load them.
+ * again. Beside the jobs, not in them, so that the page, which needs no more than this, does not load them.
  */
 export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'rider-outlook': 3,

@@ -16,7 +16,7 @@ export interface Reading {
 
 /** Files that are read in one go, at most. */
 const PART = 25
-/** Progress is told at most this often, ms: a thousand files are not a thousand drawings. */
+/** Progress is reported at most this often, ms: a thousand files are not a thousand drawings. */
 const TELL_MS = 80
 
 const isArchive = (file: File): boolean => /\.zip$/i.test(file.name)

@@ -105,7 +105,7 @@ function powerByRoad(
   })
 }
 
-/** Measured power at each sample, W; across a short silence in a straight line, NaN where nobody measured. */
+/** Measured power at each sample, W; across a short silence in a straight line, NaN where there is no measurement. */
 function measuredPower(samples: readonly EffortSample[], body: RidingBody): Float64Array {
   const { first } = stretchEnds(samples)
   const powers = Float64Array.from(samples, ({ powerW }) =>
@@ -125,7 +125,7 @@ function measuredPower(samples: readonly EffortSample[], body: RidingBody): Floa
   return powers
 }
 
-/** What a ride's energy is told from. */
+/** What a ride's energy is worked out from. */
 export type EnergyFrom = 'power' | 'speed'
 
 /** Power through the chain over a ride. */

@@ -20,7 +20,7 @@ export interface ChainRide {
 export interface Gathered {
   readonly km: number
   readonly wearKm: number
-  /** The part of the wear-distance that rests on rides whose condition nobody has said. */
+  /** The part of the wear-distance that rests on rides whose condition is not set. */
   readonly unsureWearKm: number
 }
 

@@ -1,6 +1,6 @@
 import type { TrackPoint } from './track-point.ts'
 
-/** What was done to a track's points before anything was told from them. */
+/** What was done to a track's points before anything was worked out from them. */
 export interface CleanTrack {
   readonly segments: readonly (readonly TrackPoint[])[]
   /** Points that were written twice and count once. */

@@ -39,7 +39,7 @@ export type Quarter = (typeof QUARTERS)[number]
 export const quarterOf = (at: string): Quarter =>
   QUARTERS[Math.floor((Number(at.slice(5, 7)) % 12) / 3)] ?? 'dec-feb'
 
-/** What a bike's rides are taken to be at a time of year when nobody has said. */
+/** What a bike's rides are taken to be at a time of year where no condition is set. */
 export function usualAt(
   bike: {
     readonly usualCondition: Condition
@@ -51,7 +51,7 @@ export function usualAt(
 }
 
 /**
- * Spread, as a standard deviation of the logarithm, of the multiplier of rides whose condition nobody has said: a
+ * Spread, as a standard deviation of the logarithm, of the multiplier of rides whose condition is not set: a
  * dry road may have been wet or salted. Ours, a guess.
  */
 export const UNSURE_LOG_SD = 0.5

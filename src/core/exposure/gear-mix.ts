@@ -14,7 +14,7 @@ export interface GearMix {
   readonly cogs: ReadonlyMap<number, number>
   readonly rings: ReadonlyMap<number, number>
   readonly totalKj: number
-  /** Share of the energy whose gear was told by cadence; the rest is laid out by the bike's usual mix. */
+  /** Share of the energy whose gear is known from cadence; the rest is laid out by the bike's usual mix. */
   readonly toldShare: number
 }
 

@@ -19,7 +19,7 @@ const MOST_PIECES = 60
 const TOLERANCE = 0.01
 
 /**
- * The spans between successive readings of one bike's computer, in order of time. A count that began anew starts no
+ * The spans between successive readings of one bike's computer, in order of time. A count that started over starts no
  * difference; a reading below the one before it, without that being said, gives none.
  * @param rides of that bike, in order of time
  */

@@ -21,7 +21,7 @@ export const USUAL_CIRCUMFERENCE_MM = 2155
 export interface RideGears {
   /** Energy through the chain, kJ per km of the ride, above 0; absent where nothing tells it. */
   readonly energyKjPerKm?: number
-  /** What it is told from. */
+  /** What it is worked out from. */
   readonly from?: EnergyFrom
   /** kJ by ring and cog, as "40x15"; absent where there was no cadence. */
   readonly gears?: Readonly<Record<string, number>>

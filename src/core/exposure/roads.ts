@@ -14,7 +14,7 @@ export interface RoadPiece {
   readonly km: number
   readonly condition: Condition
   readonly lube?: Lube | undefined
-  /** Nobody has said what it was ridden in: the condition is only taken to be so. */
+  /** No condition is set: it is only taken to be so. */
   readonly notSet?: true | undefined
   /** Nobody has told its energy, while other rides of the bike tell theirs: it is taken to be like them. */
   readonly energyUnknown?: true | undefined

@@ -2,7 +2,7 @@ import type { EffortSample } from './chain-energy.ts'
 import { MOST_STEP_S } from './stretches.ts'
 import { greatCircleM, MAX_SPEED_MS, type TrackPoint } from './track-point.ts'
 
-/** A moment of a ride with all that gears and energy are told from. */
+/** A moment of a ride with all that gears and energy are worked out from. */
 export type GearRecord = EffortSample
 
 /** Positions scatter by metres: speed from them is taken over this many seconds either side, or to the neighbours. */

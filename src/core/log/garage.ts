@@ -29,7 +29,7 @@ export interface PartState {
   /** In order of time; the last one may be open. */
   readonly fittings: readonly Fitting[]
   readonly retired: boolean
-  /** With somebody else, until it is fitted or hung up again; the name may be empty. */
+  /** With somebody else, until it is fitted or back on the shelf; the name may be empty. */
   readonly lentTo?: string
 }
 
@@ -39,7 +39,7 @@ export interface ReadingState {
   readonly used: boolean
 }
 
-/** A tool of one's own and the readings that zeroed it. */
+/** A tool of the rider's own and the readings that zeroed it. */
 export interface ToolState {
   readonly entry: ToolEntry
   readonly zeroings: readonly ZeroingEntry[]
@@ -48,7 +48,7 @@ export interface ToolState {
 /** A ride as it is counted: its condition said since, or assumed. */
 export type Ride = RideEntry & {
   readonly condition: Condition
-  /** Nobody has said what it was ridden in: the condition is the bike's usual. */
+  /** No condition is set: it is the bike's usual. */
   readonly unsure?: true
   /** Distance the odometer tells of and no ride accounts for, spread over the days between. */
   readonly spread?: true

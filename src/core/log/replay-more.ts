@@ -4,7 +4,7 @@ import type { BikeState, Garage } from './garage.ts'
 import { kindOf } from './kind-of.ts'
 import { countedRide, replayed, replayedWithMore, type Replayed } from './replay.ts'
 
-/** A ride that only adds: it corrects nothing, and its bike's distance is told by rides alone. */
+/** A ride that only adds: it corrects nothing, and its bike's distance comes from rides alone. */
 const isPlainRide = (entry: Entry, garage: Garage): entry is RideEntry =>
   entry.kind === 'ride' &&
   entry.supersedes === undefined &&

@@ -10,7 +10,7 @@ interface LubeRide {
   readonly condition: Condition
 }
 
-/** Why a chain wants lubricating, worst first; `distance` covers both used up and not yet. */
+/** Why a chain needs lubricating, worst first; `distance` covers both used up and not yet. */
 export type ClockReason = 'none' | 'mud' | 'rain' | 'distance' | 'storage'
 
 export interface LubeClock {

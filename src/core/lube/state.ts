@@ -5,7 +5,7 @@ import { lifeUsed } from './clock.ts'
 import type { Lube } from './lubes.ts'
 
 export interface LubeState {
-  /** Absent: nobody has said what is on the chain. */
+  /** Absent: what is on the chain is not known. */
   readonly lube?: Lube
   readonly since?: IsoTime
   /** Share of its life used by distance. */

@@ -99,7 +99,7 @@ export function lookAhead({ report, chain, answer, wear }: Facts): LookAhead | u
     : look
 }
 
-/** When what is on the chain of a bike is used up; undefined where nobody has said what that is. */
+/** When what is on the chain of a bike is used up; undefined where that is not known. */
 export function lubeAhead(
   { chain, plan, now }: BikeReport,
   answer: WearAnswer | undefined,

@@ -9,7 +9,7 @@ export interface AheadQuestion {
   readonly stretches: readonly RoadStretch[]
   /** How unsure the usual pace is, as a spread of its logarithm. */
   readonly paceLogSd: number
-  /** Nothing is being ridden: distances can be told, dates cannot. */
+  /** Nothing is being ridden: there are distances, but no dates. */
   readonly idle: boolean
 }
 

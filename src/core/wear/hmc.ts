@@ -32,7 +32,7 @@ export interface Sample {
 
 /** Share of proposals to be taken while the step is tuned (Hoffman & Gelman 2014); once it has settled, four in five are. */
 const WANTED = 0.7
-/** A third of the way round the orbit of a unit normal: neighbouring draws then hardly go together. Paths vary by half of it. */
+/** A third of the way round the orbit of a unit normal: neighbouring draws then hardly correlate. Paths vary by half of it. */
 const PATH = 2
 const MOST_STEPS = 48
 /** The step is tuned from here on. */
@@ -155,7 +155,7 @@ const LATER_WARM_UP = 0.4
 
 /**
  * Draws from a density by Hamiltonian Monte Carlo: leapfrog paths of a length that varies, a step tuned so that four
- * proposals in five are taken, coordinates scaled by their spreads and by how they go together about where the warm-up
+ * proposals in five are taken, coordinates scaled by their spreads and by how they correlate about where the warm-up
  * has led to, and all left alone from then on. The same seed gives the same draws.
  * @yields how far it has come, every few milliseconds: whoever walks it may stop walking
  */

@@ -1,5 +1,5 @@
 /**
- * How coordinates spread and go together, as a matrix W with W Wᵀ their covariance: a sampler steps along W times its
+ * How coordinates spread and correlate, as a matrix W with W Wᵀ their covariance: a sampler steps along W times its
  * momentum, and the momentum takes up Wᵀ times the slope.
  */
 export interface Metric {

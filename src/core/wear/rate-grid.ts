@@ -7,7 +7,7 @@ import type { TakenReading } from '../measure/reading.ts'
 /** Wear-distance gathered up to a moment, km. */
 export interface WearDistance {
   readonly wearKm: number
-  /** The part of it that rests on rides whose condition nobody has said; absent: none. */
+  /** The part of it that rests on rides whose condition is not set; absent: none. */
   readonly unsureWearKm?: number
 }
 
@@ -191,7 +191,7 @@ function gridPoints(
 /**
  * Belief about one chain's wear (methods 4 with the multipliers at their defaults), on a grid over rate, start and
  * curvature: `rate ~ LogN(log 0.17, 0.58)`, `beta ~ LogN(0, 0.08)`, `start ~ N(0, 0.02)` for a chain fitted new,
- * flat on -0.05..1.2 for one of unknown past, for which curvature is left out: it cannot be told from the start.
+ * flat on -0.05..1.2 for one of unknown past, for which curvature is left out: it cannot be separated from the start.
  * Readings enter with the likelihoods of methods 2, each instrument's bias shared by all its readings. A measured
  * chain that was fitted new is held with a small chance to have a past the log does not tell.
  * Rides without conditions share one multiplier, `LogN(0, 0.5)` about what they are taken to be.

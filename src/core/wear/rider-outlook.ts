@@ -85,7 +85,7 @@ const ODD_FROM = 0.85
 const FEW_CHAINS = 6
 /** One less likely than this is asked about. */
 const ASKED_FROM = 0.5
-/** So many at most are drawn anew, the oddest: all chains are drawn again for each. */
+/** So many at most are redrawn, the oddest: all chains are drawn again for each. */
 const MOST_ANEW = 2
 
 /** Of all chains a chain may have been mistaken for, those on bikes and the newest others. */

@@ -43,7 +43,7 @@ const TOOL_OFF_SD = 0.2
 /** As often as a tool is off, one reading is: by this in half of all cases, %, now and then by far more: a pitch miscounted. */
 const MISREAD_BY = 0.2
 const MISREAD_MOST = 5
-/** How much wear the log lacks where it lacks some: so many times what it tells since the last look, about. */
+/** How much wear the log lacks where some is missing: so many times what it holds since the last look, about. */
 const MISSING_LOG_TIMES = Math.log(1.5)
 const MISSING_LOG_SD = 0.7
 /** And at least so much, wear-km, about. */

@@ -9,14 +9,14 @@ import { readTcx } from './tcx.ts'
 import { isGzip, MOST_BYTES, unpackGzip } from './zip.ts'
 
 /**
- * What a file held: recorded rides, legs of other sports among them; or a table whose columns are still to be told, of
+ * What a file held: recorded rides, legs of other sports among them; or a table whose columns are not known yet, of
  * rides or of points.
  */
 export type RideContents =
   | { readonly form: 'rides'; readonly rides: readonly RecordedRide[] }
   | { readonly form: 'table'; readonly table: RideTable; readonly isTrack: boolean }
 
-/** UTF-16 written anew as UTF-8; anything else as it is. */
+/** UTF-16 rewritten as UTF-8; anything else as it is. */
 const asUtf8 = (bytes: Uint8Array): Uint8Array =>
   (bytes[0] ?? 0) >= 0xfe ? new TextEncoder().encode(decodeText(bytes)) : bytes
 

@@ -66,7 +66,7 @@ export function guessColumns(heads: readonly string[]): Partial<Record<Column, n
 /** Titles are no longer than this, lines. */
 const LOOKED_AT = 30
 
-/** The row that holds the heads: the first whose cells can be told, after whatever titles stand above it. */
+/** The row that holds the heads: the first whose cells can be recognised, after whatever titles stand above it. */
 function headRow(data: readonly (readonly string[])[]): number {
   const widest = data.slice(0, LOOKED_AT).reduce((most, row) => Math.max(most, row.length), 0)
   const told = data.findIndex(
@@ -76,7 +76,7 @@ function headRow(data: readonly (readonly string[])[]): number {
   return told >= 0 ? told : data.findIndex((row) => row.length === widest && widest > 1)
 }
 
-/** What separates the cells: with it the most heads can be told. Decimal commas would mislead whoever only counts. */
+/** What separates the cells: with it the most heads are recognised. Decimal commas would mislead whoever only counts. */
 function separatorOf(text: string): string | undefined {
   let best: { readonly separator: string; readonly told: number } | undefined
   for (const separator of SEPARATORS) {

@@ -145,14 +145,14 @@ function dayOf(text: string, order: DateOrder): WrittenDay | undefined {
 /** A moment as a table tells it. */
 export interface TableMoment {
   readonly at: string
-  /** Whether the time of day is told; else it stands at noon. */
+  /** Whether the time of day is given; else it stands at noon. */
   readonly hasTime: boolean
 }
 
 const CLOCK = /^\s*(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,]\d+)?)?\s*([ap])?\.?m?\.?\s*$/i
 
 /**
- * A moment as a table writes it; a time without a zone is the reader's own. Noon where only the day is told.
+ * A moment as a table writes it; a time without a zone is the reader's own. Noon where only the day is given.
  * @param clockCell the time of day, where it stands in a column of its own
  * @returns undefined where it is no date
  */

@@ -31,7 +31,7 @@ export interface TableMapping {
 
 export interface TableRide {
   readonly at: string
-  /** Whether the time of day is told. */
+  /** Whether the time of day is given. */
   readonly hasTime: boolean
   readonly km: number
   readonly movingSeconds?: number
@@ -158,7 +158,7 @@ export interface GuessedMapping {
 
 /**
  * A mapping as far as the table tells it; what it does not tell has to be said.
- * @param chosen which column holds what; by their heads and cells where nobody has said it
+ * @param chosen which column holds what; by their heads and cells where it is not said
  */
 export function guessMapping(table: RideTable, chosen?: Partial<Record<Column, number>>): GuessedMapping {
   const distanceAt = (chosen ?? guessColumns(table.heads)).distance

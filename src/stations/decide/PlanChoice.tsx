@@ -15,7 +15,7 @@ const planSchema = object({
   weekly: neededNumber({ unit: '', ask: 'How far in a week?', least: 0, most: 2000 }),
 })
 
-/** How far the bike goes in a week: as lately, or as its rider says. */
+/** How far the bike goes in a week: its recent average, or what its rider plans. */
 export function PlanChoice({ report }: { readonly report: BikeReport }) {
   const { record, now } = useOpenLog()
   const units = useUnits()

@@ -74,7 +74,7 @@ function placesToday(chain: ChainReport, now: string): number[] {
   return today.flatMap(({ entry }) => (entry.linksFromJoint === undefined ? [] : [entry.linksFromJoint]))
 }
 
-/** Picks an instrument, or a tool of one's own, for the form. */
+/** Picks an instrument, or one of the rider's own tools, for the form. */
 function pickTool(form: TakeForm, choice: string, tools: ReadonlyMap<string, ToolState>): void {
   const own = tools.get(choice)?.entry
   const instrument = own?.instrument ?? (choice as Instrument)

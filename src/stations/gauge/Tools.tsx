@@ -167,7 +167,7 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
   )
 }
 
-/** One's own measuring tools: what is known of each, zeroing, and whether it is still in use. */
+/** The rider's own measuring tools: what is known of each, zeroing, and whether it is still in use. */
 export function Tools() {
   const { garage, record } = useOpenLog()
   const biases = useMemo(() => toolBiases(garage), [garage])

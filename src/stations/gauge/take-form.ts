@@ -58,7 +58,7 @@ export const takeSchema = object({
   instrument: string()
     .oneOf([...INSTRUMENT_ORDER])
     .required(),
-  /** A tool of one's own; absent: whatever there is of the instrument. */
+  /** One of the rider's own tools; absent: whatever there is of the instrument. */
   tool: string().optional(),
   day: string().required(),
   pitches: neededNumber({ unit: '', ask: 'Count the pitches.', least: 1, most: 200, whole: true }),

@@ -4,7 +4,7 @@ import { typedNumber } from '../../core/units/typed-number.ts'
 
 /** No caliper shows more, mm. */
 const MOST_LENGTH = 999
-/** A caliper that types sends its digits faster than any hand: a pause longer than this starts anew, ms. */
+/** A caliper that types sends its digits faster than any hand: a pause longer than this starts over, ms. */
 const PAUSE_MS = 400
 
 const isTyping = (target: EventTarget | null): boolean =>

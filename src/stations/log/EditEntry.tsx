@@ -129,7 +129,7 @@ function Overtaken({ newer, onOpen }: Pick<EditProps, 'onOpen'> & { readonly new
   )
 }
 
-/** An entry, to be put right by one that takes its place; what changes downstream is shown before. */
+/** An entry, to be corrected by one that takes its place; what changes downstream is shown before. */
 export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
   const { entries, now, record, withdraw, restore } = useOpenLog()
   const tell = useNotice()

@@ -71,7 +71,7 @@ function newKind(name: string | null): KindWords<Entry> | undefined {
   return words?.blank && words
 }
 
-/** The log itself: every entry to be found, and put right by another. */
+/** The log itself: every entry, to be found and corrected. */
 export default function Log() {
   const { entries, garage, now } = useOpenLog()
   const units = useUnits()

@@ -172,7 +172,7 @@ function useSorterKeys(
   })
 }
 
-/** A fast way through rides that want a surface: one key each, or many at once. */
+/** A fast way through rides without a condition: one key each, or many at once. */
 export function ConditionSorter({ report }: { readonly report: BikeReport }) {
   const { record, now } = useOpenLog()
   const units = useUnits()

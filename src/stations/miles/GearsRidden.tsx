@@ -67,7 +67,7 @@ const GROUNDS = object({
   motor: neededNumber({ unit: '%', ask: 'The motor’s share; 0 for none.', least: 0, most: 99 }),
 })
 
-/** What the energy of riding is told from, to be put right: wheel, mass, motor, and the mix where no cadence tells. */
+/** What the energy of riding is worked out from, to be corrected: wheel, mass, motor, and the mix where no cadence tells. */
 function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs: readonly number[] }) {
   const { record } = useOpenLog()
   const { entry } = report.bike

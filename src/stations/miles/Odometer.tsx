@@ -13,7 +13,7 @@ import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { sayDay, sayKm } from '../../ui/words/numbers.ts'
 
-/** What is asked of the figure: one that counts on from those before it, unless it began anew. */
+/** What is asked of the figure: one that counts on from those before it, unless it started over. */
 const schemaFor = (odometer: readonly OdometerEntry[], now: IsoTime, units: Units) =>
   object({
     shown: neededNumber({

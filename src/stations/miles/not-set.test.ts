@@ -19,7 +19,7 @@ const bike = replay(entries).bikes.get('heron')
 const notSet = ridesNotSet(bike?.rides ?? [])
 const dates = (rides: readonly { at: string }[]) => rides.map(({ at }) => at.slice(5, 10))
 
-describe('rides that want a surface', () => {
+describe('rides without a condition', () => {
   test('are those nobody spoke of; distance by the bike’s computer is no ride to ask about', () => {
     expect(dates(notSet)).toEqual(['01-05', '01-20', '02-03'])
     const counted = written([

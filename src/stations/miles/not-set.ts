@@ -7,7 +7,7 @@ import type { Ride } from '../../core/log/garage.ts'
 /** Which of the rides without conditions are meant. */
 export type Which = 'one' | 'month' | 'route' | 'between' | 'all'
 
-/** The rides that nobody has said the condition of, oldest first. Distance spread by the odometer is no ride to ask about. */
+/** The rides whose condition is not set, oldest first. Distance spread by the odometer is no ride to ask about. */
 export const ridesNotSet = (rides: readonly Ride[]): readonly Ride[] =>
   rides.filter((ride) => ride.unsure === true && ride.spread !== true)
 

@@ -30,7 +30,7 @@ export interface SyncSum {
 
 const printOf = (id: string): string => `exchange ${id}`
 
-/** A ride of the service as the log keeps it; undefined where it lacks a start or a distance. */
+/** A ride of the service as the log keeps it; undefined where it has no start or a distance. */
 function draftOf(bike: string, ride: RideChange): RideDraft | undefined {
   const { startedAt, km } = ride
   if (startedAt === undefined || km === undefined || !(km > 0) || !Number.isFinite(Date.parse(startedAt)))

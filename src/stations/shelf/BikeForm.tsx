@@ -217,7 +217,7 @@ export function NewBikeForm({ onDone }: Props) {
   )
 }
 
-/** A bike's description, to be put right. */
+/** A bike's description, to be corrected. */
 export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEntry }) {
   const { record } = useOpenLog()
   const { name, note, shifting, motor, usualCondition: usual, storage: kept } = entry

@@ -55,7 +55,7 @@ const inSeason = () =>
     .oneOf([AS_MOSTLY, ...CONDITIONS])
     .required()
 
-/** What is asked besides of a bike that is put right: what it is ridden in by season. */
+/** What is asked besides of a bike that is corrected: what it is ridden in by season. */
 export const seasonsSchema = object({
   ...facts,
   'dec-feb': inSeason(),
@@ -76,7 +76,7 @@ export const seasonFields = (entry: BikeEntry): Record<Quarter, Condition | type
 const KINDS = Object.keys(DRIVETRAINS) as DrivetrainKind[]
 
 /**
- * What is asked of a new bike: what the next answer takes. What else is known of it may be told at once or later, and is
+ * What is asked of a new bike: what the next answer takes. What else is known of it may follow at once or later, and is
  * left out of the log until it is.
  */
 export const bikeSchema = object({

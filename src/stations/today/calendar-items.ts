@@ -8,7 +8,7 @@ import { dayOf } from '../../ui/parts/day.ts'
 import { bikeOf, sayEvent, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 
-/** Events that were planned once and are taken back: a calendar that has them is told so. */
+/** Events that were planned once and are taken back: a calendar that has them hears of it. */
 function takenBack(entries: readonly Entry[], garage: Garage, now: string): EventEntry[] {
   const live = new Set([...garage.bikes.values()].flatMap(({ events }) => events.map(({ event }) => event)))
   const gone = entries.filter(

@@ -94,7 +94,7 @@ function useWashes(chain: ChainReport | undefined) {
   return chain ? [...(garage.washes.get(chain.part.entry.part) ?? [])].reverse() : []
 }
 
-/** Wash: what is on the chain, when it next wants care, and the log of what was done. */
+/** Wash: what is on the chain, when it next needs care, and the log of what was done. */
 export default function Wash() {
   const { garage, now } = useOpenLog()
   const units = useUnits()

@@ -61,5 +61,5 @@ export function sayStep(entries: readonly Entry[]): string {
     : sayCount(entries.length, 'entry', 'entries')
 }
 
-/** What can be written anew, and where. */
+/** What can be written, and where. */
 export const NEW_ENTRIES = Object.values(KIND_WORDS).flatMap(({ writtenAt }) => writtenAt ?? [])

@@ -92,7 +92,7 @@ function mostOf(strip: MileStrip, from: number, to: number, km: Float64Array): n
 
 const COLUMN_PX = 4
 
-/** The road itself, textured by what it was ridden in; dashed where nobody said. */
+/** The road itself, textured by what it was ridden in; dashed where that is not known. */
 export function paintRoad(brush: Brush, { strip }: StripPicture, ratio: number): void {
   const { ctx, frame, view, ink } = brush
   const perPx = (view.to - view.from) / (frame.right - frame.left)

@@ -22,7 +22,7 @@ export function sayCause(cause: SurpriseCause, garage: Garage): string {
   }
 }
 
-/** Where each is put right, and what the way there is called. */
+/** Where each is corrected, and what the way there is called. */
 export function mendFor(
   cause: SurpriseCause,
   lastReading: string | undefined,

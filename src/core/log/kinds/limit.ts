@@ -9,7 +9,7 @@ export interface LimitEntry extends EntryBase {
   readonly kind: 'limit'
   readonly bike: BikeId
   readonly school: School
-  /** A limit of one's own for this bike, %, which takes the school's place. */
+  /** A limit set for this bike, %, in place of the school's. */
   readonly percent?: number
   /** Why, in the owner's words. */
   readonly reason?: string

@@ -6,7 +6,7 @@ export interface OdometerEntry extends EntryBase {
   readonly kind: 'odometer'
   readonly bike: BikeId
   readonly km: number
-  /** The count began anew here: another computer, or a reset one. */
+  /** The count started over here: another computer, or a reset one. */
   readonly restarted?: boolean
 }
 

@@ -8,7 +8,7 @@ export interface ReadingEntry extends EntryBase {
   readonly reading: Reading
   /** Links counted from the joining link to where it was taken; absent when nobody counted. */
   readonly linksFromJoint?: number
-  /** The tool of one's own it was taken with; absent: whatever there is of that instrument. */
+  /** The rider's own tool it was taken with; absent: whatever there is of that instrument. */
   readonly tool?: ToolId
 }
 

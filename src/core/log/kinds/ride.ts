@@ -7,7 +7,7 @@ export interface RideEntry extends EntryBase {
   readonly bike: BikeId
   /** The distance used: the device's own where it gave one, else the track's. Never negative. */
   readonly km: number
-  /** Absent: nobody has said yet. It is then taken to be the bike's usual, and the forecast is the wider for it. */
+  /** Absent: not set yet. It is then taken to be the bike's usual, which widens the forecast. */
   readonly condition?: Condition
   /** Distance computed from the track, kept beside the device's. */
   readonly trackKm?: number
@@ -37,7 +37,7 @@ export interface RideReceipt {
   readonly distance: 'device' | 'track' | 'table'
   /** Why the device's own distance was not used, where it gave one. */
   readonly deviceFault?: 'impossible' | 'unlike-track'
-  /** What the energy is told from; absent: it is not known. */
+  /** What the energy is worked out from; absent: it is not known. */
   readonly energy?: 'power' | 'speed'
   /** Points read. */
   readonly points?: number

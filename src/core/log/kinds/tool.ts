@@ -2,7 +2,7 @@ import type { Instrument } from '../../measure/reading.ts'
 import type { EntryBase, ToolId } from '../entry.ts'
 import type { Kind } from './kind.ts'
 
-/** A measuring tool of one's own. Written again, superseding, when its name or use changes. */
+/** A measuring tool of the rider's own. Written again, superseding, when its name or use changes. */
 export interface ToolEntry extends EntryBase {
   readonly kind: 'tool'
   readonly tool: ToolId

@@ -20,7 +20,7 @@ export interface ChainReport extends ChainFacts {
   /** Distance since the last reading that counts, km; absent without one. */
   readonly kmSinceReading?: number
   readonly lastReadingAt?: IsoTime
-  /** Absent where nobody has said what is on the chain. */
+  /** Absent where what is on the chain is not known. */
   readonly lube?: LubeFacts
   /** The readings of the last look that count. */
   readonly look: readonly PlacedReading[]

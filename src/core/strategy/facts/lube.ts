@@ -27,7 +27,7 @@ function kmLeft(bike: BikeState, lube: Lube, clock: LubeClock, now: IsoTime): nu
   return ((1 - clock.used) * LUBE_LIFE_KM[lube]) / perKm
 }
 
-/** @returns undefined where nobody has said what is on the chain */
+/** @returns undefined where what is on the chain is not known */
 export function lubeFacts(bike: BikeState, story: ChainStory, now: IsoTime): LubeFacts | undefined {
   const { lube, since } = story.lube
   if (lube === undefined || since === undefined) return undefined

@@ -8,7 +8,7 @@ import type { WearDistance } from '../../wear/rate-grid.ts'
 import { takenReading } from './chain-evidence.ts'
 import type { ChainFacts } from './chain-facts.ts'
 
-/** What could be read next: one's own tools in use, and one of every instrument in general. */
+/** What could be read next: the rider's own tools in use, and one of every instrument in general. */
 function candidatesFor(garage: Garage, limit: number, biases: ReadonlyMap<ToolId, LearnedBias>): Candidate[] {
   const usual = usualCandidates(limit)
   const own = [...garage.tools.values()].flatMap(({ entry }): Candidate[] => {

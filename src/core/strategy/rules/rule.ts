@@ -85,7 +85,7 @@ export const goingReason = ({ report }: Facts, answer: WearFacts['answer']): Rea
   percent: report.limit.percent,
 })
 
-/** That readings and distance do not go together, where they do not. */
+/** That readings and distance contradict one another, where they do. */
 export const doubtReasons = ({ answer, chain }: WearFacts): Reason[] =>
   answer.missingPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
 

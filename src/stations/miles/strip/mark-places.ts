@@ -15,7 +15,7 @@ interface MarkPlace {
 
 /** A pointer this near to a mark means it, px. */
 const REACH_PX = 14
-/** Marks drawn this near to one another cannot be told apart, px. */
+/** Marks drawn this near to one another look like one, px. */
 const SAME_PX = 1.5
 
 /** The band of each part's lane, by part. */
