@@ -97,6 +97,7 @@ describe('the guided swap', () => {
     await userEvent.type(field, value)
     await save()
     expect((await screen.findByRole('alert')).textContent).toMatch(said)
+    expect(screen.queryByText(/NaN/)).toBeNull()
     expect(recorded).toEqual([])
   })
 

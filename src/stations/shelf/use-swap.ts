@@ -166,17 +166,16 @@ export function useSwap(report: BikeReport): SwapState {
   const chosen = chains.find((part) => part.entry.part === which)
   const link = join === 'same' ? heldLink : spareLinks.find((part) => part.entry.part === join)
   const counted = numberTyped(String(typedLinks ?? ''), LINKS)
-  const links = 'value' in counted ? counted.value : NaN
+  const links = 'value' in counted ? counted.value : undefined
   const checks = useMemo(() => {
-    const spec: PartSpec = chosen?.entry.spec ?? {
-      type: 'chain',
-      links,
-      speeds,
-      past: 'new',
-      directional: directional === 'yes',
-    }
+    // Until its links are counted there is nothing to say of a new one.
+    const spec: PartSpec | undefined =
+      chosen?.entry.spec ??
+      (links === undefined
+        ? undefined
+        : { type: 'chain', links, speeds, past: 'new', directional: directional === 'yes' })
     return [
-      ...checksBeforeFitting(garage, report, answer, spec, chosen),
+      ...(spec ? checksBeforeFitting(garage, report, answer, spec, chosen) : []),
       ...(link ? checksBeforeFitting(garage, report, answer, link.entry.spec, link) : []),
     ]
   }, [garage, report, answer, chosen, link, links, speeds, directional])
