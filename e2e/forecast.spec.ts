@@ -175,6 +175,7 @@ test('a slip of the rule is doubted, and mended', async ({ page }) => {
   await readWithRule(page, '311')
   const question = page.getByRole('region', { name: 'Not what was expected' })
   await expect(question).toContainText('Was it misread')
+  await expect(question).toContainText('If so, it is at about')
   await expect(answerOf(page)).toContainText('Measure it again.')
   await expectAccessible(page)
   await question.getByRole('link', { name: 'Measure it with another tool' }).click()

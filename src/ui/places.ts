@@ -36,6 +36,7 @@ export const STATION_LIST: readonly (Station & { readonly room: StationName })[]
 /** What can be opened at the stations. */
 export const OPENS = {
   takeReading: '/gauge#take',
+  oddLook: '/gauge#odd',
   measureNow: '/gauge?now',
   addRides: '/miles#add',
   setConditions: '/miles#conditions',

@@ -3,7 +3,7 @@ import type { BikeId, IsoTime } from '../log/entry.ts'
 import type { EventEntry } from '../log/kinds/event.ts'
 import { daysBetween } from '../units/days.ts'
 import type { BikeReport } from './facts/bike-report.ts'
-import { SWAPS, type Verdict } from './verdict.ts'
+import { isHeldBack, SWAPS, type Verdict } from './verdict.ts'
 import { lubeAhead, type LookAhead, type LubeAhead, type SwapAhead } from './when.ts'
 
 /** Something to be done with a bike, and when. */
@@ -51,7 +51,7 @@ function remindersOfChain({ report, verdict }: Judged): Reminder[] {
     })
   if (look && isNear(look.day)) reminders.push({ kind: 'look', look, bike, ...dayOf(look) })
   // A chain that is to be measured because it may be past its limit is not both measured and swapped today.
-  const isSwapAhead = swap && (action !== 'measure' || swap.inKm.p50 > 0)
+  const isSwapAhead = swap && (!isHeldBack(action) || swap.inKm.p50 > 0)
   if (isSwapAhead && (isNear(swap.day) || swap.before))
     reminders.push({ kind: 'swap', swap, bike, ...dayOf(swap) })
   return reminders

@@ -17,6 +17,9 @@ export interface Verdict extends Proposal {
 /** The actions after which the chain is another. */
 export const SWAPS: readonly Action[] = ['swap-chain', 'swap-chain-and-cogs']
 
+/** Whether nothing can be said before the chain is measured, or a question about it answered. */
+export const isHeldBack = (action: Action): boolean => action === 'measure' || action === 'answer-first'
+
 function verdict(facts: Facts): Verdict | undefined {
   if (facts.isAwaited) return undefined
   for (const rule of RULES) {
@@ -34,11 +37,12 @@ function withTimes(proposal: Proposal, facts: Facts): Verdict {
   const made: Verdict = { ...proposal, ...(lube && { lube }) }
   if (!chain || SWAPS.includes(action)) return made
   const swap = swapAhead(facts)
-  const look: LookAhead | undefined =
-    action === 'measure' ? { isFirst: !wear, inKm: 0, day: report.now } : lookAhead(facts)
+  const look: LookAhead | undefined = isHeldBack(action)
+    ? { isFirst: !wear, inKm: 0, day: report.now }
+    : lookAhead(facts)
   // A chain that is to be gone by then is not looked at again.
   const isGone =
-    action !== 'measure' &&
+    !isHeldBack(action) &&
     swap?.before !== undefined &&
     look?.day !== undefined &&
     swap.day !== undefined &&
@@ -69,6 +73,7 @@ const URGENCY: Readonly<Record<Action, number>> = {
   'swap-chain-and-cogs': 6,
   'swap-chain': 5,
   measure: 4,
+  'answer-first': 4,
   'describe-chain': 3,
   'look-at-teeth': 2,
   lubricate: 2,
@@ -81,6 +86,6 @@ const URGENCY: Readonly<Record<Action, number>> = {
  */
 export function urgency({ action, reasons, look }: Verdict): number {
   const past = reasons.find((reason) => reason.kind === 'chance-past')
-  const near = look?.inKm === undefined || action === 'measure' ? 0 : 1 / (1 + look.inKm / 100)
+  const near = look?.inKm === undefined || isHeldBack(action) ? 0 : 1 / (1 + look.inKm / 100)
   return URGENCY[action] + 0.9 * (past?.kind === 'chance-past' ? past.p : near * 0.5)
 }

@@ -89,6 +89,20 @@ describe('a look', () => {
     expect(longer?.causes.map(({ cause }) => cause.kind)).not.toContain('wrong-chain')
   })
 
+  test('says where the chain is under each of them', () => {
+    const misread = surpriseOf(chainRead(at(2000, rule(1.5))))
+    const ifSo = (surprise: Surprise | undefined, kind: string): number | undefined =>
+      surprise?.causes.find(({ cause }) => cause.kind === kind)?.ifSo.p50
+    // Where the log puts it if the rule was misread, where the rule has it if rides are missing.
+    expect(ifSo(misread, 'gauge')).toBeCloseTo(0.34, 1)
+    expect(ifSo(misread, 'missing-road') ?? 1.5).toBeGreaterThan(0.8)
+    const swapped = surpriseOf(chainRead(at(2600, caliper(0.01), scale(0.03))))
+    expect(Math.abs(ifSo(swapped, 'swapped') ?? NaN)).toBeLessThan(0.06)
+    // What was ridden since the look wears it on.
+    const later = surpriseOf(chainRead(at(2600, caliper(0.01), scale(0.03)), { now: dry(3600) }))
+    expect((ifSo(later, 'swapped') ?? NaN) - (ifSo(swapped, 'swapped') ?? NaN)).toBeGreaterThan(0.1)
+  })
+
   test('chances are chances: in order, over nothing, and no more than one together', () => {
     const surprise = surpriseOf(chainRead(at(2000, rule(1.5))))
     const ps = surprise?.causes.map(({ p }) => p) ?? []

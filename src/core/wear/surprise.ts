@@ -2,7 +2,9 @@ import { betweenTable, logBetweenAt } from '../measure/between-table.ts'
 import { evidenceOf, logSumExp, type Evidence } from '../measure/likelihood.ts'
 import { biasOf, toolOf } from '../measure/instrument-likelihood.ts'
 import { densityOf, summariseDensity } from '../measure/posterior.ts'
+import type { Interval } from '../stats/interval.ts'
 import { seededRandom, type Random } from '../stats/random.ts'
+import { quantile, weighted } from '../stats/weighted.ts'
 import { chainDraws, elongationDraws, fewDraws, wearKmDraws, type RiderDraws } from './draws.ts'
 import type { AskedChain } from './asked-chain.ts'
 import { CHAIN_LOG_SD, START_SD, UNKNOWN_FROM, UNKNOWN_TO, type RiderReading } from './rider-model.ts'
@@ -26,7 +28,17 @@ export interface Surprise {
   readonly read: number
   /** Chance that all is as the log tells it after all. */
   readonly asLogged: number
-  readonly causes: readonly { readonly cause: SurpriseCause; readonly p: number }[]
+  /** How worn the chain is now if so, %. */
+  readonly ifAsLogged: Interval
+  readonly causes: readonly PossibleCause[]
+}
+
+/** One thing that may lie behind an odd look. */
+export interface PossibleCause {
+  readonly cause: SurpriseCause
+  readonly p: number
+  /** How worn the chain is now if this is so, %. */
+  readonly ifSo: Interval
 }
 
 /** Whether it is the reading that is in doubt, rather than what the log tells of the chain. */
@@ -89,20 +101,27 @@ function readingsLog(readings: readonly Heard[], at: number, addedBy: (heard: He
   return log
 }
 
+/** What may lie behind the look, of this chain itself. */
+const KINDS = ['as-logged', 'swapped', 'missing-road', 'gauge'] as const
+type Kind = (typeof KINDS)[number]
+
 /** One way in which a chain may have come to its last look. */
 interface Way {
   /** Log-weight by the earlier readings. */
   readonly weight: number
   readonly expected: number
-  readonly logs: Readonly<Record<'as-logged' | 'swapped' | 'missing-road' | 'gauge', number>>
+  readonly logs: Readonly<Record<Kind, number>>
+  /** Where the chain then is now, %. */
+  readonly now: Readonly<Record<Kind, number>>
 }
 
 interface Told {
   readonly earlier: readonly Heard[]
   readonly look: readonly Heard[]
-  /** Wear-km by draw at each earlier reading, and at the look. */
+  /** Wear-km by draw at each earlier reading, at the look, and now. */
   readonly wearEarlier: readonly Float64Array[]
   readonly wearLook: Float64Array
+  readonly wearNow: Float64Array
 }
 
 const oneOf = (look: readonly Heard[], random: Random): Heard | undefined =>
@@ -143,13 +162,24 @@ function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: numb
       : (since + MISSING_LEAST_KM) *
         Math.exp(random.normal(MISSING_LOG_TIMES, MISSING_LOG_SD)) *
         random.unit()
-  const fresh =
-    random.normal(0, START_SD) +
-    grown(since * random.unit(), rider * Math.exp(random.normal(0, CHAIN_LOG_SD)))
+  const [freshStart, freshKm, freshRate] = [
+    random.normal(0, START_SD),
+    since * random.unit(),
+    rider * Math.exp(random.normal(0, CHAIN_LOG_SD)),
+  ]
+  const fresh = freshStart + grown(freshKm, freshRate)
   const off = random.chance(0.5) ? misread(told.look, random) : toolOff(told.look, random)
+  const atNow = Math.max(at, told.wearNow[n] ?? at)
+  const expectedNow = start + grown(atNow)
   return {
     weight,
     expected,
+    now: {
+      'as-logged': expectedNow,
+      swapped: freshStart + grown(freshKm + atNow - at, freshRate),
+      'missing-road': start + grown(atNow + missing),
+      gauge: expectedNow,
+    },
     logs: {
       'as-logged': readingsLog(told.look, expected, added),
       swapped: readingsLog(told.look, fresh, added),
@@ -162,6 +192,17 @@ function tryWay(draws: RiderDraws, past: AskedChain['past'], told: Told, n: numb
 /** Logarithm of the mean of likelihoods under weights. */
 const logMean = (ways: readonly Way[], total: number, log: (way: Way) => number): number =>
   logSumExp(ways.map((way) => way.weight + log(way))) - total
+
+/** Where the chain is now under one kind, by the ways weighted by how well they foretell what was read; unread: without the look. */
+function nowUnder(ways: readonly Way[], kind: Kind, isRead: boolean): Interval {
+  const logs = ways.map(({ weight, logs: of }) => weight + (isRead ? of[kind] : 0))
+  const most = logs.reduce((a, b) => Math.max(a, b), -Infinity)
+  const sample = weighted(
+    ways.map(({ now }) => now[kind]),
+    logs.map((log) => Math.exp(log - most)),
+  )
+  return { p10: quantile(sample, 0.1), p50: quantile(sample, 0.5), p90: quantile(sample, 0.9) }
+}
 
 /** Log-likelihood of the look had it been another chain's. */
 function otherLog(draws: RiderDraws, other: AskedChain, look: readonly Heard[]): number {
@@ -222,6 +263,7 @@ export function surpriseAt(
     look: heardOf(draws, look),
     wearEarlier: earlier.map(({ road }) => wearKmDraws(draws, road)),
     wearLook: wearKmDraws(draws, first.road),
+    wearNow: wearKmDraws(draws, chain.now),
   }
   const random = seededRandom(11)
   const step = Math.max(1, Math.ceil(draws.count / MOST_DRAWS))
@@ -231,8 +273,7 @@ export function surpriseAt(
   const total = logSumExp(ways.map(({ weight }) => weight))
   const { effective, ...expected } = expectedOf(ways, total)
   if (!(effective >= LEAST_EFFECTIVE)) return undefined
-  const kinds = ['as-logged', 'swapped', 'missing-road', 'gauge'] as const
-  const own = kinds.map((kind) => ({
+  const own = KINDS.map((kind) => ({
     kind,
     log: Math.log(BEFORE[kind]) + logMean(ways, total, ({ logs }) => logs[kind]),
   }))
@@ -246,13 +287,20 @@ export function surpriseAt(
   const asLogged = chance(own[0]?.log ?? -Infinity)
   if (asLogged >= below) return undefined
   const causes = [
-    ...own.flatMap(({ kind, log }) => (kind === 'as-logged' ? [] : [{ cause: { kind }, p: chance(log) }])),
-    ...wrong.map(({ kind, chain: id, log }) => ({ cause: { kind, chain: id }, p: chance(log) })),
+    ...own.flatMap(({ kind, log }) =>
+      kind === 'as-logged' ? [] : [{ cause: { kind }, p: chance(log), ifSo: nowUnder(ways, kind, true) }],
+    ),
+    ...wrong.map(({ kind, chain: id, log }) => ({
+      cause: { kind, chain: id },
+      p: chance(log),
+      ifSo: nowUnder(ways, 'as-logged', false),
+    })),
   ]
   return {
     expected,
     read: summariseDensity(densityOf(look), []).mean,
     asLogged,
+    ifAsLogged: nowUnder(ways, 'as-logged', true),
     causes: causes.filter(({ p }) => p >= 0.02).sort((a, b) => b.p - a.p),
   }
 }

@@ -74,14 +74,25 @@ function Head({ judged, chain, conflict, onTake }: HeadProps) {
             {!fresh && measured && answer && 'Being updated with what was added. '}
             {conflict &&
               (conflict.settled ? saySettled(conflict, nameOf) : sayDisagreement(conflict, nameOf))}{' '}
-            {verdictGrounds(report, chain, answer)} {measured && verdict && sayNextLook(verdict, units, now)}
+            {verdictGrounds(report, chain, answer)}{' '}
+            {measured &&
+              verdict &&
+              (verdict.action === 'answer-first'
+                ? 'A second reading settles it too.'
+                : sayNextLook(verdict, units, now))}
           </>
         )
       }
       action={
-        <Button look="next" onClick={() => onTake()}>
-          Take a reading
-        </Button>
+        verdict?.action === 'answer-first' ? (
+          <Button look="next" onClick={() => goTo('odd')}>
+            Answer it
+          </Button>
+        ) : (
+          <Button look="next" onClick={() => onTake()}>
+            Take a reading
+          </Button>
+        )
       }
     >
       {verdictSentence(report, answer, verdict, units)}
@@ -89,11 +100,11 @@ function Head({ judged, chain, conflict, onTake }: HeadProps) {
   )
 }
 
-/** Brings the form into sight, and the reader's place with it. */
-function goToForm(): void {
-  const form = document.getElementById('take')
-  form?.scrollIntoView({ block: 'start' })
-  form?.focus({ preventScroll: true })
+/** Brings a stretch of the station into sight, and the reader's place with it. */
+function goTo(id: 'take' | 'odd'): void {
+  const stretch = document.getElementById(id)
+  stretch?.scrollIntoView({ block: 'start' })
+  stretch?.focus({ preventScroll: true })
 }
 
 /** Gauge: how far the chain has lengthened, how sure that is, and when to look again. */
@@ -117,14 +128,16 @@ export default function Gauge() {
   if (!chain) return <NoChain bike={report.bike.entry.name} />
   const take = (next?: Wanted) => {
     if (next) setWanted({ ...next })
-    goToForm()
+    goTo('take')
   }
   const { answer, fresh } = judged
   const measured = chain.lastReadingAt !== undefined
   return (
     <div className="flex flex-col gap-8">
       <Head judged={judged} chain={chain} conflict={conflict} onTake={take} />
-      {answer?.surprise && fresh && <SurpriseQuestion chain={chain} surprise={answer.surprise} />}
+      {answer?.surprise && fresh && (
+        <SurpriseQuestion chain={chain} surprise={answer.surprise} limit={report.limit.percent} />
+      )}
       <Evidence report={report} chain={chain} answer={measured ? answer : undefined} />
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1 bench:grid-cols-1">
         <div className="flex flex-col gap-8">

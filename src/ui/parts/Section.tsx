@@ -2,6 +2,8 @@ import clsx from 'clsx'
 import { useId, type ReactNode } from 'react'
 
 interface Props {
+  /** What an address can point at: `/gauge#odd`. */
+  readonly id?: string
   readonly title: string
   readonly note?: ReactNode
   readonly children: ReactNode
@@ -9,10 +11,14 @@ interface Props {
 }
 
 /** A headed stretch of a station: bare paper and a heading, no box. */
-export function Section({ title, note, children, className }: Props) {
+export function Section({ id: address, title, note, children, className }: Props) {
   const id = useId()
   return (
-    <section aria-labelledby={id} className={clsx('min-w-0', className)}>
+    <section
+      {...(address !== undefined && { id: address, tabIndex: -1 })}
+      aria-labelledby={id}
+      className={clsx('min-w-0 scroll-mt-4 outline-none', className)}
+    >
       <h2 id={id} className="text-[1.05rem] font-semibold">
         {title}
       </h2>

@@ -25,6 +25,8 @@ export function sayAction(verdict: Verdict, units: Units): string {
       return verdict.reasons.some((reason) => reason.kind === 'not-measured')
         ? 'Not measured yet: measure the chain.'
         : 'Measure the chain again.'
+    case 'answer-first':
+      return 'Answer one question first.'
     case 'swap-chain':
       return 'Swap the chain.'
     case 'swap-chain-and-cogs':

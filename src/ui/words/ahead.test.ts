@@ -6,7 +6,7 @@ import { replay } from '../../core/log/replay.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import type { EventAdvice, EventOutlook } from '../../core/wear/event-outlook.ts'
 import { sayEvent, sayEventAdvice, sayEventDays, sayReminderDay, sayToDo, sayWhen } from './ahead.ts'
-import { mendFor, sayCause, saySurprise } from './surprise.ts'
+import { mendFor, sayCause, sayIfSo, saySurprise } from './surprise.ts'
 
 const NOW = noon(4, 1)
 const plain = (text: string): string => text.replaceAll('\u00a0', ' ')
@@ -95,8 +95,18 @@ describe('whether a chain lasts through it', () => {
 })
 
 describe('a surprise in words', () => {
+  test('what an answer would mean for the chain', () => {
+    const worn = { p10: 0.6, p50: 0.8, p90: 0.9 }
+    expect(plain(sayIfSo(worn, 0.75))).toBe('If so, it is at about 0.80 %, past its limit.')
+    expect(plain(sayIfSo(worn, 1))).toBe('If so, it is at about 0.80 %.')
+  })
+
   test('what was read beside what was to be expected', () => {
-    const surprise = { read: 1.52, expected: { p05: 0.27, p50: 0.35, p95: 0.43 }, asLogged: 0.01, causes: [] }
+    const [now, expected] = [
+      { p10: 0.3, p50: 0.4, p90: 0.5 },
+      { p05: 0.27, p50: 0.35, p95: 0.43 },
+    ]
+    const surprise = { read: 1.52, expected, asLogged: 0.01, ifAsLogged: now, causes: [] }
     expect(plain(saySurprise(surprise))).toBe(
       'The last reading says about 1.52 %; 0.27 to 0.43 % was expected.',
     )

@@ -1,5 +1,6 @@
 import { entryAddress, OPENS } from '../places.ts'
 import type { Garage } from '../../core/log/garage.ts'
+import type { Interval } from '../../core/stats/interval.ts'
 import type { Surprise, SurpriseCause } from '../../core/wear/surprise.ts'
 import { sayFigure, sayPercent } from './numbers.ts'
 import { namePart } from './part-name.ts'
@@ -21,6 +22,10 @@ export function sayCause(cause: SurpriseCause, garage: Garage): string {
       return 'Was it misread, does the tool read wrong, was the chain slack, or the joining link inside the span?'
   }
 }
+
+/** What an answer would mean for the chain. */
+export const sayIfSo = ({ p50 }: Interval, limit: number): string =>
+  `If so, it is at about ${sayPercent(p50)}${p50 >= limit ? ', past its limit' : ''}.`
 
 /** Where each is corrected, and what the way there is called. */
 export function mendFor(

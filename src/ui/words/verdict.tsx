@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
-import type { Verdict } from '../../core/strategy/verdict.ts'
+import { isHeldBack, type Verdict } from '../../core/strategy/verdict.ts'
 import { addDays, daysBetween } from '../../core/units/days.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
@@ -21,6 +21,7 @@ import {
 /** What is to be done about the chain, as a sentence of its own. */
 function sayOutlook({ action, swap }: Verdict, units: Units): string {
   if (action === 'measure') return 'Measure it again.'
+  if (action === 'answer-first') return 'Answer one question first.'
   if (action === 'swap-chain') return 'Swap it now.'
   if (action === 'swap-chain-and-cogs') return 'Swap it now, and the cogs with it.'
   const { p10, p50, p90 } = swap?.inKm ?? { p10: 0, p50: FORECAST_CAP_KM, p90: FORECAST_CAP_KM }
@@ -47,7 +48,7 @@ export function verdictSentence(
   if (report.chain.lastReadingAt === undefined || !answer) {
     const { look } = verdict
     // New, and not due: there is nothing to measure yet.
-    return look?.inKm !== undefined && verdict.action !== 'measure'
+    return look?.inKm !== undefined && !isHeldBack(verdict.action)
       ? `${name}’s chain is new: ride it. First look in ${sayAboutKm(look.inKm, units)}.`
       : `${name}’s chain is not measured yet.`
   }

@@ -135,6 +135,7 @@ describe('advice in words', () => {
     expect(say('measure')).toBe('Measure the chain again.')
     for (const action of [
       'describe-chain',
+      'answer-first',
       'swap-chain',
       'swap-chain-and-cogs',
       'lubricate',

@@ -9,6 +9,7 @@ import type { ChainWord } from '../wear-word.ts'
 export type Action =
   | 'describe-chain'
   | 'measure'
+  | 'answer-first'
   | 'swap-chain-and-cogs'
   | 'swap-chain'
   | 'lubricate'
@@ -92,9 +93,14 @@ export const doubtReasons = ({ answer, chain }: WearFacts): Reason[] =>
 /** A worn cog may let the chain slip, whatever else is done. */
 export const slipCautions = ({ hasWornCogs }: Facts): Caution[] => (hasWornCogs ? ['may-slip'] : [])
 
-/** To measure once more, for one reason before all others. */
-export const measureAgain = (facts: Facts, wear: WearFacts, reason: Reason): Proposal => ({
-  action: 'measure',
+/** To measure once more, or to answer a question, before anything is done: for one reason before all others. */
+export const heldBack = (
+  facts: Facts,
+  wear: WearFacts,
+  reason: Reason,
+  action: 'measure' | 'answer-first',
+): Proposal => ({
+  action,
   word: 'unsure',
   reasons: [reason, chanceReason(facts, wear), ...teethReasons(facts), limitReason(facts)],
   cautions: slipCautions(facts),

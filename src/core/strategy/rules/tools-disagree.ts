@@ -1,4 +1,4 @@
-import { measureAgain, type Rule } from './rule.ts'
+import { heldBack, type Rule } from './rule.ts'
 
 /** Past or not, it makes no difference which of the tools is right beyond these chances. Ours, a judgement. */
 const CLEARLY_UNDER = 0.02
@@ -9,5 +9,5 @@ export const toolsDisagree: Rule = (facts) => {
   const { wear } = facts
   const conflict = wear?.answer.conflict
   if (!wear || !conflict || wear.past <= CLEARLY_UNDER || wear.past >= CLEARLY_PAST) return undefined
-  return measureAgain(facts, wear, { kind: 'tools-disagree', conflict })
+  return heldBack(facts, wear, { kind: 'tools-disagree', conflict }, 'measure')
 }
