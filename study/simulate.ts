@@ -20,7 +20,7 @@ export interface SimulatedRider {
   readonly lastValue: { readonly km: number; readonly percent: number } | undefined
 }
 
-const CONDITIONS: readonly Condition[] = [
+export const CONDITIONS: readonly Condition[] = [
   'dry-road',
   'wet-road',
   'winter-salt',
@@ -29,26 +29,28 @@ const CONDITIONS: readonly Condition[] = [
   'mud',
 ]
 const LUBES: readonly (Lube | undefined)[] = [undefined, 'dry-lube', 'wet-lube', 'drip-wax', 'immersion-wax']
-const TOOLS = [
+export const TOOLS = [
   'rule',
   'caliper-pair',
   'two-contact-scale',
   'three-contact-scale',
   'two-contact-limit',
 ] as const
-type Tool = (typeof TOOLS)[number]
+export type Tool = (typeof TOOLS)[number]
 
 /** Chains of unknown past, and rides whose condition is not set. */
 const UNKNOWN_PAST = 0.15
 const NOT_SET = 0.15
 
-const pick = <T>(random: Random, from: readonly T[]): T =>
+/** One of several, each as likely. */
+export const pick = <T>(random: Random, from: readonly T[]): T =>
   from[Math.min(from.length - 1, Math.floor(random.unit() * from.length))] as T
-const whole = (random: Random, least: number, most: number): number =>
+/** A whole number between two, both included. */
+export const whole = (random: Random, least: number, most: number): number =>
   least + Math.floor(random.unit() * (most - least + 1))
 
 /** What a tool shows of a chain that is `seen` worn to it, bias included; its noise is drawn here. */
-function shown(random: Random, tool: Tool, seen: number): Reading {
+export function shown(random: Random, tool: Tool, seen: number): Reading {
   switch (tool) {
     case 'rule': {
       const sd = readingSd({ instrument: 'rule', pitches: 24, lengthMm: 305 })
@@ -84,7 +86,7 @@ function shown(random: Random, tool: Tool, seen: number): Reading {
 }
 
 /** The unknowns of one rider, drawn from the prior of methods 4. */
-function unknowns(random: Random) {
+export function unknowns(random: Random) {
   const held = new Map<string, number>()
   const factor = (name: string, logSd: number): number => {
     const value = held.get(name) ?? Math.exp(random.normal(0, logSd))

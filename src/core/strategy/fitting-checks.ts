@@ -6,6 +6,7 @@ import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'
 import type { WearAnswer } from '../wear/outlook.ts'
 import type { BikeReport } from './facts/bike-report.ts'
+import { isHeldBack, SWAPS, verdictOf } from './verdict.ts'
 
 /** Something to know before a part goes on. `stop`: it will do harm; `care`: it may; `note`: look at it. */
 export interface FittingCheck {
@@ -14,6 +15,8 @@ export interface FittingCheck {
     /** A worn chain would ruin the new ring or cassette. */
     | { readonly what: 'worn-chain'; readonly percent: number; readonly limit: number }
     | { readonly what: 'unmeasured-chain' }
+    /** What is known of the chain does not say whether it is worn. */
+    | { readonly what: 'open-chain' }
     /** A fresh chain will probably not run on cogs that the old one shaped. */
     | { readonly what: 'shaped-cogs'; readonly p: number }
     | { readonly what: 'worn-teeth'; readonly part: PartId; readonly word: WearWord }
@@ -37,11 +40,11 @@ const isWorn = (word: WearWord | undefined): word is 'swap' | 'spent' => word ==
 function chainOnNewTeeth(report: BikeReport, answer: WearAnswer | undefined): FittingCheck[] {
   if (!report.chain) return []
   if (report.chain.lastReadingAt === undefined) return [care({ what: 'unmeasured-chain' })]
-  if (!answer) return []
-  const { percent } = report.limit
-  return (answer.now.pAbove[limitKey(percent)] ?? 0) >= 0.5
-    ? [stop({ what: 'worn-chain', percent: answer.now.mean, limit: percent })]
-    : []
+  const verdict = verdictOf(report, answer)
+  if (!answer || !verdict) return []
+  if (SWAPS.includes(verdict.action))
+    return [stop({ what: 'worn-chain', percent: answer.now.mean, limit: report.limit.percent })]
+  return isHeldBack(verdict.action) ? [care({ what: 'open-chain' })] : []
 }
 
 function newChainOnTeeth(

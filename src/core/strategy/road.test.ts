@@ -153,6 +153,10 @@ describe('checks before a part goes on', () => {
     const worn = [307.5, 307.5, 307.5].map((length) => ruleReading(3, 20, length))
     expect(findings([...commuter, ride(1, 5, 3000), ...worn], cassette)).toEqual([['stop', 'worn-chain']])
     expect(findings([...commuter, ride(1, 5, 3000)], cassette)).toEqual([['care', 'unmeasured-chain']])
+    // One reading of a rule close to the limit settles nothing: the check says what the verdict says.
+    expect(findings([...commuter, ride(1, 5, 3000), ruleReading(3, 20, 306.3)], cassette)).toEqual([
+      ['care', 'open-chain'],
+    ])
     expect(findings([...commuter, ride(1, 5, 100), ruleReading(3, 20, 304.8)], cassette)).toEqual([])
   })
 

@@ -121,6 +121,7 @@ describe('a check in a sentence', () => {
       /at 0\.82 %, past its limit of 0\.5 %: it would ruin/,
     ],
     [{ what: 'unmeasured-chain' }, /Measure it first/],
+    [{ what: 'open-chain' }, /Measure it again first/],
     [{ what: 'shaped-cogs', p: 0.7 }, /past 0\.9 %: .* keep the old chain/],
     [{ what: 'worn-teeth', part: 'cassette', word: 'spent' }, /^Cassette last looked spent/],
     [{ what: 'worn-teeth', part: 'ring', word: 'swap' }, /^Ring 40 last looked ready to swap/],

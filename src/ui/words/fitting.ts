@@ -10,6 +10,8 @@ export function sayCheck({ finding }: FittingCheck, garage: Garage): string {
       return `The chain on it is at ${sayPercent(finding.percent)}, past its limit of ${sayLimit(finding.limit)}\u00a0%: it would ruin the new part. Swap the chain first.`
     case 'unmeasured-chain':
       return 'The chain on it has not been measured: a worn one would ruin the new part. Measure it first.'
+    case 'open-chain':
+      return 'How worn the chain on it is, is not settled: a worn one would ruin the new part. Measure it again first.'
     case 'shaped-cogs':
       return `The old chain was past 0.9\u00a0%: ${sayChance(finding.p)} that a fresh chain will not run on these cogs. Replace the cogs too, or keep the old chain: you may need to put it back.`
     case 'worn-teeth':
