@@ -87,6 +87,17 @@ function legsOf(random: Random, fromDay: number, mix: readonly Condition[], look
   })
 }
 
+/** A chain is ridden so far at most, %, unless it got there within the first legs: then its rider has swapped it. */
+const RIDDEN_TO = 0.9
+const FEWEST_LEGS = 4
+
+/** The legs up to where the chain is swapped, the last of them looked at. */
+function riddenLegs(legs: readonly Leg[], wornAfter: (leg: number) => number): Leg[] {
+  const past = legs.findIndex((_, i) => i + 1 >= FEWEST_LEGS && wornAfter(i) > RIDDEN_TO)
+  const ridden = past < 0 ? legs : legs.slice(0, past + 1)
+  return ridden.map((leg, i) => ({ ...leg, isLooked: leg.isLooked || i === 1 || i === ridden.length - 1 }))
+}
+
 /** The leg before which a chain was changed without a word: between its looks, where the world has it so. */
 function unloggedSwap(random: Random, world: World, legs: readonly Leg[]): number | undefined {
   const looked = legs.flatMap(({ isLooked }, i) => (isLooked ? [i] : []))
@@ -143,10 +154,17 @@ export function realRider(random: Random, world: World): RealRider {
       },
       { kind: 'fit', at: at(day), part: chain, bike: 'heron' },
     )
-    const legs = legsOf(random, day, mix, random.between(0.2, 0.6))
+    const own = [random.normal(0, 0.02), truth.rate()] as const
+    const planned = legsOf(random, day, mix, random.between(0.2, 0.6))
+    let gone = 0
+    const goneAfter = planned.map(
+      ({ km, condition }) => (gone += truth.wearKm([{ km, condition, lube: undefined }])),
+    )
+    const legs = riddenLegs(planned, (i) => grown(world, ...own, truth.beta, goneAfter[i] ?? 0))
     const swapBefore = isLast && world.startsWith('swap') ? unloggedSwap(random, world, legs) : undefined
-    const missingFrom = isLast && world === 'month-missing' ? whole(random, 1, legs.length - 3) : undefined
-    let [start, rate, road] = [random.normal(0, 0.02), truth.rate(), 0]
+    const missingFrom =
+      isLast && world === 'month-missing' ? whole(random, 1, Math.max(1, legs.length - 4)) : undefined
+    let [start, rate, road]: [number, number, number] = [...own, 0]
     for (const [i, { km, condition, day: on, isLooked }] of legs.entries()) {
       if (i === swapBefore) [start, rate, road] = [random.normal(0, 0.02), truth.rate(), 0]
       road += truth.wearKm([{ km, condition, lube: undefined }])

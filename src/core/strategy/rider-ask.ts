@@ -7,7 +7,7 @@ import type { BikeId, IsoTime, PartId, ToolId } from '../log/entry.ts'
 import { openFitting, type BikeState, type Garage } from '../log/garage.ts'
 import type { LearnedBias } from '../measure/tool-bias.ts'
 import type { AheadQuestion } from '../wear/ahead.ts'
-import type { AskedChain } from '../wear/asked-chain.ts'
+import type { AskedChain, LookPlace } from '../wear/asked-chain.ts'
 import type { SeasonRoad } from '../wear/rates.ts'
 import type { RiderAsk } from '../wear/rider-outlook.ts'
 import { bikeLimit } from './facts/bike-limit.ts'
@@ -58,10 +58,27 @@ function aheadOf(bike: BikeState, story: ChainStory, now: IsoTime): AheadQuestio
   }
 }
 
+/** So many looks back at most are asked about: what was odd and went unanswered for longer has been lived with. */
+const MOST_EXAMINED = 6
+
+/** The looks since the last answer, the last first. */
+function examinedOf(looks: ChainFacts['looks'], answeredUntil: IsoTime = ''): LookPlace[] {
+  let first = 0
+  const places = looks.map((look) => {
+    const place = { first, size: look.length }
+    first += look.length
+    return { place, isOpen: (look.at(-1)?.entry.at ?? '') > answeredUntil }
+  })
+  return places
+    .flatMap(({ place, isOpen }) => (isOpen ? [place] : []))
+    .slice(-MOST_EXAMINED)
+    .reverse()
+}
+
 /** A chain that was never measured and is on no bike has nothing to tell and nothing to be asked. */
 function askedChain(
   garage: Garage,
-  { part, spec, story, used, looks }: ChainFacts,
+  { part, spec, story, used, looks, answeredUntil }: ChainFacts,
   biases: ReadonlyMap<ToolId, LearnedBias>,
   now: IsoTime,
 ): AskedChain | undefined {
@@ -78,6 +95,7 @@ function askedChain(
     past: spec.past,
     readings: used.map((state, i) => ({ ...takenReading(state, biases), road: roads[i] ?? [] })),
     lookSize: looks.at(-1)?.length ?? 0,
+    examined: examinedOf(looks, answeredUntil),
     links: spec.links,
     now: whole,
     limit: bikeLimit(garage, bike).percent,
@@ -108,6 +126,7 @@ function isSameBut(garage: Garage, before: Garage, bikes: readonly BikeId[]): bo
     garage.parts === before.parts &&
     garage.readings === before.readings &&
     garage.washes === before.washes &&
+    garage.listed['look-answer'] === before.listed['look-answer'] &&
     garage.tools === before.tools &&
     bikes.every((bike) => garage.bikes.get(bike) === before.bikes.get(bike))
   )

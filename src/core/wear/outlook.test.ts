@@ -28,6 +28,7 @@ const asked = (changes: Partial<AskedChain> = {}): AskedChain => ({
   past: 'new',
   readings: [],
   lookSize: 0,
+  examined: [],
   links: 114,
   now: dry(1500),
   limit: 0.5,

@@ -30,6 +30,7 @@ function chain(id: string, legs: readonly RoadPiece[], times: (leg: RoadPiece) =
     past: 'new',
     readings,
     lookSize: 3,
+    examined: [],
     links: 114,
     now: legs,
     limit: 0.5,

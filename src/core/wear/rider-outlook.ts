@@ -1,7 +1,7 @@
 import type { JobStep } from '../job.ts'
 import { drawRiderSteps, fewDraws, settledOf, type RiderDraws, type Settled } from './draws.ts'
 import type { SampleOptions } from './hmc.ts'
-import type { AskedChain } from './asked-chain.ts'
+import type { AskedChain, LookPlace } from './asked-chain.ts'
 import { chainOutlook, type ChainNow, type WearAnswer } from './outlook.ts'
 import { riderRates, type RiderRates, type SeasonRoad } from './rates.ts'
 import { keepDraws, type KeptDraws } from './kept-draws.ts'
@@ -71,13 +71,9 @@ const roadsOf = ({ chains, seasons }: RiderAsk) => [
   ...seasons.flatMap(({ perKm }) => perKm),
 ]
 
-/** A look at one chain less: what was known before it. */
-const without = (chains: readonly AskedChain[], id: string): AskedChain[] =>
-  chains.map((chain) =>
-    chain.id === id
-      ? { ...chain, readings: chain.readings.slice(0, chain.readings.length - chain.lookSize) }
-      : chain,
-  )
+/** A look at one chain less, and all after it: what was known before it. */
+const without = (chains: readonly AskedChain[], id: string, { first }: LookPlace): AskedChain[] =>
+  chains.map((chain) => (chain.id === id ? { ...chain, readings: chain.readings.slice(0, first) } : chain))
 
 /** A look less likely than this to be as logged, with a say in it itself, is looked into. */
 const ODD_FROM = 0.85
@@ -98,8 +94,8 @@ function mistakable(chains: readonly AskedChain[], { id, links }: AskedChain): A
 }
 
 /**
- * Questions about the last looks at chains on bikes. What the rider's draws find odd is drawn again without the look
- * itself, which would otherwise have a say in what was to be expected of it.
+ * Questions about the looks at chains on bikes, one for each chain: about its oddest. What the rider's draws find odd is
+ * drawn again without the look itself and those after it, which would otherwise have a say in what was to be expected.
  */
 function* surprises(
   ask: RiderAsk,
@@ -112,19 +108,21 @@ function* surprises(
     .filter(({ ahead }) => ahead)
     .flatMap((chain) => {
       const others = mistakable(ask.chains, chain)
-      const surprise = surpriseAt(draws, chain, others, oddFrom)
+      const [surprise] = chain.examined
+        .flatMap((look) => surpriseAt(draws, chain, look, others, oddFrom) ?? [])
+        .sort((a, b) => a.asLogged - b.asLogged)
       return surprise ? [{ chain, others, surprise }] : []
     })
     .sort((a, b) => a.surprise.asLogged - b.surprise.asLogged)
   for (const { chain, surprise } of odd.slice(MOST_ANEW))
     if (surprise.asLogged < ASKED_FROM) found.set(chain.id, surprise)
-  for (const { chain, others } of odd.slice(0, MOST_ANEW)) {
-    const before = yield* drawRiderSteps(without(ask.chains, chain.id), roadsOf(ask), {
+  for (const { chain, others, surprise } of odd.slice(0, MOST_ANEW)) {
+    const before = yield* drawRiderSteps(without(ask.chains, chain.id, surprise.look), roadsOf(ask), {
       ...effort,
       draws: LEAST_DRAWS,
       warmUp: LEAST_WARM_UP,
     })
-    found.set(chain.id, surpriseAt(before, chain, others, ASKED_FROM))
+    found.set(chain.id, surpriseAt(before, chain, surprise.look, others, ASKED_FROM))
   }
   return found
 }

@@ -32,6 +32,7 @@ function chainRead(last: AskedChain['readings'], changes: Partial<AskedChain> = 
     past: 'new',
     readings: [...earlier, ...last],
     lookSize: last.length,
+    examined: [{ first: 3, size: last.length }],
     links: 114,
     now: first ? [...first.road] : [],
     limit: 0.5,
@@ -70,7 +71,12 @@ describe('a look', () => {
   })
 
   test('that is worn three times over, on a chain with no ride in the log, asks for the rides', () => {
-    const unridden = { now: dry(0), readings: at(0, rule(1.05), rule(1.06), rule(1.04)), lookSize: 3 }
+    const unridden = {
+      now: dry(0),
+      readings: at(0, rule(1.05), rule(1.06), rule(1.04)),
+      lookSize: 3,
+      examined: [{ first: 0, size: 3 }],
+    }
     const surprise = surpriseOf(chainRead([], unridden))
     expect(likeliest(surprise)?.kind).toBe('missing-road')
     expect(surprise && doubtsReading(surprise)).toBe(false)
@@ -112,9 +118,28 @@ describe('a look', () => {
     expect(ps.reduce((a, b) => a + b, 0) + (surprise?.asLogged ?? 0)).toBeLessThanOrEqual(1 + 1e-9)
   })
 
+  test('before the last is asked about too: a chain that got shorter, with what was read of it since', () => {
+    const since = [...at(2000, caliper(0.03)), ...at(2500, caliper(0.11)), ...at(3000, caliper(0.2))]
+    const everyLook = [5, 4, 3, 2, 1, 0].map((first) => ({ first, size: 1 }))
+    const chain = chainRead(since, { lookSize: 1, examined: everyLook, now: dry(3000) })
+    const surprise = surpriseOf(chain)
+    expect(surprise).toMatchObject({ look: { first: 3, size: 1 }, isLast: false })
+    expect(likeliest(surprise)?.kind).toBe('swapped')
+    expect(surprise?.causes[0]?.ifSo.p50).toBeCloseTo(0.2, 1)
+    // Only the last look, which goes with the one before it, would have told nothing.
+    expect(surpriseOf({ ...chain, examined: [] })).toBeUndefined()
+  })
+
   test('the first at a chain of unknown past is never a surprise', () => {
     const found = chainRead(at(50, caliper(0.9)), { past: 'unknown' })
-    expect(surpriseOf({ ...found, readings: at(50, caliper(0.9)), lookSize: 1 })).toBeUndefined()
+    expect(
+      surpriseOf({
+        ...found,
+        readings: at(50, caliper(0.9)),
+        lookSize: 1,
+        examined: [{ first: 0, size: 1 }],
+      }),
+    ).toBeUndefined()
   })
 })
 

@@ -11,6 +11,7 @@ import { odometerSchema } from './odometer.ts'
 import { readingSchema } from './reading.ts'
 import { toolSchema } from './tool.ts'
 import { zeroingSchema } from './zeroing.ts'
+import { lookAnswerSchema } from './look-answer.ts'
 import { readingUseSchema } from './reading-use.ts'
 import { lookSchema } from './look.ts'
 import { washSchema } from './wash.ts'
@@ -33,6 +34,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   tool: toolSchema,
   zeroing: zeroingSchema,
   'reading-use': readingUseSchema,
+  'look-answer': lookAnswerSchema,
   look: lookSchema,
   wash: washSchema,
   limit: limitSchema,

@@ -9,6 +9,7 @@ import { fit } from './fit.ts'
 import type { KindWords } from './kind-words.ts'
 import { limit } from './limit.ts'
 import { look } from './look.ts'
+import { lookAnswer } from './look-answer.ts'
 import { note } from './note.ts'
 import { odometer } from './odometer.ts'
 import { part } from './part.ts'
@@ -37,6 +38,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   note,
   odometer,
   'reading-use': readingUse,
+  'look-answer': lookAnswer,
   tool,
   zeroing,
   limit,

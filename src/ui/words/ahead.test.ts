@@ -106,7 +106,8 @@ describe('a surprise in words', () => {
       { p10: 0.3, p50: 0.4, p90: 0.5 },
       { p05: 0.27, p50: 0.35, p95: 0.43 },
     ]
-    const surprise = { read: 1.52, expected, asLogged: 0.01, ifAsLogged: now, causes: [] }
+    const look = { look: { first: 0, size: 1 }, isLast: true }
+    const surprise = { ...look, read: 1.52, expected, asLogged: 0.01, ifAsLogged: now, causes: [] }
     expect(plain(saySurprise(surprise))).toBe(
       'The last reading says about 1.52 %; 0.27 to 0.43 % was expected.',
     )
@@ -121,10 +122,16 @@ describe('a surprise in words', () => {
     ] as const
     for (const cause of causes) {
       expect(sayCause(cause, garage)).toMatch(/\?$/)
-      expect(mendFor(cause, 'entry').path).toMatch(/^\/(log|shelf|miles|gauge)/)
-      expect(mendFor(cause, 'entry').label).toBeTruthy()
+      for (const isLast of [true, false]) {
+        const { path, label } = mendFor(cause, { isLast }, 'entry')
+        expect(path).toMatch(/^\/(log|shelf|miles|gauge)/)
+        expect(label).toBeTruthy()
+      }
     }
+    expect(sayCause(causes[1], garage, ['3 May', '20 May'])).toBe(
+      'Was a fresh chain fitted between 3 May and 20 May that is not in the log?',
+    )
     expect(sayCause(causes[0], garage)).toBe('Was it Chain 1 of Kite that was measured?')
-    expect(mendFor(causes[0], 'the-reading').path).toBe('/log?entry=the-reading')
+    expect(mendFor(causes[0], { isLast: true }, 'the-reading').path).toBe('/log?entry=the-reading')
   })
 })

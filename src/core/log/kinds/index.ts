@@ -7,6 +7,7 @@ import { condition } from './condition.ts'
 import { note } from './note.ts'
 import { odometer } from './odometer.ts'
 import { reading } from './reading.ts'
+import { lookAnswer } from './look-answer.ts'
 import { readingUse } from './reading-use.ts'
 import { tool } from './tool.ts'
 import { zeroing } from './zeroing.ts'
@@ -29,6 +30,7 @@ export const KINDS = {
   odometer,
   reading,
   'reading-use': readingUse,
+  'look-answer': lookAnswer,
   tool,
   zeroing,
   look,

@@ -1,5 +1,5 @@
 import { chainStory, type ChainStory } from '../../exposure/chain-story.ts'
-import type { PartId } from '../../log/entry.ts'
+import type { IsoTime, PartId } from '../../log/entry.ts'
 import type { Garage, PartState, ReadingState } from '../../log/garage.ts'
 import type { PartSpec } from '../../log/kinds/part.ts'
 import { looksOf } from './chain-evidence.ts'
@@ -15,6 +15,8 @@ export interface ChainFacts {
   readonly used: readonly ReadingState[]
   /** Those that count, cut into looks. */
   readonly looks: readonly (readonly ReadingState[])[]
+  /** Looks up to then were said to be right, and the log complete. */
+  readonly answeredUntil?: IsoTime
 }
 
 interface Made {
@@ -39,7 +41,8 @@ export function chainFacts(garage: Garage, id: PartId): ChainFacts | undefined {
   if (part?.entry.spec.type !== 'chain') return undefined
   const readings = garage.readings.get(id) ?? NO_READINGS
   const bikes = part.fittings.map(({ bike }) => garage.bikes.get(bike))
-  const from = [garage.washes.get(id), readings, ...bikes]
+  const answers = garage.listed['look-answer'].get(id)
+  const from = [garage.washes.get(id), readings, answers, ...bikes]
   const before = made.get(part)
   if (before && isSameList(before.from, from)) return before.facts
   const facts: ChainFacts = {
@@ -49,6 +52,7 @@ export function chainFacts(garage: Garage, id: PartId): ChainFacts | undefined {
     readings,
     used: readings.filter(({ used }) => used),
     looks: looksOf(readings),
+    ...(answers && { answeredUntil: answers.reduce((last, { until }) => (until > last ? until : last), '') }),
   }
   made.set(part, { from, facts })
   return facts

@@ -22,6 +22,8 @@ const cause = (
 /** The same chain, its last look found odd. `past`: the chance that it is past its limit, taking the look at its word. */
 const surprised = (read: number, causes: readonly PossibleCause[], past = wear.past) => {
   const surprise: Surprise = {
+    look: { first: 3, size: 1 },
+    isLast: true,
     read,
     expected: { p05: 0.24, p50: 0.3, p95: 0.36 },
     asLogged: 0.001,
