@@ -12,14 +12,14 @@
 #define PIECES 16
 typedef struct { int place; double log_sd; } Factor;
 typedef struct { int place; double b, sb; } Tool;
-typedef struct { double *held, step; int count; } Table;
-typedef struct { int chain, tool, limit, n; double value, sd, low, high; double more[PIECES]; int kind[PIECES]; Table table; } Reading;
+typedef struct { double *held, from, step; int count; } Table;
+typedef struct { int chain, tool, limit, n; double value, sd, low, high, chance, share; double more[PIECES]; int kind[PIECES]; Table table; } Reading;
 typedef struct { int n, place[4]; } Kind;
 
 static int dimension, nf, nk, nt, nc, nr, first_chain;
 static Factor factors[MOST]; static Tool tools[MOST]; static int unknown[MOST]; static Reading *readings;
 static Kind kinds[MOST];
-static double times_[MOST], times_pull[MOST], log_sds[MOST], offsets[MOST], rate[MOST], start_[MOST], start_slope[MOST], per_wear[4096];
+static double times_[MOST], times_pull[MOST], log_sds[MOST], offsets[MOST], offset_slope[MOST], rate[MOST], start_[MOST], start_slope[MOST], per_wear[4096];
 
 static uint32_t state;
 static double unit(void) {
@@ -35,16 +35,22 @@ static double log_between(double low, double high, double centre, double sd) {
   double p = a > 0 ? cdf(-a) - cdf(-b) : cdf(b) - cdf(a);
   return p > 0 ? fmax(-700, log(p)) : -700;
 }
+/* The log-likelihood beside that of a slip: of a figure by how far its centre lies above it, of an answer by its centre. */
+static double exact(const Reading *r, double at) {
+  double log_ = r->limit ? log_between(r->low, r->high, at, r->sd) : -0.5 * (at / r->sd) * (at / r->sd);
+  return log((1 - r->chance) * exp(log_) + r->share);
+}
 static void make_table(Reading *r) {
-  r->table.step = r->sd / 30; r->table.count = (int)ceil(3.6 / r->table.step) + 4;
+  double from = r->limit ? -0.6 : -9 * r->sd, to = r->limit ? 3 : 9 * r->sd;
+  r->table.step = r->sd / 30; r->table.from = from; r->table.count = (int)ceil((to - from) / r->table.step) + 4;
   r->table.held = malloc(sizeof(double) * r->table.count);
-  for (int i = 0; i < r->table.count; i++) r->table.held[i] = log_between(r->low, r->high, -0.6 + (i - 1) * r->table.step, r->sd);
+  for (int i = 0; i < r->table.count; i++) r->table.held[i] = exact(r, from + (i - 1) * r->table.step);
 }
 static double look_up(const Reading *r, double centre, double *slope) {
-  double step = r->table.step, place = (centre + 0.6) / step; int i = (int)floor(place);
+  double at = centre - r->value, step = r->table.step, place = (at - r->table.from) / step; int i = (int)floor(place);
   if (i < 0 || i + 3 >= r->table.count) {
-    *slope = (log_between(r->low, r->high, centre + step, r->sd) - log_between(r->low, r->high, centre - step, r->sd)) / (2 * step);
-    return log_between(r->low, r->high, centre, r->sd);
+    *slope = (exact(r, at + step) - exact(r, at - step)) / (2 * step);
+    return exact(r, at);
   }
   const double *h = r->table.held + i; double t = place - i, a = h[0], b = h[1], c = h[2], d = h[3];
   double c1 = c - b / 2 - a / 3 - d / 6, c2 = (a + c) / 2 - b, c3 = (d - a) / 6 + (b - c) / 2;
@@ -52,15 +58,37 @@ static double look_up(const Reading *r, double centre, double *slope) {
   return b + t * (c1 + t * (c2 + t * c3));
 }
 
+/* A tool's bias over its own coordinate, with long tails; late wear past its bend (bias-tail.ts, late-wear.ts). */
+#define TAIL 1.1
+#define WALK 0.45
+static double spreads_at(double y) { return 0.85 * sinh(WALK * y) / WALK; }
+static double spreads_slope(double y) { return 0.85 * cosh(WALK * y); }
+static double tail_slope(double y) {
+  double x = sinh(WALK * y) / WALK, root = sqrt(1 + TAIL * TAIL * x * x);
+  return (-asinh(TAIL * x) / (TAIL * root) - TAIL * TAIL * x / (root * root)) * cosh(WALK * y) + WALK * tanh(WALK * y);
+}
+static double tail_log(double y) {
+  double x = sinh(WALK * y) / WALK, z = asinh(TAIL * x) / TAIL;
+  return -0.5 * z * z - 0.5 * log1p(TAIL * TAIL * x * x) + log(cosh(WALK * y));
+}
+static double tail_bend(double y) { return fabs(y) < 1e-4 ? 1 + TAIL * TAIL - WALK * WALK : -tail_slope(y) / y; }
+#define BEND 0.04
+static double past_bend(double x) { return (x + sqrt(x * x + BEND * BEND)) / 2; }
+static double past_slope(double x) { return 0.5 + 0.5 * x / sqrt(x * x + BEND * BEND); }
+
 static double density(const double *z, double *slope) {
-  double beta = exp(0.08 * z[1]), rider = 0.5 * z[0], log_ = 0;
+  double beta = exp(0.08 * z[1]), rider = 0.5 * z[0], late_more = 0.02 * exp(1.4 * z[2]), late_times = 1 - 0.02 * exp(0.98) + late_more, late_slope = 1.4 * late_more, late_from = 0.45 + 0.05 * z[3], log_ = 0;
   for (int k = 0; k < nk; k++) {
     double sum = 0;
     for (int i = 0; i < kinds[k].n; i++) sum += log_sds[kinds[k].place[i]] * z[kinds[k].place[i]];
     times_[k] = exp(sum); times_pull[k] = 0;
   }
-  for (int t = 0; t < nt; t++) offsets[t] = tools[t].b + tools[t].sb * z[tools[t].place];
   for (int i = 0; i < dimension; i++) { log_ -= 0.5 * z[i] * z[i]; slope[i] = -z[i]; }
+  for (int t = 0; t < nt; t++) {
+    double y = z[tools[t].place];
+    offsets[t] = tools[t].b + tools[t].sb * spreads_at(y); offset_slope[t] = tools[t].sb * spreads_slope(y);
+    log_ += 0.5 * y * y + tail_log(y); slope[tools[t].place] = tail_slope(y);
+  }
   for (int c = 0; c < nc; c++) {
     int p = first_chain + 2 * c; double u = z[p + 1];
     rate[c] = 0.17 * exp(rider + 0.3 * z[p]);
@@ -77,10 +105,11 @@ static double density(const double *z, double *slope) {
       for (int i = 0; i < g->n; i++) wear += g->more[i] * times_[g->kind[i]];
       int ridden = wear > 1e-12;
       double log_wear = ridden ? log(wear) : 0, grown = ridden ? rate[c] * exp(beta * log_wear) : 0;
-      double centre = start_[c] + grown + offsets[g->tool], pull;
-      if (g->limit) log_ += look_up(g, centre, &pull);
-      else { double residual = (g->value - centre) / g->sd; log_ -= 0.5 * residual * residual; pull = residual / g->sd; }
-      slope[tools[g->tool].place] += pull * tools[g->tool].sb;
+      double over = start_[c] + grown - late_from, late = past_bend(over), bent = past_slope(over), pull;
+      log_ += look_up(g, start_[c] + grown + (late_times - 1) * late + offsets[g->tool], &pull);
+      slope[tools[g->tool].place] += pull * offset_slope[g->tool];
+      slope[2] += pull * late * late_slope; slope[3] -= pull * (late_times - 1) * bent * 0.05;
+      pull *= 1 + (late_times - 1) * bent;
       slope[p + 1] += pull * start_slope[c];
       slope[0] += pull * grown * 0.5; slope[p] += pull * grown * 0.3;
       slope[1] += pull * grown * beta * 0.08 * log_wear;
@@ -112,7 +141,9 @@ static void arrow_at(const double *z) {
   int shared = first_chain;
   double beta = exp(0.08 * z[1]);
   memset(&arrow, 0, sizeof arrow);
+  double late_more = 0.02 * exp(1.4 * z[2]), late_times = 1 - 0.02 * exp(0.98) + late_more, late_from = 0.45 + 0.05 * z[3];
   for (int i = 0; i < shared; i++) arrow.a[i][i] = 1;
+  for (int t = 0; t < nt; t++) arrow.a[tools[t].place][tools[t].place] = tail_bend(z[tools[t].place]);
   for (int k = 0; k < nk; k++) {
     double sum = 0;
     for (int i = 0; i < kinds[k].n; i++) sum += log_sds[kinds[k].place[i]] * z[kinds[k].place[i]];
@@ -133,26 +164,27 @@ static void arrow_at(const double *z) {
     for (int i = 0; i < g->n; i++) per_kind[g->kind[i]] += g->more[i] * times_[g->kind[i]];
     for (int k = 0; k < nk; k++) wear += per_kind[k];
     double grown = wear > 1e-12 ? rate[c] * pow(wear, beta) : 0;
+    double over = start_[c] + grown - late_from, late = 1 + (late_times - 1) * past_slope(over), own_start = late * start_slope[c];
     memset(along, 0, sizeof along);
-    along[0] = grown * 0.5;
+    along[0] = late * grown * 0.5; along[2] = past_bend(over) * 1.4 * late_more; along[3] = (1 - late_times) * past_slope(over) * 0.05;
     if (grown > 0) {
-      along[1] = grown * beta * 0.08 * log(wear);
+      along[1] = late * grown * beta * 0.08 * log(wear);
       for (int k = 0; k < nk; k++) for (int i = 0; i < kinds[k].n; i++)
-        along[kinds[k].place[i]] += grown * beta * per_kind[k] / wear * log_sds[kinds[k].place[i]];
+        along[kinds[k].place[i]] += late * grown * beta * per_kind[k] / wear * log_sds[kinds[k].place[i]];
     }
     const Tool *t = &tools[g->tool];
-    double offset = t->b + t->sb * z[t->place], answer = grown * 0.3;
-    double weight = g->limit ? bend_of(g, start_[c] + grown + offset) : 1 / (g->sd * g->sd);
-    along[t->place] = t->sb;
+    double centre = over + late_from + (late_times - 1) * past_bend(over) + t->b + t->sb * spreads_at(z[t->place]), answer = late * grown * 0.3, unused;
+    double weight = g->limit ? bend_of(g, centre) : fmax(1e-6, (1 - exp(log(g->share) - look_up(g, centre, &unused))) / (g->sd * g->sd));
+    along[t->place] = t->sb * spreads_slope(z[t->place]);
     for (int i = 0; i < shared; i++) {
       double w = weight * along[i];
       if (w == 0) continue;
       for (int j = 0; j <= i; j++) arrow.a[i][j] += w * along[j];
-      arrow.b[2 * c][i] += w * answer; arrow.b[2 * c + 1][i] += w * start_slope[c];
+      arrow.b[2 * c][i] += w * answer; arrow.b[2 * c + 1][i] += w * own_start;
     }
     arrow.d[3 * c] += weight * answer * answer;
-    arrow.d[3 * c + 1] += weight * answer * start_slope[c];
-    arrow.d[3 * c + 2] += weight * start_slope[c] * start_slope[c];
+    arrow.d[3 * c + 1] += weight * answer * own_start;
+    arrow.d[3 * c + 2] += weight * own_start * own_start;
   }
 }
 static void factor_arrow(void) {
@@ -274,9 +306,13 @@ int main(int argc, char **argv) {
   readings = calloc(nr, sizeof *readings);
   for (int r = 0; r < nr; r++) {
     Reading *g = &readings[r];
-    if (scanf("%d %d %lf %lf %d %lf %lf %d", &g->chain, &g->tool, &g->value, &g->sd, &g->limit, &g->low, &g->high, &g->n) != 8 || g->n > PIECES) return 1;
+    if (scanf("%d %d %lf %lf %d %lf %lf %lf %lf %d", &g->chain, &g->tool, &g->value, &g->sd, &g->limit, &g->low, &g->high, &g->chance, &g->share, &g->n) != 10 || g->n > PIECES) return 1;
     for (int i = 0; i < g->n; i++) if (scanf("%d %lf", &g->kind[i], &g->more[i]) != 2) return 1;
-    if (g->limit) make_table(g);
+    for (int q = 0; q < r && !g->table.held; q++) {
+      const Reading *o = &readings[q];
+      if (o->limit == g->limit && o->sd == g->sd && o->low == g->low && o->high == g->high && o->share == g->share) g->table = o->table;
+    }
+    if (!g->table.held) make_table(g);
   }
   struct timespec from, to; clock_gettime(CLOCK_MONOTONIC, &from);
   double sum = 0, squares = 0, size = 0.4; long counted = 0;

@@ -6,8 +6,9 @@ import { seededRandom } from '../src/core/stats/random.ts'
 import { lengthAtElongation } from '../src/core/measure/elongation.ts'
 import { evidenceOf } from '../src/core/measure/likelihood.ts'
 import type { Reading } from '../src/core/measure/reading.ts'
+import { slipOf } from '../src/core/measure/slip.ts'
 import { sampleHmc } from '../src/core/wear/hmc.ts'
-import { laplaceOf } from '../src/core/wear/laplace.ts'
+import { summitsOf } from '../src/core/wear/summits.ts'
 import { logDensityOf } from '../src/core/wear/rider-density.ts'
 import { chainState, riderModel, type RiderChain, type RiderModel } from '../src/core/wear/rider-model.ts'
 import type { Road, RoadPiece } from '../src/core/exposure/roads.ts'
@@ -64,8 +65,21 @@ function asText(model: RiderModel): string {
       const more = moreOf(lay(taken.road), last && lay(last.road))
       const tool = tools.findIndex((one) => one.tool === taken.reading.instrument)
       const value = evidence.form === 'value' ? evidence.value : 0
+      const { chance, share } = slipOf(taken.reading, evidence)
       const isLimit = Number(evidence.form === 'between')
-      return [c, tool, value, evidence.sd, isLimit, bound(low), bound(high), more.length / 2, ...more]
+      return [
+        c,
+        tool,
+        value,
+        evidence.sd,
+        isLimit,
+        bound(low),
+        bound(high),
+        chance,
+        share,
+        more.length / 2,
+        ...more,
+      ]
     }),
   )
   return [
@@ -104,7 +118,7 @@ export function riderFigure(): { what: string; median: string; worst: string; go
   const run = () => {
     const density = logDensityOf(model)
     const options = { seed: 3, chains: 4, draws: DRAWS, warmUp: WARM_UP }
-    return sampleHmc(density, model.dimension, options, laplaceOf(model, density))
+    return sampleHmc(density, model.dimension, options, summitsOf(model, density))
   }
   const folder = mkdtempSync(join(tmpdir(), 'jolt-mile-rider-'))
   try {

@@ -6,7 +6,8 @@ import { faultOfDraft } from '../src/formats/entry-schema.ts'
 import { realRider, WORLDS, type World } from './real-riders.ts'
 
 const SEEDS = [1, 2, 3, 4, 5, 6]
-const of = (world: World, seed: number) => realRider(seededRandom(seed), world)
+const of = (world: World, seed: number, options?: Parameters<typeof realRider>[2]) =>
+  realRider(seededRandom(seed), world, options)
 const kinds = (drafts: readonly EntryDraft[], kind: EntryDraft['kind']) =>
   drafts.filter((draft) => draft.kind === kind)
 const figures = (drafts: readonly EntryDraft[]): number[] =>
@@ -30,7 +31,7 @@ describe('a rider who is not like the model', () => {
 
   test('whose reading slipped differs from one like the model in the last look alone', () => {
     const differing = SEEDS.map((seed) => {
-      const [base, slip] = [of('base', seed), of('slip', seed)]
+      const [base, slip] = [of('slip', seed, { isSlipped: false }), of('slip', seed)]
       expect(slip.nowPercent).toBe(base.nowPercent)
       const at = slip.drafts.flatMap((draft, i) =>
         JSON.stringify(draft) === JSON.stringify(base.drafts[i]) ? [] : [draft.at],
@@ -39,8 +40,7 @@ describe('a rider who is not like the model', () => {
       expect(at.every((one) => one.slice(0, 10) === last)).toBe(true)
       return at.length
     })
-    expect(Math.max(...differing)).toBe(1)
-    expect(differing.filter((count) => count === 1).length).toBeGreaterThan(2)
+    expect(Math.min(...differing)).toBeGreaterThan(0)
   })
 
   test('who left out a month has three rides less and no other chain', () => {

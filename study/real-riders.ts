@@ -31,16 +31,20 @@ export interface RealRider {
 const DAY_MS = 86_400_000
 /** Degrees of freedom of the noise with long tails. */
 const DEGREES = 3
+const FIGURES = ['rule', 'caliper-pair', 'two-contact-scale', 'three-contact-scale'] as const
 /** By so much the bad gauge is off, %. */
 const GAUGE_OFF = 0.25
 const QUICKENS_AT = 0.4
 
-/** A slip: a sixteenth of an inch or a digit on the rule, half a millimetre's worth on a caliper, a mark on a gauge. */
+/** By so much a length slips on the rule, mm: a sixteenth of an inch, a digit, a whole pitch. */
+const RULE_SLIPS_MM = [25.4 / 16, 1, 12.7]
+
+/** A slip of a figure: on the rule, a digit on a caliper, a mark on a scale. */
 function slipped(random: Random, reading: Reading): Reading {
   const sign = random.chance(0.5) ? 1 : -1
   switch (reading.instrument) {
     case 'rule':
-      return { ...reading, lengthMm: reading.lengthMm + sign * (random.chance(0.5) ? 25.4 / 16 : 1) }
+      return { ...reading, lengthMm: reading.lengthMm + sign * pick(random, RULE_SLIPS_MM) }
     case 'caliper-pair':
       return { ...reading, outsideMm: reading.outsideMm + sign }
     case 'two-contact-scale':
@@ -113,14 +117,22 @@ function grown(world: World, start: number, rate: number, beta: number, wearKm: 
   return world === 'quickens' && plain > QUICKENS_AT ? plain + (plain - QUICKENS_AT) : plain
 }
 
-/** A rider of a world: one bike, one to three chains after one another, the last one on the bike. */
-export function realRider(random: Random, world: World): RealRider {
+/** The one or two tools of a rider; where a figure slips, the first shows figures. */
+function toolsOf(random: Random, world: World): readonly Tool[] {
+  if (world === 'bad-gauge') return ['two-contact-scale']
+  const tools = Array.from({ length: whole(random, 1, 2) }, () => pick(random, TOOLS))
+  if (world === 'slip') tools[0] = pick(random, FIGURES)
+  return [...new Set(tools)]
+}
+
+/**
+ * A rider of a world: one bike, one to three chains after one another, the last one on the bike.
+ * @param isSlipped whether the slip of the world of slips is made
+ */
+export function realRider(random: Random, world: World, { isSlipped = true } = {}): RealRider {
   const truth = unknowns(random)
   const mix = Array.from({ length: whole(random, 1, 3) }, () => pick(random, CONDITIONS))
-  const tools: readonly Tool[] =
-    world === 'bad-gauge'
-      ? ['two-contact-scale']
-      : [...new Set(Array.from({ length: whole(random, 1, 2) }, () => pick(random, TOOLS)))]
+  const tools = toolsOf(random, world)
   const noise = world === 'long-tails' ? withLongTails(random) : random
   const chains = whole(random, 1, 3)
   const begins = Date.UTC(2025, 0, 5, 12)
@@ -180,7 +192,7 @@ export function realRider(random: Random, world: World): RealRider {
           kind: 'reading',
           at: at(on, 5 + t),
           chain,
-          reading: isSlip ? slipped(random, reading) : reading,
+          reading: isSlip && isSlipped ? slipped(random, reading) : reading,
         })
       })
     }

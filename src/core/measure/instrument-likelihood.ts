@@ -1,7 +1,10 @@
-import { betweenTable, logBetweenAt } from './between-table.ts'
+import { tailNodes } from './bias-tail.ts'
+import { logAt } from './log-table.ts'
+import { betweenTable, readingTable } from './reading-table.ts'
+import { slipOf } from './slip.ts'
 import { INSTRUMENTS } from './instruments.ts'
 import { biasNodes, evidenceOf, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
-import type { Bias, TakenReading } from './reading.ts'
+import type { Bias, Reading, TakenReading } from './reading.ts'
 
 /** One reading's evidence and which of several elongations of the chain (now, earlier) it is about. */
 export interface PlacedEvidence {
@@ -56,9 +59,36 @@ export function instrumentLogLikelihood(evidence: readonly PlacedEvidence[], bia
     for (let k = 0; k < offsets.length; k++) {
       const offset = offsets[k] ?? 0
       let sum = logWeights[k] ?? 0
-      for (const { table, step, times } of limits)
-        sum += times * logBetweenAt(table, (at[step] ?? 0) + offset)
+      for (const { table, step, times } of limits) sum += times * logAt(table, (at[step] ?? 0) + offset)
       for (const { value, sd, step } of values) sum -= 0.5 * ((value - (at[step] ?? 0) - offset) / sd) ** 2
+      terms[k] = sum
+    }
+    return logSumExp(terms)
+  }
+}
+
+/** A reading and which of several elongations of the chain it is about. */
+interface PlacedReading {
+  readonly reading: Reading
+  readonly step: number
+}
+
+/**
+ * The same as the forecast has it (methods 4): each reading may be a slip, and the bias may be far off, so that one reading or
+ * one tool cannot carry all before it.
+ */
+function doubtfulLogLikelihood(readings: readonly PlacedReading[], bias: Bias): LogLikelihood {
+  const { offsets, logWeights } = tailNodes(bias)
+  const laid = readings.map(({ reading, step }) => {
+    const evidence = evidenceOf(reading)
+    return { step, ...readingTable(evidence, slipOf(reading, evidence)) }
+  })
+  const terms = new Float64Array(offsets.length)
+  return (at) => {
+    for (let k = 0; k < offsets.length; k++) {
+      let sum = logWeights[k] ?? 0
+      for (const { table, value, step } of laid)
+        sum += logAt(table, (at[step] ?? 0) + (offsets[k] ?? 0) - value)
       terms[k] = sum
     }
     return logSumExp(terms)
@@ -76,19 +106,29 @@ export const biasOf = ({ bias, reading }: TakenReading): Bias => bias ?? INSTRUM
 /**
  * The log-likelihood of each tool's readings: tools are independent given the chain, readings of one are not.
  * @param stepOf which of the elongations asked about a reading belongs to
+ * @param isDoubted whether readings may be slips and tools far off, as in methods 4; else as in methods 2
  */
 export function likelihoodByTool<T extends TakenReading>(
   taken: readonly T[],
   stepOf: (one: T) => number,
+  isDoubted = false,
 ): Map<string, LogLikelihood> {
-  const groups = new Map<string, { bias: Bias; evidence: PlacedEvidence[] }>()
+  const groups = new Map<string, { bias: Bias; readings: PlacedReading[] }>()
   for (const one of taken) {
     const tool = toolOf(one)
-    const group = groups.get(tool) ?? { bias: biasOf(one), evidence: [] }
-    group.evidence.push({ item: evidenceOf(one.reading), step: stepOf(one) })
+    const group = groups.get(tool) ?? { bias: biasOf(one), readings: [] }
+    group.readings.push({ reading: one.reading, step: stepOf(one) })
     groups.set(tool, group)
   }
   return new Map(
-    [...groups].map(([tool, { bias, evidence }]) => [tool, instrumentLogLikelihood(evidence, bias)]),
+    [...groups].map(([tool, { bias, readings }]) => [
+      tool,
+      isDoubted
+        ? doubtfulLogLikelihood(readings, bias)
+        : instrumentLogLikelihood(
+            readings.map(({ reading, step }) => ({ item: evidenceOf(reading), step })),
+            bias,
+          ),
+    ]),
   )
 }

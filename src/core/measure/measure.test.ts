@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { elongationFromCaliper, elongationFromLength, lengthAtElongation } from './elongation.ts'
-import { betweenTable, logBetweenAt } from './between-table.ts'
+import { logAt } from './log-table.ts'
+import { betweenTable } from './reading-table.ts'
 import { INSTRUMENTS, readingSd } from './instruments.ts'
 import { biasNodes, evidenceOf, logBetween, logSumExp, logValuesMarginal } from './likelihood.ts'
 import { limitFor } from './limits.ts'
@@ -38,7 +39,7 @@ describe('the table of limit readings', () => {
           const exact = logBetween(low, high, centre, sd)
           // What is as good as never need not be exact: below this a point weighs nothing.
           if (exact < -25) return
-          expect(logBetweenAt(betweenTable(low, high, sd), centre)).toBeCloseTo(exact, 5)
+          expect(logAt(betweenTable(low, high, sd), centre)).toBeCloseTo(exact, 5)
         },
       ),
       { numRuns: 400 },

@@ -1,8 +1,10 @@
 import type { JobStep } from '../job.ts'
 import { seededRandom } from '../stats/random.ts'
 import { effectiveSize, rHat } from '../stats/diagnostics.ts'
-import { sampleHmcSteps, type SampleOptions } from './hmc.ts'
-import { laplaceOf } from './laplace.ts'
+import { sampleHmcSteps, type LogDensity, type Sample, type SampleOptions } from './hmc.ts'
+import { biasSpreads } from '../measure/bias-tail.ts'
+import { summitsAbove, summitsOf } from './summits.ts'
+import { lateWear, plainWear } from './late-wear.ts'
 import type { ChainPast } from './rate-grid.ts'
 import { RATE_MEDIAN } from './rate-grid.ts'
 import { logDensityOf } from './rider-density.ts'
@@ -32,6 +34,9 @@ export interface RiderDraws {
   /** The rider's median rate, % per 1000 wear-km. */
   readonly rider: Float64Array
   readonly beta: Float64Array
+  /** So many times as fast a chain wears late, and from where on, %. */
+  readonly lateTimes: Float64Array
+  readonly lateFrom: Float64Array
   /** Multipliers over their defaults, in the order of the model's factors. */
   readonly times: readonly Float64Array[]
   /** Biases of the tools, %, in the order of the model's tools. */
@@ -54,6 +59,51 @@ export interface ChainDraws {
   readonly start: Float64Array
 }
 
+/** Chains of the sampler that disagree by more, or draws worth less, are drawn again: where few are asked for, for less. */
+const unsettled = ({ rHat: hat, effectiveSize: size }: Settled, { draws, chains }: SampleOptions): boolean =>
+  draws < FEW_DRAWS ? hat > 1.04 || size < 0.12 * draws * chains : hat > 1.015 || size < 250
+const FEW_DRAWS = 300
+/** So many times as many draws then, of which every so many-th is kept. */
+const AGAIN = 4
+const MOST_ROUNDS = 2
+
+/** Every so many-th draw. */
+const thinnedSample = ({ chains, dimension, accepted }: Sample, step: number): Sample => ({
+  dimension,
+  accepted,
+  chains: chains.map((draws) =>
+    Float64Array.from({ length: draws.length / step }, (_, i) => {
+      const n = Math.floor(i / dimension)
+      return draws[(n * step + step - 1) * dimension + (i % dimension)] ?? 0
+    }),
+  ),
+})
+
+/**
+ * Draws until the sampler's chains agree: where they do not, each has found its own hill; they are drawn again for longer, with
+ * leaps between all the summits that were found.
+ */
+function* settledSample(
+  model: RiderModel,
+  density: LogDensity,
+  options: SampleOptions,
+): Generator<JobStep, Sample, undefined> {
+  const { dimension } = model
+  let sample = yield* sampleHmcSteps(density, dimension, options, summitsOf(model, density))
+  for (let round = 1; round <= MOST_ROUNDS && unsettled(settled(sample, options.draws), options); round++) {
+    const ends = sample.chains.map((draws) => draws.subarray(draws.length - dimension))
+    const more = {
+      ...options,
+      draws: AGAIN * options.draws,
+      warmUp: 2 * options.warmUp,
+      seed: options.seed + round,
+    }
+    const summits = summitsAbove(model, density, ends)
+    sample = thinnedSample(yield* sampleHmcSteps(density, dimension, more, summits), AGAIN)
+  }
+  return sample
+}
+
 /**
  * Draws from the posterior of all of a rider's chains at once (methods 4).
  * @param ahead roads that will be asked about
@@ -66,30 +116,33 @@ export function* drawRiderSteps(
 ): Generator<JobStep, RiderDraws, undefined> {
   const model = riderModel(chains, ahead)
   const density = logDensityOf(model)
-  const start = laplaceOf(model, density)
-  const sample = yield* sampleHmcSteps(density, model.dimension, options, start)
+  const sample = yield* settledSample(model, density, options)
   const { dimension, places, tools } = model
   const zs = sample.chains.flatMap((draws) =>
     Array.from({ length: options.draws }, (_, n) => draws.subarray(n * dimension, (n + 1) * dimension)),
   )
   const timesOf = zs.map((z) => factorTimes(model, z))
+  const states = zs.map((z) => chainState(model, z, 0))
   return {
     model,
     options,
     count: zs.length,
     kinds: zs.map((z) => kindTimes(model, z)),
     rider: Float64Array.from(zs, (z) => RATE_MEDIAN * Math.exp(RIDER_LOG_SD * (z[places.rider] ?? 0))),
-    beta: Float64Array.from(zs, (z) => chainBeta(model, z)),
+    beta: Float64Array.from(states, ({ beta }) => beta),
+    lateTimes: Float64Array.from(states, ({ lateTimes }) => lateTimes),
+    lateFrom: Float64Array.from(states, ({ lateFrom }) => lateFrom),
     times: model.factors.map((_, f) => Float64Array.from(timesOf, (times) => times[f] ?? 1)),
-    offsets: tools.map(({ place, bias }) => Float64Array.from(zs, (z) => bias.b + bias.sb * (z[place] ?? 0))),
+    offsets: tools.map(({ place, bias }) =>
+      Float64Array.from(zs, (z) => bias.b + bias.sb * biasSpreads(z[place] ?? 0)),
+    ),
     sampled: sample.chains,
     accepted: sample.accepted,
   }
 }
-const chainBeta = (model: RiderModel, z: Float64Array): number => chainState(model, z, 0).beta
 
 /** The coordinates of one draw. */
-function coordinatesOf(
+export function coordinatesOf(
   { sampled, model: { dimension }, options: { draws } }: RiderDraws,
   n: number,
 ): Float64Array {
@@ -150,6 +203,8 @@ export function fewDraws(draws: RiderDraws, most: number): FewDraws {
       kinds,
       rider: few(draws.rider),
       beta: few(draws.beta),
+      lateTimes: few(draws.lateTimes),
+      lateFrom: few(draws.lateFrom),
       times: draws.times.map(few),
       offsets: draws.offsets.map(few),
     },
@@ -167,29 +222,37 @@ export function wearKmDraws({ model, kinds, count }: RiderDraws, road: readonly 
 
 /** Elongation, %, of a chain after some wear-km, by draw. */
 export function elongationDraws(
-  { beta, count }: RiderDraws,
+  { beta, lateTimes, lateFrom, count }: RiderDraws,
   { rate, start }: ChainDraws,
   wearKm: Float64Array,
 ): Float64Array {
   const elongation = new Float64Array(count)
   for (let n = 0; n < count; n++)
-    elongation[n] =
-      (start[n] as number) + (rate[n] as number) * ((wearKm[n] as number) / 1000) ** (beta[n] as number)
+    elongation[n] = lateWear(
+      (start[n] as number) + (rate[n] as number) * ((wearKm[n] as number) / 1000) ** (beta[n] as number),
+      lateTimes[n] as number,
+      lateFrom[n] as number,
+    )
   return elongation
 }
 
 /** Wear-km from new at which a chain reaches a limit, by draw; 0 where it starts past it. */
-export function limitWearKm({ beta }: RiderDraws, { rate, start }: ChainDraws, limit: number): Float64Array {
-  return start.map((from, n) =>
-    from >= limit ? 0 : 1000 * ((limit - from) / (rate[n] ?? 1)) ** (1 / (beta[n] ?? 1)),
-  )
+export function limitWearKm(
+  { beta, lateTimes, lateFrom }: RiderDraws,
+  { rate, start }: ChainDraws,
+  limit: number,
+): Float64Array {
+  return start.map((from, n) => {
+    const plain = plainWear(limit, lateTimes[n] ?? 1, lateFrom[n] ?? 0)
+    return from >= plain ? 0 : 1000 * ((plain - from) / (rate[n] ?? 1)) ** (1 / (beta[n] ?? 1))
+  })
 }
 
-/** How well the sampling went. */
-export function settledOf({ model: { dimension }, sampled, options: { draws } }: RiderDraws): Settled {
+/** How well the sampling went, at the worst of all coordinates. */
+function settled({ dimension, chains }: Pick<Sample, 'dimension' | 'chains'>, draws: number): Settled {
   let [hat, size] = [1, Infinity]
   for (let i = 0; i < dimension; i++) {
-    const traces = sampled.map((chain) =>
+    const traces = chains.map((chain) =>
       Float64Array.from({ length: draws }, (_, n) => chain[n * dimension + i] ?? 0),
     )
     hat = Math.max(hat, rHat(traces))
@@ -197,3 +260,7 @@ export function settledOf({ model: { dimension }, sampled, options: { draws } }:
   }
   return { rHat: hat, effectiveSize: size }
 }
+
+/** How well the sampling went. */
+export const settledOf = ({ model: { dimension }, sampled, options: { draws } }: RiderDraws): Settled =>
+  settled({ dimension, chains: sampled }, draws)

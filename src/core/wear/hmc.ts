@@ -71,6 +71,7 @@ function walker(
   let slope = new Float64Array(dimension)
   let log = density(z, slope)
   let [zNext, slopeNext] = [new Float64Array(dimension), new Float64Array(dimension)]
+  const flat = new Float64Array(dimension)
   const energy = (): number => {
     let sum = 0
     for (let i = 0; i < dimension; i++) sum += 0.5 * (momentum[i] as number) ** 2
@@ -102,7 +103,31 @@ function walker(
       }
       return Number.isFinite(chance) ? chance : 0
     },
+    /**
+     * A leap from about one summit to the like place about another (Tjelmeland & Hegstad 2001), and its Metropolis step: hills
+     * that no path crosses are visited as often as they deserve.
+     */
+    leap: (summits: readonly Pick<Tuned, 'middle' | 'metric'>[]): void => {
+      const [a, b] = twoOf(summits.length, random)
+      const [from, to] = [summits[a], summits[b]]
+      if (!from || !to) return
+      for (let i = 0; i < dimension; i++) zNext[i] = (z[i] as number) - (from.middle[i] as number)
+      from.metric.flatten(flat, zNext)
+      zNext.set(to.middle)
+      to.metric.drift(zNext, flat, 1)
+      const logNext = density(zNext, slopeNext)
+      if (!(random.unit() < Math.exp(logNext - log + to.metric.logVolume - from.metric.logVolume))) return
+      ;[z, zNext] = [zNext, z]
+      ;[slope, slopeNext] = [slopeNext, slope]
+      log = logNext
+    },
   }
+}
+
+/** Two different numbers below a count, in either order alike. */
+function twoOf(count: number, random: Random): readonly [number, number] {
+  const a = Math.floor(random.unit() * count)
+  return [a, (a + 1 + Math.floor(random.unit() * (count - 1))) % count]
 }
 
 /** How a chain of the sampler goes on from where it begins: its warm-up, and what it learns in it. */
@@ -113,75 +138,109 @@ interface Tuned {
   readonly middle: Float64Array
 }
 
-/** One chain of the sampler; yields the number of its steps now and then, so that it can be watched and left. */
-function* sampleChain(
-  density: LogDensity,
-  dimension: number,
-  random: Random,
-  { draws, warmUp }: { readonly draws: number; readonly warmUp: number },
-  start: SampleStart,
-  tuned: Tuned | undefined,
-): Generator<number, { readonly kept: Float64Array; readonly accepted: number; readonly tuned: Tuned }> {
-  const walk = walker(density, dimension, random, tuned ? { at: tuned.middle, metric: tuned.metric } : start)
-  let metric = tuned?.metric ?? start.metric
-  let tuner = stepTuner(tuned?.size ?? FIRST_STEP)
-  let middle = tuned?.middle ?? start.at
+interface Effort {
+  readonly draws: number
+  readonly warmUp: number
+}
+
+type Walker = ReturnType<typeof walker>
+
+/** The first walk from a summit finds the way about it: the middle, what to step along there, and how far. */
+function* warmedUp(walk: Walker, start: SampleStart, warmUp: number): Generator<number, Tuned> {
+  let { metric, at: middle } = start
+  let tuner = stepTuner(FIRST_STEP)
   // The way to the middle, then the middle itself, then the step about it.
-  const [there, known] = [0.2, 0.5].map((share) => Math.round(share * warmUp))
+  const [there, known] = [Math.round(0.2 * warmUp), Math.round(0.5 * warmUp)]
   const seen: Float64Array[] = []
   for (let n = 0; n < warmUp; n++) {
     tuner.tell(walk.step(tuner.now(), metric))
-    if (!tuned && n >= (there ?? 0) && n <= (known ?? 0)) seen.push(Float64Array.from(walk.at()))
-    if (!tuned && n === known) {
+    if (n >= there && n <= known) seen.push(Float64Array.from(walk.at()))
+    if (n === known) {
       middle = meanDraw(seen)
       metric = start.metricAbout(middle)
       tuner = stepTuner(tuner.settled())
     }
     if (n % TELL_EVERY === TELL_EVERY - 1) yield n + 1
   }
-  const size = tuner.settled()
+  return { metric, size: tuner.settled(), middle }
+}
+
+/** One chain's draws, after a warm-up of its own where another chain has found the way. */
+function* sampleChain(
+  walk: Walker,
+  dimension: number,
+  { draws, warmUp }: Effort,
+  { metric, size: known }: Tuned,
+  summits: readonly Tuned[],
+): Generator<number, { readonly kept: Float64Array; readonly accepted: number }> {
+  const tuner = stepTuner(known)
+  for (let n = 0; n < warmUp; n++) {
+    tuner.tell(walk.step(tuner.now(), metric))
+    if (n % TELL_EVERY === TELL_EVERY - 1) yield n + 1
+  }
+  const size = warmUp > 0 ? tuner.settled() : known
   const kept = new Float64Array(draws * dimension)
   let accepted = 0
   for (let n = 0; n < draws; n++) {
     accepted += walk.step(size, metric)
+    if (summits.length > 1) walk.leap(summits)
     kept.set(walk.at(), n * dimension)
     if (n % TELL_EVERY === TELL_EVERY - 1) yield warmUp + n + 1
   }
-  return { kept, accepted: accepted / draws, tuned: { metric, size, middle } }
+  return { kept, accepted: accepted / draws }
 }
 
-/** The first chain finds the way; the others begin about where it was led, wide apart, and need less of a warm-up. */
+/** The first chain about a summit finds the way; the others begin about where it was led, wide apart, and need less of a warm-up. */
 const LATER_WARM_UP = 0.4
 
 /**
  * Draws from a density by Hamiltonian Monte Carlo: leapfrog paths of a length that varies, a step tuned so that four
  * proposals in five are taken, coordinates scaled by their spreads and by how they correlate about where the warm-up
- * has led to, and all left alone from then on. The same seed gives the same draws.
+ * has led to, and all left alone from then on. Where there are several summits the chains begin about them in turn, and leap
+ * between them. The same seed gives the same draws.
+ * @param starts the summits, at least one
  * @yields how far it has come, every few milliseconds: whoever walks it may stop walking
  */
 export function* sampleHmcSteps(
   density: LogDensity,
   dimension: number,
   options: SampleOptions,
-  start: SampleStart,
+  starts: readonly SampleStart[],
 ): Generator<JobStep, Sample, undefined> {
   const { seed, chains, draws, warmUp } = options
   const later = Math.round(LATER_WARM_UP * warmUp)
-  const of = warmUp + draws + (chains - 1) * (later + draws)
+  const summits = starts.slice(0, chains)
+  const of = summits.length * warmUp + chains * draws + (chains - summits.length) * later
   const sampled: Float64Array[] = []
   let [accepted, before] = [0, 0]
-  let tuned: Tuned | undefined
-  for (let c = 0; c < chains; c++) {
-    // Seeds far apart, so that chains of neighbouring seeds share nothing.
-    const random = seededRandom(Math.imul(seed, 0x9e3779b1) ^ Math.imul(c + 1, 0x85ebca6b))
-    const effort = { draws, warmUp: c === 0 ? warmUp : later }
-    const walk = sampleChain(density, dimension, random, effort, start, tuned)
+  const told = function* <T>(walk: Generator<number, T>, steps: number): Generator<JobStep, T> {
     let step = walk.next()
     for (; !step.done; step = walk.next()) yield { done: before + step.value, of }
-    sampled.push(step.value.kept)
-    accepted += step.value.accepted / chains
-    before += effort.warmUp + draws
-    tuned ??= step.value.tuned
+    before += steps
+    return step.value
+  }
+  // Seeds far apart, so that chains of neighbouring seeds share nothing.
+  const randomOf = (c: number): Random =>
+    seededRandom(Math.imul(seed, 0x9e3779b1) ^ Math.imul(c + 1, 0x85ebca6b))
+  const firsts: Walker[] = []
+  const tuned: Tuned[] = []
+  for (const [c, start] of summits.entries()) {
+    const walk = walker(density, dimension, randomOf(c), start)
+    firsts.push(walk)
+    tuned.push(yield* told(warmedUp(walk, start, warmUp), warmUp))
+  }
+  for (let c = 0; c < chains; c++) {
+    const own = tuned[c % tuned.length]
+    if (!own) break
+    const first = firsts[c]
+    const effort = { draws, warmUp: first ? 0 : later }
+    const walk = first ?? walker(density, dimension, randomOf(c), { at: own.middle, metric: own.metric })
+    const { kept, accepted: taken } = yield* told(
+      sampleChain(walk, dimension, effort, own, tuned),
+      effort.warmUp + draws,
+    )
+    sampled.push(kept)
+    accepted += taken / chains
   }
   return { chains: sampled, dimension, accepted }
 }
@@ -191,5 +250,5 @@ export const sampleHmc = (
   density: LogDensity,
   dimension: number,
   options: SampleOptions,
-  start: SampleStart,
-): Sample => toEnd(sampleHmcSteps(density, dimension, options, start))
+  starts: readonly SampleStart[],
+): Sample => toEnd(sampleHmcSteps(density, dimension, options, starts))

@@ -1,6 +1,7 @@
 import type { Factor, RoadPiece } from '../exposure/roads.ts'
 import { defaultWearKm, factorLogSd, factorsOf } from '../exposure/roads.ts'
 import { seededRandom } from '../stats/random.ts'
+import { lateWear } from './late-wear.ts'
 import { wearKmDraws, type ChainDraws, type RiderDraws } from './draws.ts'
 
 /** What the draws say of one chain, draw by draw. */
@@ -21,6 +22,9 @@ export interface KeptDraws {
   readonly count: number
   /** The exponent of wear over wear-distance */
   readonly beta: Float32Array
+  /** So many times as fast a chain wears late, and from where on, % */
+  readonly lateTimes: Float32Array
+  readonly lateFrom: Float32Array
   /** The rider's median rate, % per 1000 wear-km: for chains that are yet to come */
   readonly rider: Float32Array
   /** The multipliers that were learned, over their defaults */
@@ -54,6 +58,8 @@ export function keepDraws(
   return {
     count,
     beta: few(draws.beta),
+    lateTimes: few(draws.lateTimes),
+    lateFrom: few(draws.lateFrom),
     rider: few(draws.rider),
     times: Object.fromEntries(
       draws.model.factors.map(({ of }, f) => [of, few(draws.times[f] ?? [])] as const),
@@ -94,11 +100,14 @@ export function keptWearKm(draws: KeptDraws, road: readonly RoadPiece[]): Float6
 
 /** Elongation of a chain, %, draw by draw, after so many wear-km in all. */
 export const keptElongation = (
-  { beta }: KeptDraws,
+  { beta, lateTimes, lateFrom }: KeptDraws,
   { rate, start }: KeptChainDraws,
   wearKm: Float64Array | Float32Array,
 ): Float64Array =>
-  Float64Array.from(
-    wearKm,
-    (km, n) => (start[n] ?? 0) + (rate[n] ?? 0) * (Math.max(0, km) / 1000) ** (beta[n] ?? 1),
+  Float64Array.from(wearKm, (km, n) =>
+    lateWear(
+      (start[n] ?? 0) + (rate[n] ?? 0) * (Math.max(0, km) / 1000) ** (beta[n] ?? 1),
+      lateTimes[n] ?? 1,
+      lateFrom[n] ?? 0,
+    ),
   )

@@ -1,5 +1,7 @@
-import { logBetweenAt, type BetweenTable } from '../measure/between-table.ts'
+import { logAt, type LogTable } from '../measure/log-table.ts'
+import { biasSpreads, biasSpreadsSlope, tailBend } from '../measure/bias-tail.ts'
 import type { LogDensity, SampleStart } from './hmc.ts'
+import { LATE_FROM_SD, lateTimesSlope, lateWear, pastBend, pastBendSlope } from './late-wear.ts'
 import { looksOf, type Looks } from './looks.ts'
 import type { Metric } from './metric.ts'
 import {
@@ -29,14 +31,26 @@ interface Arrow {
 }
 
 /** How strongly a limit reading bends the log-density at a centre, per % squared; never quite nothing. */
-function bendOf(table: BetweenTable, centre: number): number {
+function bendOf(table: LogTable, centre: number): number {
   const step = 0.004
   const slope = new Float64Array(1)
   const slopeAt = (at: number): number => {
-    logBetweenAt(table, at, slope)
+    logAt(table, at, slope)
     return slope[0] ?? 0
   }
   return Math.max(1e-6, (slopeAt(centre - step) - slopeAt(centre + step)) / (2 * step))
+}
+
+/**
+ * How strongly a reading bends the log-density: a figure by its precision, as far as it is no slip (so that Newton's
+ * steps climb, as steps of expectation and maximisation do), an answer by what its table shows.
+ */
+function weightOf({ isFigure, tables, value, slipLog, precision }: Looks, r: number, centre: number): number {
+  const table = tables[r]
+  if (!table) return 1
+  if (!isFigure[r]) return bendOf(table, centre)
+  const slip = Math.exp((slipLog[r] ?? 0) - logAt(table, centre - (value[r] ?? 0)))
+  return Math.max(1e-6, (precision[r] ?? 1) * (1 - slip))
 }
 
 /** What a look's elongation answers to a coordinate of each kind, at some coordinates. */
@@ -54,7 +68,7 @@ function answersOf(model: RiderModel, looks: Looks, z: Float64Array): Answer[] {
   const { lookFrom, pieceFrom, kind, more } = looks
   const answers: Answer[] = []
   for (let c = 0; c + 1 < lookFrom.length; c++) {
-    const { rate, start, beta } = chainState(model, z, c)
+    const { rate, start, beta, lateTimes, lateFrom } = chainState(model, z, c)
     const u = z[places.chains + 2 * c + 1] ?? 0
     const share = 1 / (1 + Math.exp(-u))
     const startSlope =
@@ -70,16 +84,25 @@ function answersOf(model: RiderModel, looks: Looks, z: Float64Array): Answer[] {
         perKind.reduce((x, y) => x + y, 0),
       )
       const grown = wear > 1e-12 ? rate * wear ** beta : 0
+      const over = start + grown - lateFrom
+      const late = 1 + (lateTimes - 1) * pastBendSlope(over)
       const shared = new Float64Array(places.chains)
-      shared[places.rider] = grown * RIDER_LOG_SD
-      shared[places.beta] = grown > 0 ? grown * beta * BETA_LOG_SD * Math.log(wear) : 0
+      shared[places.rider] = late * grown * RIDER_LOG_SD
+      shared[places.beta] = grown > 0 ? late * grown * beta * BETA_LOG_SD * Math.log(wear) : 0
+      shared[places.lateTimes] = pastBend(over) * lateTimesSlope(z[places.lateTimes] ?? 0)
+      shared[places.lateFrom] = (1 - lateTimes) * pastBendSlope(over) * LATE_FROM_SD
       if (grown > 0)
         kinds.forEach((of, k) => {
-          const along = (grown * beta * (perKind[k] ?? 0)) / wear
+          const along = (late * grown * beta * (perKind[k] ?? 0)) / wear
           for (const place of of)
-            shared[place] = (shared[place] ?? 0) + along * (factors[place - 2]?.logSd ?? 0)
+            shared[place] = (shared[place] ?? 0) + along * (factors[place - places.factors]?.logSd ?? 0)
         })
-      answers.push({ shared, rate: grown * CHAIN_LOG_SD, start: startSlope, elongation: start + grown })
+      answers.push({
+        shared,
+        rate: late * grown * CHAIN_LOG_SD,
+        start: late * startSlope,
+        elongation: lateWear(start + grown, lateTimes, lateFrom),
+      })
     }
   }
   return answers
@@ -94,6 +117,7 @@ function arrowAt(model: RiderModel, looks: Looks, z: Float64Array): Arrow {
   const shared = places.chains
   const a = new Float64Array(shared * shared)
   for (let i = 0; i < shared; i++) a[i * shared + i] = 1
+  for (const { place } of tools) a[place * shared + place] = tailBend(z[place] ?? 0)
   const b = new Float64Array(2 * chains.length * shared)
   const d = new Float64Array(3 * chains.length)
   chains.forEach(({ past }, c) => {
@@ -102,7 +126,7 @@ function arrowAt(model: RiderModel, looks: Looks, z: Float64Array): Arrow {
     d[3 * c + 2] = past === 'unknown' ? 2 * half * (1 - half) : 1
   })
   const answers = answersOf(model, looks, z)
-  const { lookFrom, readingFrom, tool, precision, tables } = looks
+  const { lookFrom, readingFrom, tool } = looks
   const add = (to: Float64Array, at: number, by: number): void => void (to[at] = (to[at] ?? 0) + by)
   for (let c = 0; c < chains.length; c++)
     for (let look = lookFrom[c] ?? 0; look < (lookFrom[c + 1] ?? 0); look++) {
@@ -111,11 +135,10 @@ function arrowAt(model: RiderModel, looks: Looks, z: Float64Array): Arrow {
       for (let r = readingFrom[look] ?? 0; r < (readingFrom[look + 1] ?? 0); r++) {
         const own = tools[tool[r] ?? 0]
         if (!own) continue
-        const offset = own.bias.b + own.bias.sb * (z[own.place] ?? 0)
-        const table = tables[r]
-        const weight = table ? bendOf(table, answer.elongation + offset) : (precision[r] ?? 1)
+        const at = z[own.place] ?? 0
+        const weight = weightOf(looks, r, answer.elongation + own.bias.b + own.bias.sb * biasSpreads(at))
         const along = Float64Array.from(answer.shared)
-        along[own.place] = own.bias.sb
+        along[own.place] = own.bias.sb * biasSpreadsSlope(at)
         for (let i = 0; i < shared; i++) {
           const w = weight * (along[i] ?? 0)
           if (w === 0) continue
@@ -216,6 +239,37 @@ function backward({ shared, own, rows, lower }: Factored, y: Float64Array, x: Fl
   }
 }
 
+/** x = Lᵀ y: what {@link backward} undoes. */
+function across({ shared, own, rows, lower }: Factored, y: Float64Array, x: Float64Array): void {
+  const chains = own.length / 3
+  for (let i = 0; i < shared; i++) {
+    let sum = 0
+    for (let j = i; j < shared; j++) sum += (lower[j * shared + i] as number) * (y[j] as number)
+    x[i] = sum
+  }
+  for (let c = 0; c < chains; c++) {
+    const at = shared + 2 * c
+    const row = 2 * c * shared
+    let first =
+      (own[3 * c] as number) * (y[at] as number) + (own[3 * c + 1] as number) * (y[at + 1] as number)
+    let second = (own[3 * c + 2] as number) * (y[at + 1] as number)
+    for (let i = 0; i < shared; i++) {
+      first += (rows[row + i] as number) * (y[i] as number)
+      second += (rows[row + shared + i] as number) * (y[i] as number)
+    }
+    x[at] = first
+    x[at + 1] = second
+  }
+}
+
+/** Logarithm of the determinant of L. */
+function logDeterminant({ shared, own, lower }: Factored): number {
+  let log = 0
+  for (let c = 0; c < own.length / 3; c++) log += Math.log((own[3 * c] ?? 1) * (own[3 * c + 2] ?? 1))
+  for (let i = 0; i < shared; i++) log += Math.log(lower[i * shared + i] ?? 1)
+  return log
+}
+
 /** The covariance of a factored precision, as a sampler's metric: W is the inverse of Lᵀ. */
 function metricOf(by: Factored, dimension: number): Metric {
   const held = new Float64Array(dimension)
@@ -231,6 +285,8 @@ function metricOf(by: Factored, dimension: number): Metric {
       backward(by, momentum, held)
       addTo(place, times)
     },
+    flatten: (to, step) => across(by, step, to),
+    logVolume: -logDeterminant(by),
   }
 }
 
@@ -242,11 +298,17 @@ const ENOUGH = 1e-3
  * The likeliest coordinates, by Newton's steps, and how the posterior spreads about them (Laplace's approximation):
  * where to start a sampler, and how far to step along what.
  * @param density of the same model
+ * @param from where the climb begins; absent: in the prior's middle
  */
-export function laplaceOf(model: RiderModel, density: LogDensity): SampleStart {
+export function laplaceOf(
+  model: RiderModel,
+  density: LogDensity,
+  from: Float64Array = new Float64Array(model.dimension),
+  { slips = true } = {},
+): SampleStart {
   const { dimension } = model
-  const looks = looksOf(model)
-  let at = new Float64Array(dimension)
+  const looks = looksOf(model, slips)
+  let at = Float64Array.from(from)
   const slope = new Float64Array(dimension)
   const [half, step] = [new Float64Array(dimension), new Float64Array(dimension)]
   let log = density(at, slope)

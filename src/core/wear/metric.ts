@@ -7,6 +7,10 @@ export interface Metric {
   readonly kick: (momentum: Float64Array, slope: Float64Array, by: number) => void
   /** Adds so many times W momentum to the place. */
   readonly drift: (place: Float64Array, momentum: Float64Array, by: number) => void
+  /** Fills `to` with W⁻¹ times a step from the middle: coordinates as a unit normal would have them. */
+  readonly flatten: (to: Float64Array, step: Float64Array) => void
+  /** Logarithm of W's determinant. */
+  readonly logVolume: number
 }
 
 /** Every coordinate by itself, each with its own spread. */
@@ -15,7 +19,14 @@ export function spreadMetric(spreads: Float64Array): Metric {
     for (let i = 0; i < spreads.length; i++)
       to[i] = (to[i] as number) + by * (spreads[i] as number) * (from[i] as number)
   }
-  return { kick: along, drift: along }
+  return {
+    kick: along,
+    drift: along,
+    flatten: (to, step) => {
+      for (let i = 0; i < spreads.length; i++) to[i] = (step[i] as number) / (spreads[i] as number)
+    },
+    logVolume: spreads.reduce((sum, spread) => sum + Math.log(spread), 0),
+  }
 }
 
 /** The mean of draws. */

@@ -1,7 +1,7 @@
 import { disagreements, type ToolVoice } from '../measure/disagreement.ts'
 import { summariseDensity, type Density, type Summary } from '../measure/posterior.ts'
 import type { Instrument } from '../measure/reading.ts'
-import { daysAhead, drawWays, placeAtWear, wearAhead, type DrawnWay } from './ahead.ts'
+import { daysAhead, drawWays, placeAtWear, wearAhead, type AheadQuestion, type DrawnWay } from './ahead.ts'
 import { smoothDensity } from './density.ts'
 import {
   chainDraws,
@@ -16,7 +16,8 @@ import type { AskedChain } from './asked-chain.ts'
 import { eventOutlooks, type EventOutlook } from './event-outlook.ts'
 import { intervalOf, shareFrom, type Interval } from '../stats/interval.ts'
 import { FORECAST_CAP_KM } from './rider-forecast.ts'
-import type { Surprise } from './surprise.ts'
+import type { DrawnChain } from './in-doubt.ts'
+import type { FoundSurprise, Surprise } from './surprise.ts'
 import type { AskedOutcome } from './teaches.ts'
 
 export interface BandPoint extends Interval {
@@ -80,6 +81,15 @@ function openConflict({ readings, lookSize, links }: AskedChain): OpenConflict |
   return { high: voice(first.high), low: voice(first.low), settle: first.settle }
 }
 
+const densityNow = (worn: Float64Array): Density =>
+  smoothDensity(worn, new Float64Array(worn.length).fill(1 / worn.length))
+
+/** How worn a chain is now, and how fast it wears. */
+const beliefNow = (density: Density, { rate }: ChainDraws, limit: number) => ({
+  now: summariseDensity(density, [...new Set([...MARKS, limit])]),
+  ratePer1000: intervalOf(rate),
+})
+
 /** What the draws say of a chain now. */
 function chainNow(
   few: FewDraws,
@@ -90,8 +100,7 @@ function chainNow(
 ): ChainNow {
   const ofFew = few.of(own)
   return {
-    now: summariseDensity(density, [...new Set([...MARKS, chain.limit])]),
-    ratePer1000: intervalOf(own.rate),
+    ...beliefNow(density, own, chain.limit),
     wayHere: chain.drawAt.map(({ wearKm, road }) => ({
       x: wearKm,
       ...intervalOf(elongationDraws(few.draws, ofFew, wearKmDraws(few.draws, road))),
@@ -119,6 +128,35 @@ function fanOf(
   })
 }
 
+/** How far a chain on a bike still goes, as it is drawn, and what that means for what is planned. */
+function outlookAhead(
+  { draws, own, gone }: DrawnChain,
+  chain: AskedChain,
+  ahead: AheadQuestion,
+  seed: number,
+) {
+  const { limit } = chain
+  const ways = drawWays(draws, ahead, seed)
+  const places = limitWearKm(draws, own, limit).map((at, n) => Math.max(0, at - (gone[n] ?? 0)))
+  const found = Array.from(places, (more, n) => placeAtWear(ways[n] as DrawnWay, more))
+  const limitKm = Float64Array.from(found, ({ km }) => km)
+  const toLimitKm = intervalOf(limitKm)
+  const toLimitDays = ahead.idle ? undefined : intervalOf(Float64Array.from(found, ({ days }) => days))
+  const lastEvent = Math.max(0, ...ahead.stretches.map(({ event }, i) => (event === undefined ? 0 : i + 1)))
+  const eventsKm = ahead.stretches.slice(0, lastEvent).reduce((sum, { km }) => sum + km, 0)
+  const reach = Math.min(FORECAST_CAP_KM, Math.max(300, toLimitKm.p90 * 1.1, eventsKm * 1.1))
+  return {
+    limitKm,
+    said: {
+      toLimitKm,
+      ...(toLimitDays && { toLimitDays, nextLookDays: toLimitDays.p10 }),
+      nextLookKm: toLimitKm.p10,
+      fan: fanOf(draws, own, gone, ways, reach, limit, ahead.idle),
+      events: eventOutlooks(draws, own, gone, ways, ahead.stretches, limit),
+    },
+  }
+}
+
 /**
  * What the draws say of one chain: now, on its way here, and, where it is on a bike, ahead (methods 4). The distance
  * to look again is where the chance of being past the limit reaches one in ten: the 10th percentile of the distance
@@ -141,33 +179,39 @@ export function chainOutlook(
   const own = chainDraws(draws, chain, seed)
   const gone = wearKmDraws(draws, chain.now)
   const worn = elongationDraws(draws, own, gone)
-  const density = smoothDensity(worn, new Float64Array(worn.length).fill(1 / worn.length))
+  const density = densityNow(worn)
   const now = chainNow(few, chain, own, density, missingPast)
-  const { ahead, limit } = chain
-  if (!ahead) return { answer: now, own }
-  const ways = drawWays(draws, ahead, seed + 1)
-  const places = limitWearKm(draws, own, limit).map((at, n) => Math.max(0, at - (gone[n] ?? 0)))
-  const found = Array.from(places, (more, n) => placeAtWear(ways[n] as DrawnWay, more))
-  const limitKm = Float64Array.from(found, ({ km }) => km)
-  const toLimitKm = intervalOf(limitKm)
-  const toLimitDays = ahead.idle ? undefined : intervalOf(Float64Array.from(found, ({ days }) => days))
+  if (!chain.ahead) return { answer: now, own }
+  const { said, limitKm } = outlookAhead({ draws, own, gone }, chain, chain.ahead, seed + 1)
   const conflict = openConflict(chain)
-  const lastEvent = Math.max(0, ...ahead.stretches.map(({ event }, i) => (event === undefined ? 0 : i + 1)))
-  const eventsKm = ahead.stretches.slice(0, lastEvent).reduce((sum, { km }) => sum + km, 0)
-  const reach = Math.min(FORECAST_CAP_KM, Math.max(300, toLimitKm.p90 * 1.1, eventsKm * 1.1))
   return {
-    answer: {
-      ...now,
-      density,
-      toLimitKm,
-      ...(toLimitDays && { toLimitDays, nextLookDays: toLimitDays.p10 }),
-      nextLookKm: toLimitKm.p10,
-      fan: fanOf(draws, own, gone, ways, reach, limit, ahead.idle),
-      events: eventOutlooks(draws, own, gone, ways, ahead.stretches, limit),
-      ...(conflict && { conflict }),
-    },
+    answer: { ...now, density, ...said, ...(conflict && { conflict }) },
     own,
     outcome: { chain: chain.id, worn, toLimitKm: limitKm },
+  }
+}
+
+/**
+ * The same while a question about a look is open: where the chain is now and how far it goes, over all that may lie behind
+ * the look. Its way here stays as the log tells it.
+ */
+export function questionedOutlook(
+  answer: ChainNow,
+  chain: AskedChain,
+  ahead: AheadQuestion,
+  { surprise, inDoubt }: FoundSurprise,
+  seed: number,
+): WearAnswer {
+  const drawn = inDoubt()
+  const density = densityNow(elongationDraws(drawn.draws, drawn.own, drawn.gone))
+  const conflict = openConflict(chain)
+  return {
+    ...answer,
+    ...beliefNow(density, drawn.own, chain.limit),
+    density,
+    ...outlookAhead(drawn, chain, ahead, seed + 1).said,
+    ...(conflict && { conflict }),
+    surprise,
   }
 }
 

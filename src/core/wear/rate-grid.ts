@@ -207,7 +207,9 @@ export function rateBelief(
   const keyOf = ({ wearKm, unsureWearKm = 0 }: WearDistance) => `${wearKm} ${unsureWearKm}`
   const steps = [...new Map(observations.map((one) => [keyOf(one), one])).values()]
   const places = new Map(steps.map((step, i) => [keyOf(step), i]))
-  const likelihoods = [...likelihoodByTool(observations, (one) => places.get(keyOf(one)) ?? -1).values()]
+  const likelihoods = [
+    ...likelihoodByTool(observations, (one) => places.get(keyOf(one)) ?? -1, true).values(),
+  ]
   const doubts = past === 'new' && observations.length > 0
   const own = gridPoints(axesFor(past, nodes), likelihoods, steps, Math.log(doubts ? 1 - MISSING_PAST : 1))
   const missing = doubts

@@ -1,5 +1,6 @@
 import { biasOf, toolOf } from '../measure/instrument-likelihood.ts'
 import type { Bias, TakenReading } from '../measure/reading.ts'
+import { LATE_FROM, LATE_FROM_SD, lateTimesAt } from './late-wear.ts'
 import { RATE_MEDIAN, type ChainPast } from './rate-grid.ts'
 import {
   factorLogSd,
@@ -51,10 +52,21 @@ export interface RiderModel {
   /** For each kind of road the places of its multipliers. */
   readonly kinds: readonly (readonly number[])[]
   readonly tools: readonly { readonly tool: string; readonly place: number; readonly bias: Bias }[]
-  readonly places: { readonly rider: number; readonly beta: number; readonly chains: number }
+  readonly places: {
+    readonly rider: number
+    readonly beta: number
+    /** How many times as fast a chain wears late, and from where on. */
+    readonly lateTimes: number
+    readonly lateFrom: number
+    readonly factors: number
+    readonly chains: number
+  }
   /** A road in the model's terms. @throws RangeError for a distance below 0, or a kind it was not laid out for */
   readonly lay: (road: readonly RoadPiece[]) => Road
 }
+
+/** What is shared by all chains stands before the multipliers: four coordinates. */
+const FIRST_FACTOR = 4
 
 /** What one set of coordinates says of a chain. */
 export interface ChainState {
@@ -63,6 +75,9 @@ export interface ChainState {
   /** Elongation when fitted, % */
   readonly start: number
   readonly beta: number
+  /** So many times as fast from there on, %. */
+  readonly lateTimes: number
+  readonly lateFrom: number
 }
 
 /**
@@ -77,10 +92,10 @@ export function riderModel(all: readonly RiderChain[], ahead: readonly RoadPiece
   const byKind = new Map(pieces.map((piece) => [kindOf(piece), factorsOf(piece)]))
   const factors = [...new Set([...byKind.values()].flat())]
     .sort()
-    .map((of, i): LearnedFactor => ({ of, place: 2 + i, logSd: factorLogSd(of) }))
+    .map((of, i): LearnedFactor => ({ of, place: FIRST_FACTOR + i, logSd: factorLogSd(of) }))
   const placeOf = new Map(factors.map(({ of, place }) => [of, place]))
   const tools = [...new Map(readings.map((reading) => [toolOf(reading), biasOf(reading)]))].map(
-    ([tool, bias], i) => ({ tool, bias, place: 2 + factors.length + i }),
+    ([tool, bias], i) => ({ tool, bias, place: FIRST_FACTOR + factors.length + i }),
   )
   const numbers = new Map([...byKind.keys()].map((kind, i) => [kind, i]))
   const numberOf = (kind: string): number => {
@@ -88,14 +103,14 @@ export function riderModel(all: readonly RiderChain[], ahead: readonly RoadPiece
     if (number === undefined) throw new RangeError('The model knows no such road.')
     return number
   }
-  const firstChain = 2 + factors.length + tools.length
+  const firstChain = FIRST_FACTOR + factors.length + tools.length
   return {
     dimension: firstChain + 2 * chains.length,
     chains,
     factors,
     kinds: [...byKind.values()].map((of) => of.map((factor) => placeOf.get(factor) ?? 0)),
     tools,
-    places: { rider: 0, beta: 1, chains: firstChain },
+    places: { rider: 0, beta: 1, lateTimes: 2, lateFrom: 3, factors: FIRST_FACTOR, chains: firstChain },
     lay: (road) => roadByKind(road, numberOf),
   }
 }
@@ -113,6 +128,8 @@ export function chainState({ chains, places }: RiderModel, z: Float64Array, chai
     rate: RATE_MEDIAN * Math.exp(RIDER_LOG_SD * (z[places.rider] ?? 0) + CHAIN_LOG_SD * (z[place] ?? 0)),
     start: chains[chain]?.past === 'unknown' ? unknownStart(u) : START_SD * u,
     beta: Math.exp(BETA_LOG_SD * (z[places.beta] ?? 0)),
+    lateTimes: lateTimesAt(z[places.lateTimes] ?? 0),
+    lateFrom: LATE_FROM + LATE_FROM_SD * (z[places.lateFrom] ?? 0),
   }
 }
 
@@ -121,10 +138,10 @@ export const factorTimes = ({ factors }: RiderModel, z: Float64Array): number[] 
   factors.map(({ place, logSd }) => Math.exp(logSd * (z[place] ?? 0)))
 
 /** What some coordinates make of each kind of road: its wear over the default's. */
-export function kindTimes({ kinds, factors }: RiderModel, z: Float64Array): Float64Array {
+export function kindTimes({ kinds, factors, places: at }: RiderModel, z: Float64Array): Float64Array {
   return Float64Array.from(kinds, (places) => {
     let log = 0
-    for (const place of places) log += (z[place] ?? 0) * (factors[place - 2]?.logSd ?? 0)
+    for (const place of places) log += (z[place] ?? 0) * (factors[place - at.factors]?.logSd ?? 0)
     return Math.exp(log)
   })
 }

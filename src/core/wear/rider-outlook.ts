@@ -2,11 +2,12 @@ import type { JobStep } from '../job.ts'
 import { drawRiderSteps, fewDraws, settledOf, type RiderDraws, type Settled } from './draws.ts'
 import type { SampleOptions } from './hmc.ts'
 import type { AskedChain, LookPlace } from './asked-chain.ts'
-import { chainOutlook, type ChainNow, type WearAnswer } from './outlook.ts'
+import { chainOutlook, questionedOutlook, type ChainNow, type WearAnswer } from './outlook.ts'
 import { riderRates, type RiderRates, type SeasonRoad } from './rates.ts'
 import { keepDraws, type KeptDraws } from './kept-draws.ts'
-import { surpriseAt } from './surprise.ts'
+import { surpriseAt, type FoundSurprise } from './surprise.ts'
 import { lessons, type Lesson } from './teaches.ts'
+import { slipChances } from './slips.ts'
 import { missingPastChance } from './missing-past.ts'
 
 /** Everything that is asked of a rider's chains at once. Plain data. */
@@ -80,7 +81,9 @@ const ODD_FROM = 0.85
 /** With more chains than this a look has less of a say in what is expected of it, and must be odder. */
 const FEW_CHAINS = 6
 /** One less likely than this is asked about. */
-const ASKED_FROM = 0.5
+const ASKED_FROM = 0.57
+/** An earlier look is looked into where one of its readings is likelier than this to be a slip. */
+const WORTH_A_LOOK = 0.012
 /** So many at most are redrawn, the oddest: all chains are drawn again for each. */
 const MOST_ANEW = 2
 
@@ -100,29 +103,37 @@ function mistakable(chains: readonly AskedChain[], { id, links }: AskedChain): A
 function* surprises(
   ask: RiderAsk,
   draws: RiderDraws,
+  slips: ReadonlyMap<string, readonly number[]>,
   effort: SampleOptions,
-): Generator<JobStep, Map<string, WearAnswer['surprise']>, undefined> {
-  const found = new Map<string, WearAnswer['surprise']>()
+): Generator<JobStep, Map<string, FoundSurprise>, undefined> {
+  const found = new Map<string, FoundSurprise>()
   const oddFrom = draws.model.chains.length > FEW_CHAINS ? ASKED_FROM : ODD_FROM
   const odd = ask.chains
     .filter(({ ahead }) => ahead)
     .flatMap((chain) => {
       const others = mistakable(ask.chains, chain)
-      const [surprise] = chain.examined
-        .flatMap((look) => surpriseAt(draws, chain, look, others, oddFrom) ?? [])
-        .sort((a, b) => a.asLogged - b.asLogged)
-      return surprise ? [{ chain, others, surprise }] : []
+      const chances = slips.get(chain.id) ?? []
+      const isWorthIt = ({ first, size }: LookPlace): boolean =>
+        first + size === chain.readings.length ||
+        chances.slice(first, first + size).some((chance) => chance > WORTH_A_LOOK)
+      const [one] = chain.examined
+        .filter(isWorthIt)
+        .flatMap((look) => surpriseAt(draws, chain, look, others, oddFrom, false) ?? [])
+        .sort((a, b) => b.evidence - a.evidence)
+      return one ? [{ chain, others, one }] : []
     })
-    .sort((a, b) => a.surprise.asLogged - b.surprise.asLogged)
-  for (const { chain, surprise } of odd.slice(MOST_ANEW))
-    if (surprise.asLogged < ASKED_FROM) found.set(chain.id, surprise)
-  for (const { chain, others, surprise } of odd.slice(0, MOST_ANEW)) {
-    const before = yield* drawRiderSteps(without(ask.chains, chain.id, surprise.look), roadsOf(ask), {
+    .sort((a, b) => a.one.surprise.asLogged - b.one.surprise.asLogged)
+  for (const { chain, one } of odd.slice(MOST_ANEW))
+    if (one.surprise.asLogged < ASKED_FROM) found.set(chain.id, one)
+  for (const { chain, others, one } of odd.slice(0, MOST_ANEW)) {
+    const { look } = one.surprise
+    const before = yield* drawRiderSteps(without(ask.chains, chain.id, look), roadsOf(ask), {
       ...effort,
       draws: LEAST_DRAWS,
       warmUp: LEAST_WARM_UP,
     })
-    found.set(chain.id, surpriseAt(before, chain, surprise.look, others, ASKED_FROM))
+    const anew = surpriseAt(before, chain, look, others, ASKED_FROM, true)
+    if (anew) found.set(chain.id, anew)
   }
   return found
 }
@@ -141,15 +152,20 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOut
   const ask = { ...asked, chains }
   const effort = effortFor(ask)
   const draws = yield* drawRiderSteps(chains, roadsOf(ask), effort)
+  const slips = slipChances(draws)
   const [few, fewer] = [fewDraws(draws, DRAWN_DRAWS), fewDraws(draws, OFF_BIKE_DRAWS)]
-  const odd = yield* surprises(asked, draws, effort)
+  const odd = yield* surprises(asked, draws, slips, effort)
   const seedOf = (i: number): number => Math.imul(asked.seed + 1, 7919) + 31 * i
   const outlooks = chains.map((chain, i) =>
     chainOutlook(draws, chain.ahead ? few : fewer, chain, missing.get(chain.id) ?? 0, seedOf(i)),
   )
-  const answers = chains.map(({ id }, i) => {
-    const surprise = odd.get(id)
-    return [id, { ...outlooks[i]?.answer, ...(surprise && { surprise }) } as ChainNow] as const
+  const answers = outlooks.flatMap(({ answer }, i) => {
+    const chain = chains[i]
+    if (!chain) return []
+    const found = odd.get(chain.id)
+    const said =
+      found && chain.ahead ? questionedOutlook(answer, chain, chain.ahead, found, seedOf(i)) : answer
+    return [[chain.id, said] as const]
   })
   return {
     chains: Object.fromEntries(answers),

@@ -81,7 +81,10 @@ describe('the model of a rider’s chains', () => {
     const lengths = [road(100, 'mud'), road(50, 'dry-road', 'drip-wax'), road(50, 'dry-gravel', 'wet-lube')]
     const model = riderModel(mixed, lengths)
     const z = new Float64Array(model.dimension)
-    expect(chainState(model, z, 0)).toEqual({ rate: 0.17, start: 0, beta: 1 })
+    const { lateTimes, ...state } = chainState(model, z, 0)
+    expect(state).toEqual({ rate: 0.17, start: 0, beta: 1, lateFrom: 0.45 })
+    // A little less than 1 with most riders, for the few with whom it is far more.
+    expect(lateTimes).toBeCloseTo(1 + 0.02 - 0.02 * Math.exp(1.4 ** 2 / 2), 12)
     expect(chainState(model, z, 2).start).toBeCloseTo((1.2 - 0.05) / 2, 12)
     // 100 km of mud at 4, 50 on drip wax at 0.8, 50 in dust on wet lube at 1.6 times 1.3.
     expect(wearKmOf(kindTimes(model, z), model.lay(lengths))).toBeCloseTo(
@@ -125,9 +128,9 @@ describe('the sampler', () => {
       return -0.5 * (tight * (a * a - 2 * correlation * a * b + b * b) + rest)
     }
 
-  const about = (...spreads: number[]): SampleStart => {
+  const about = (...spreads: number[]): SampleStart[] => {
     const metric = spreadMetric(Float64Array.from(spreads))
-    return { at: new Float64Array(spreads.length), metric, metricAbout: () => metric }
+    return [{ at: new Float64Array(spreads.length), metric, metricAbout: () => metric }]
   }
 
   test('draws a normal of known spreads and correlation', () => {

@@ -1,9 +1,10 @@
 import { logSumExp } from '../measure/likelihood.ts'
 import { densityOf, summariseDensity } from '../measure/posterior.ts'
 import type { Interval } from '../stats/interval.ts'
-import { seededRandom } from '../stats/random.ts'
+import { seededRandom, type Random } from '../stats/random.ts'
 import { chainDraws, elongationDraws, fewDraws, wearKmDraws, type RiderDraws } from './draws.ts'
 import type { AskedChain, LookPlace } from './asked-chain.ts'
+import { drawnInDoubt, type DrawnChain } from './in-doubt.ts'
 import {
   heardOf,
   KINDS,
@@ -14,6 +15,7 @@ import {
   type Heard,
   type Placed,
   type Told,
+  type Tried,
   type Way,
 } from './ways-to-look.ts'
 
@@ -60,12 +62,15 @@ export const doubtsReading = ({ causes }: Surprise): boolean =>
   ) >= 0.5
 
 /** How often each is so when a chain is read, before the reading is known. Ours, guesses. */
-const BEFORE = { 'as-logged': 0.86, 'wrong-chain': 0.03, swapped: 0.03, 'missing-road': 0.05, gauge: 0.03 }
+const BEFORE = { 'as-logged': 0.86, 'wrong-chain': 0.015, swapped: 0.025, 'missing-road': 0.04, gauge: 0.06 }
 /** Ways tried for each draw. */
 const TRIES = 12
+/** Of so many draws at most, of fewer where it is only asked whether a look is odd at all. */
 const MOST_DRAWS = 300
-/** With fewer effective ways than this nothing is claimed. */
+const FEW_DRAWS = 120
+/** With fewer effective ways than this nothing is claimed: more are tried before, up to so many rounds. */
 const LEAST_EFFECTIVE = 25
+const MOST_ROUNDS = 8
 
 /** Log-likelihood of the look had it been another chain's. */
 function otherLog(draws: RiderDraws, other: AskedChain, look: readonly Heard[]): number {
@@ -99,13 +104,47 @@ function expectedOf(
   }
 }
 
+/** For each reading from one on, how many looks after its look it was taken. */
+function looksAfter({ readings, examined }: AskedChain, first: number): number[] {
+  const begins = examined.map((look) => look.first)
+  return readings.slice(first).map((_, i) => begins.filter((at) => at > first && at <= first + i).length)
+}
+
+/** Ways to have come to a look, and what is believed of it before it, %. */
+function waysTo(
+  tried: Tried,
+  told: Told,
+  random: Random,
+): { readonly ways: Way[]; readonly total: number } & ReturnType<typeof expectedOf> {
+  const { count } = tried.draws
+  const step = Math.max(1, Math.ceil(count / (tried.own ? MOST_DRAWS : FEW_DRAWS)))
+  const ways: Way[] = []
+  for (let round = 1; ; round++) {
+    for (let n = 0; n < count; n += step)
+      for (let k = 0; k < TRIES; k++) ways.push(tryWay(tried, told, n, random))
+    const total = logSumExp(ways.map(({ weight }) => weight))
+    const expected = expectedOf(ways, total)
+    if (expected.effective >= LEAST_EFFECTIVE || round === MOST_ROUNDS) return { ways, total, ...expected }
+  }
+}
+
+/** A question about a look, and what the chain is believed to be while it is open. */
+export interface FoundSurprise {
+  readonly surprise: Surprise
+  /** How well it foretells all that was read of the chain, as a logarithm: of several odd looks the best is asked about. */
+  readonly evidence: number
+  readonly inDoubt: () => DrawnChain
+}
+
 /**
  * Whether a look at a chain is as was to be expected from the earlier ones and from the rider's other chains, and what
  * else may lie behind it: each possibility weighed by how well it foretells what was read then and since. Rates and
  * starts are drawn from what is known of the rider and weighed by the earlier readings.
  * @param draws of the rider, best without that look
  * @param others chains it might have been instead
+ * @param isBefore whether the draws know only what was known before the look
  * @param below the chance of being as logged from which on nothing is made of it
+ * @param isBefore whether the draws know only what was known before the look
  * @returns undefined where it is as expected, or where there is nothing to go by
  */
 export function surpriseAt(
@@ -114,7 +153,8 @@ export function surpriseAt(
   { first, size }: LookPlace,
   others: readonly AskedChain[],
   below: number,
-): Surprise | undefined {
+  isBefore: boolean,
+): FoundSurprise | undefined {
   const { readings } = chain
   const look = readings.slice(first, first + size)
   const [start] = look
@@ -129,16 +169,16 @@ export function surpriseAt(
     earlier: placed.slice(0, first),
     look: heard.slice(first, first + size),
     from: placed.slice(first),
+    after: looksAfter(chain, first),
     wearLook: wearKmDraws(draws, start.road),
     wearNow: wearKmDraws(draws, chain.now),
   }
   const random = seededRandom(11)
-  const step = Math.max(1, Math.ceil(draws.count / MOST_DRAWS))
-  const ways: Way[] = []
-  for (let n = 0; n < draws.count; n += step)
-    for (let k = 0; k < TRIES; k++) ways.push(tryWay(draws, chain.past, told, n, random))
-  const total = logSumExp(ways.map(({ weight }) => weight))
-  const { effective, ...expected } = expectedOf(ways, total)
+  const { ways, total, effective, ...expected } = waysTo(
+    { draws, past: chain.past, ...(isBefore && { own: chainDraws(draws, chain, 7) }) },
+    told,
+    random,
+  )
   if (!(effective >= LEAST_EFFECTIVE)) return undefined
   const own = KINDS.map((kind) => ({
     kind,
@@ -164,7 +204,7 @@ export function surpriseAt(
       ifSo: nowUnder(ways, 'unread'),
     })),
   ]
-  return {
+  const surprise: Surprise = {
     look: { first, size },
     isLast: first + size === readings.length,
     expected,
@@ -172,5 +212,14 @@ export function surpriseAt(
     asLogged,
     ifAsLogged: nowUnder(ways, 'as-logged'),
     causes: causes.filter(({ p }) => p >= 0.02).sort((a, b) => b.p - a.p),
+  }
+  const possibilities = [
+    ...own.map(({ kind, log }) => ({ kind, p: chance(log) })),
+    { kind: 'unread' as const, p: wrong.reduce((p, { log }) => p + chance(log), 0) },
+  ]
+  return {
+    surprise,
+    evidence: total - Math.log(ways.length) + sum,
+    inDoubt: () => drawnInDoubt(draws, ways, possibilities, random),
   }
 }

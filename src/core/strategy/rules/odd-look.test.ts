@@ -60,8 +60,13 @@ describe('where it is the log that is probably short of a ride or a swap', () =>
   })
 
   test('an answer with next to no chance holds nothing back', () => {
-    expect(surprised(1.5, [cause('missing-road', 0.9, 1.5), cause('gauge', 0.05, 0.3)], 0.99)).toBeUndefined()
+    expect(surprised(1.5, [cause('missing-road', 0.9, 1.5), cause('gauge', 0.04, 0.3)], 0.99)).toBeUndefined()
   })
+})
+
+test('at the limit by one of the likely answers is not past it by all', () => {
+  const near = [cause('gauge', 0.6, 0.53), cause('missing-road', 0.3, 1.8)]
+  expect(surprised(1.8, near, 0.99)?.action).toBe('measure')
 })
 
 test('past the limit by every answer is past it, whatever the look was', () => {
