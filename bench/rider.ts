@@ -65,7 +65,7 @@ function asText(model: RiderModel): string {
       const more = moreOf(lay(taken.road), last && lay(last.road))
       const tool = tools.findIndex((one) => one.tool === taken.reading.instrument)
       const value = evidence.form === 'value' ? evidence.value : 0
-      const { chance, share } = slipOf(taken.reading, evidence)
+      const { chance, share } = slipOf(taken, evidence)
       const isLimit = Number(evidence.form === 'between')
       return [
         c,

@@ -56,7 +56,7 @@ test('a swap that nobody wrote down is found at its date, written there, and tak
 })
 
 test('a swap waits for an answer where the answers differ, and the answer is taken', async ({ page }) => {
-  await bringIn(page, [0.085, 0.17, 0.255, 0.8])
+  await bringIn(page, [0.085, 0.17, 0.255, 0.62])
   await expect(answerOf(page)).toContainText('Answer one question first.')
   await page.getByRole('button', { name: 'Answer it' }).click()
   await expect(question(page)).toBeFocused()
@@ -64,7 +64,50 @@ test('a swap waits for an answer where the answers differ, and the answer is tak
   await question(page).getByRole('button', { name: 'It is all right' }).click()
   await expect(question(page)).toHaveCount(0)
   await workedOut(page)
-  await expect(answerOf(page)).toContainText('Swap it now')
+  await expect(answerOf(page)).toContainText('Swap it in about 10')
   await page.keyboard.press('u')
   await expect(question(page)).toBeVisible()
+})
+
+test('a misread look says so in the list, and leaves nothing behind once it is left out', async ({
+  page,
+}) => {
+  await bringIn(page, [0.085, 0.17, 0.255, 1.3, 0.42, 0.5])
+  const misread = page.getByRole('listitem').filter({ hasText: /misread: / })
+  await expect(misread).toHaveCount(1)
+  await expect(misread).toContainText('probably misread')
+  await page
+    .getByRole('checkbox', { name: /caliper, 8 pitches/ })
+    .nth(2)
+    .click()
+  await workedOut(page)
+  await expect(misread).toHaveCount(0)
+  await expect(question(page)).toHaveCount(0)
+})
+
+test('a gauge that reads too high is found out by a second tool', async ({ page }) => {
+  const gauge = (month: number, percent: number): EntryDraft => ({
+    kind: 'reading',
+    at: noon(month, 28),
+    chain: 'chain',
+    reading: { instrument: 'two-contact-scale', percent },
+  })
+  const rides = [1, 2, 3].flatMap((month) => [3, 9, 15, 21, 27].map((day) => ride(month, day, 100)))
+  const gauged = [0.52, 0.6, 0.68].map((percent, i) => gauge(i + 1, percent))
+  const backup = writeBackup(written([...commuter, ...rides, ...gauged]), noon(7, 1), [])
+  await page.goto('/files')
+  await page.getByLabel('Backup file').setInputFiles(asBackup('one-gauge.json', backup))
+  await expect(page.getByText(/came in new from one-gauge/)).toBeVisible()
+  await goTo(page, 'Gauge')
+  await workedOut(page)
+  await expect(page.getByText(/No other tool has checked this one yet/)).toBeVisible()
+  const second = [0.26, 0.24].map((percent): EntryDraft => ({ ...caliper(3, percent), at: noon(3, 29) }))
+  const more = writeBackup(written([...commuter, ...rides, ...gauged, ...second]), noon(7, 1), [])
+  await page.goto('/files')
+  await page.getByLabel('Backup file').setInputFiles(asBackup('two-tools.json', more))
+  await expect(page.getByText(/came in new from two-tools/)).toBeVisible()
+  await goTo(page, 'Gauge')
+  await workedOut(page)
+  await expect(page.getByText(/No other tool has checked this one yet/)).toHaveCount(0)
+  await expect(answerOf(page)).toContainText('Swap it in about')
 })

@@ -5,8 +5,10 @@ import * as echarts from 'echarts'
 const SIZE = { width: 640, height: 420 }
 const INK = '#14252b'
 const STEEL = '#55656b'
-const HUES = ['#0f5661', '#a8351c', '#7a5a00', '#55656b']
-const TEXT = { color: INK, fontSize: 13, fontFamily: 'sans-serif' }
+/** The colours of what is compared, in order. */
+export const HUES = ['#0f5661', '#a8351c', '#7a5a00', '#55656b']
+/** How all texts of the pictures are set. */
+export const TEXT = { color: INK, fontSize: 13, fontFamily: 'sans-serif' }
 const SHARES = Array.from({ length: 19 }, (_, i) => (i + 1) / 20)
 
 /** A way of telling, and how it fared. */
@@ -18,7 +20,8 @@ export interface Scored {
   readonly scores: readonly { readonly crps: number; readonly readings: number }[]
 }
 
-function svg(option: echarts.EChartsCoreOption): string {
+/** A chart as an SVG picture. */
+export function svg(option: echarts.EChartsCoreOption): string {
   const chart = echarts.init(null, null, { renderer: 'svg', ssr: true, ...SIZE })
   chart.setOption({ animation: false, backgroundColor: '#ffffff', textStyle: TEXT, color: HUES, ...option })
   const drawn = chart.renderToSVGString()
@@ -31,7 +34,8 @@ function svg(option: echarts.EChartsCoreOption): string {
 export const coverage = (places: readonly number[], share: number): number =>
   places.filter((place) => Math.abs(place - 0.5) <= share / 2).length / places.length
 
-const axis = (name: string, max?: number) => ({
+/** An axis of values from 0, with its name in the middle. */
+export const axis = (name: string, max?: number) => ({
   type: 'value' as const,
   name,
   nameLocation: 'middle' as const,

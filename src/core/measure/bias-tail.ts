@@ -41,13 +41,13 @@ export function tailSlope(y: number): number {
 export const tailBend = (y: number): number =>
   Math.abs(y) < 1e-4 ? 1 + TAIL * TAIL - WALK * WALK : -tailSlope(y) / y
 
-/** Weights of an even lattice over a long-tailed bias. */
-export function tailNodes({ b, sb }: Bias): BiasNodes {
+/**
+ * Weights of an even lattice over a long-tailed bias, out to 16 spreads.
+ * @param perSide places on each side of the middle
+ */
+export function tailNodes({ b, sb }: Bias, perSide = NODES_PER_SIDE): BiasNodes {
   if (sb <= 0) return { offsets: [b], logWeights: [0] }
-  const ys = Array.from(
-    { length: 2 * NODES_PER_SIDE + 1 },
-    (_, i) => (NODES_TO * (i - NODES_PER_SIDE)) / NODES_PER_SIDE,
-  )
+  const ys = Array.from({ length: 2 * perSide + 1 }, (_, i) => (NODES_TO * (i - perSide)) / perSide)
   const logs = ys.map(tailLog)
   const total = logSumExp(logs)
   return {

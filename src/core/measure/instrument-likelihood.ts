@@ -4,7 +4,7 @@ import { betweenTable, readingTable } from './reading-table.ts'
 import { slipOf } from './slip.ts'
 import { INSTRUMENTS } from './instruments.ts'
 import { biasNodes, evidenceOf, logSumExp, logValuesMarginal, type Evidence } from './likelihood.ts'
-import type { Bias, Reading, TakenReading } from './reading.ts'
+import type { Bias, TakenReading } from './reading.ts'
 
 /** One reading's evidence and which of several elongations of the chain (now, earlier) it is about. */
 export interface PlacedEvidence {
@@ -69,7 +69,7 @@ export function instrumentLogLikelihood(evidence: readonly PlacedEvidence[], bia
 
 /** A reading and which of several elongations of the chain it is about. */
 interface PlacedReading {
-  readonly reading: Reading
+  readonly taken: TakenReading
   readonly step: number
 }
 
@@ -79,9 +79,9 @@ interface PlacedReading {
  */
 function doubtfulLogLikelihood(readings: readonly PlacedReading[], bias: Bias): LogLikelihood {
   const { offsets, logWeights } = tailNodes(bias)
-  const laid = readings.map(({ reading, step }) => {
-    const evidence = evidenceOf(reading)
-    return { step, ...readingTable(evidence, slipOf(reading, evidence)) }
+  const laid = readings.map(({ taken, step }) => {
+    const evidence = evidenceOf(taken.reading)
+    return { step, ...readingTable(evidence, slipOf(taken, evidence)) }
   })
   const terms = new Float64Array(offsets.length)
   return (at) => {
@@ -117,7 +117,7 @@ export function likelihoodByTool<T extends TakenReading>(
   for (const one of taken) {
     const tool = toolOf(one)
     const group = groups.get(tool) ?? { bias: biasOf(one), readings: [] }
-    group.readings.push({ reading: one.reading, step: stepOf(one) })
+    group.readings.push({ taken: one, step: stepOf(one) })
     groups.set(tool, group)
   }
   return new Map(
@@ -126,7 +126,7 @@ export function likelihoodByTool<T extends TakenReading>(
       isDoubted
         ? doubtfulLogLikelihood(readings, bias)
         : instrumentLogLikelihood(
-            readings.map(({ reading, step }) => ({ item: evidenceOf(reading), step })),
+            readings.map(({ taken: { reading }, step }) => ({ item: evidenceOf(reading), step })),
             bias,
           ),
     ]),

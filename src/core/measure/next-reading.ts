@@ -1,4 +1,5 @@
 import type { JobStep } from '../job.ts'
+import { tailNodes } from './bias-tail.ts'
 import { biasOf, likelihoodByTool, toolOf } from './instrument-likelihood.ts'
 import { INSTRUMENTS, readingSd } from './instruments.ts'
 import { evidenceOf, logBetween } from './likelihood.ts'
@@ -41,7 +42,8 @@ export interface NextReadingAnswer {
 const SETTLED = 0.01
 const STEPS = 111
 const E = Array.from({ length: STEPS }, (_, i) => GRID_FROM + ((GRID_TO - GRID_FROM) * i) / (STEPS - 1))
-const BIAS_STEPS = 11
+/** Places of a tool's bias on either side of its middle. */
+const BIAS_PER_SIDE = 8
 /** A value reading's outcomes are gathered into this many. */
 const OUTCOMES = 41
 
@@ -90,24 +92,19 @@ function outcomesOf(candidate: Candidate): { readonly low: number; readonly high
 function jointBelief(question: NextReadingQuestion, candidate: Candidate, prior: readonly number[]) {
   const own = question.readings.filter((one) => toolOf(one) === candidate.tool)
   const others = question.readings.filter((one) => toolOf(one) !== candidate.tool)
-  const rest = [...likelihoodByTool(others, () => 0).values()]
-  const { b, sb } = own[0] ? biasOf(own[0]) : candidate.bias
-  const offsets = Array.from(
-    { length: BIAS_STEPS },
-    (_, k) => b + (sb * 3 * (2 * k - BIAS_STEPS + 1)) / (BIAS_STEPS - 1),
-  )
+  const rest = [...likelihoodByTool(others, () => 0, true).values()]
+  const { offsets, logWeights } = tailNodes(own[0] ? biasOf(own[0]) : candidate.bias, BIAS_PER_SIDE)
   const evidence = own.map(({ reading }) => evidenceOf(reading))
   const log = E.map((e, i) => {
     const base = (prior[i] ?? 0) + rest.reduce((sum, part) => sum + part([e]), 0)
-    return offsets.map((offset) => {
-      const z = sb > 0 ? (offset - b) / sb : 0
+    return offsets.map((offset, k) => {
       return evidence.reduce(
         (sum, item) =>
           sum +
           (item.form === 'value'
             ? -0.5 * ((item.value - e - offset) / item.sd) ** 2
             : logBetween(item.low, item.high, e + offset, item.sd)),
-        base - 0.5 * z * z,
+        base + (logWeights[k] ?? 0),
       )
     })
   })
@@ -181,7 +178,7 @@ export function* nextReadingSteps(
   question: NextReadingQuestion,
 ): Generator<JobStep, NextReadingAnswer, undefined> {
   const prior = E.map((e) => logAt(question.before, e))
-  const parts = [...likelihoodByTool(question.readings, () => 0).values()]
+  const parts = [...likelihoodByTool(question.readings, () => 0, true).values()]
   const log = E.map((e, i) => (prior[i] ?? 0) + parts.reduce((sum, part) => sum + part([e]), 0))
   const top = Math.max(...log)
   const now = riskOf(

@@ -67,4 +67,6 @@ export interface TakenReading {
   readonly tool?: string
   /** What is known of that tool's bias; absent: what is known of its instrument in general. */
   readonly bias?: Bias
+  /** Its rider was asked about it and said that it is right: it is no slip. */
+  readonly isSure?: true
 }

@@ -1,5 +1,5 @@
 import type { Evidence } from './likelihood.ts'
-import type { Instrument, Reading } from './reading.ts'
+import type { Instrument, Reading, TakenReading } from './reading.ts'
 
 /** How a reading may be a slip: a digit or a pitch misread, a mark mistaken. */
 export interface Slip {
@@ -30,8 +30,12 @@ const SLIP_OVER: Readonly<Partial<Record<Instrument, number>>> = {
 const answersOf = (reading: Reading): number =>
   'result' in reading && reading.result === 'not-in' ? 2 / 3 : 1 / 3
 
-/** How a reading may be a slip: figures spread evenly over the instrument's range, answers each alike. */
-export function slipOf(reading: Reading, { form, sd }: Evidence): Slip {
+/**
+ * How a reading may be a slip: figures spread evenly over the instrument's range, answers each alike; one that its rider is
+ * sure of is none.
+ */
+export function slipOf({ reading, isSure }: TakenReading, { form, sd }: Evidence): Slip {
+  if (isSure) return NO_SLIP
   const over = SLIP_OVER[reading.instrument]
   return {
     chance: SLIP_CHANCE,

@@ -78,7 +78,7 @@ function examinedOf(looks: ChainFacts['looks'], answeredUntil: IsoTime = ''): Lo
 /** A chain that was never measured and is on no bike has nothing to tell and nothing to be asked. */
 function askedChain(
   garage: Garage,
-  { part, spec, story, used, looks, answeredUntil }: ChainFacts,
+  { part, spec, story, used, looks, answeredUntil, sure }: ChainFacts,
   biases: ReadonlyMap<ToolId, LearnedBias>,
   now: IsoTime,
 ): AskedChain | undefined {
@@ -93,7 +93,11 @@ function askedChain(
   return {
     id,
     past: spec.past,
-    readings: used.map((state, i) => ({ ...takenReading(state, biases), road: roads[i] ?? [] })),
+    readings: used.map((state, i) => ({
+      ...takenReading(state, biases),
+      ...(sure.has(state.entry.id) && { isSure: true as const }),
+      road: roads[i] ?? [],
+    })),
     lookSize: looks.at(-1)?.length ?? 0,
     examined: examinedOf(looks, answeredUntil),
     links: spec.links,

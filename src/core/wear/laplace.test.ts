@@ -112,7 +112,7 @@ describe('a chain that was read before its first ride', () => {
     const sb = INSTRUMENTS.rule.bias.sb * biasSpreadsSlope(y)
     // All three agree so well with a new chain that hardly any of them is a slip; below the bend wear is a little slower.
     const sd = readingSd(rule(0.1))
-    const { share } = slipOf(rule(0.1), { form: 'value', value: 0.1, sd })
+    const { share } = slipOf({ reading: rule(0.1) }, { form: 'value', value: 0.1, sd })
     const elongation = START_SD * (at[own] ?? 0)
     const off = (0.1 - elongation - INSTRUMENTS.rule.bias.sb * biasSpreads(y)) / sd
     const sound = 0.97 * Math.exp(-0.5 * off * off)

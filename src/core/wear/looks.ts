@@ -116,8 +116,8 @@ export function looksOf({ chains, tools, lay }: RiderModel, areSlips: boolean): 
   const pieces = looks.flatMap(({ more }) => more)
   const readings = looks.flatMap(({ of }) => of)
   const evidence = readings.map(({ reading }) => evidenceOf(reading))
-  const slips = readings.map(({ reading }, i) =>
-    areSlips ? slipOf(reading, evidence[i] ?? evidenceOf(reading)) : NO_SLIP,
+  const slips = readings.map((taken, i) =>
+    areSlips ? slipOf(taken, evidence[i] ?? evidenceOf(taken.reading)) : NO_SLIP,
   )
   const asTables = evidence.map((one, i) => readingTable(one, slips[i] ?? NO_SLIP))
   const tables = asTables.map(({ table }) => table)

@@ -44,6 +44,8 @@ export interface ChainNow {
   readonly ratePer1000: Interval
   readonly wayHere: readonly BandPoint[]
   readonly readings: number
+  /** The chance that each of them was a slip, 0 to 1, in their order. */
+  readonly slips: readonly number[]
   /** Chance that rides or a swap are missing from the log. */
   readonly missingPast: number
 }
@@ -96,6 +98,7 @@ function chainNow(
   chain: AskedChain,
   own: ChainDraws,
   density: Density,
+  slips: readonly number[],
   missingPast: number,
 ): ChainNow {
   const ofFew = few.of(own)
@@ -106,6 +109,7 @@ function chainNow(
       ...intervalOf(elongationDraws(few.draws, ofFew, wearKmDraws(few.draws, road))),
     })),
     readings: chain.readings.length,
+    slips,
     missingPast,
   }
 }
@@ -169,6 +173,7 @@ export function chainOutlook(
   draws: RiderDraws,
   few: FewDraws,
   chain: AskedChain,
+  slips: readonly number[],
   missingPast: number,
   seed: number,
 ): {
@@ -180,7 +185,7 @@ export function chainOutlook(
   const gone = wearKmDraws(draws, chain.now)
   const worn = elongationDraws(draws, own, gone)
   const density = densityNow(worn)
-  const now = chainNow(few, chain, own, density, missingPast)
+  const now = chainNow(few, chain, own, density, slips, missingPast)
   if (!chain.ahead) return { answer: now, own }
   const { said, limitKm } = outlookAhead({ draws, own, gone }, chain, chain.ahead, seed + 1)
   const conflict = openConflict(chain)
@@ -205,8 +210,11 @@ export function questionedOutlook(
   const drawn = inDoubt()
   const density = densityNow(elongationDraws(drawn.draws, drawn.own, drawn.gone))
   const conflict = openConflict(chain)
+  // What the question says of a reading and what stands beside it are one: from the look on it is the question's to tell.
+  const misread = surprise.causes.find(({ cause }) => cause.kind === 'gauge')?.p ?? 0
   return {
     ...answer,
+    slips: answer.slips.map((chance, i) => (i < surprise.look.first ? chance : Math.min(chance, misread))),
     ...beliefNow(density, drawn.own, chain.limit),
     density,
     ...outlookAhead(drawn, chain, ahead, seed + 1).said,

@@ -157,7 +157,14 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOut
   const odd = yield* surprises(asked, draws, slips, effort)
   const seedOf = (i: number): number => Math.imul(asked.seed + 1, 7919) + 31 * i
   const outlooks = chains.map((chain, i) =>
-    chainOutlook(draws, chain.ahead ? few : fewer, chain, missing.get(chain.id) ?? 0, seedOf(i)),
+    chainOutlook(
+      draws,
+      chain.ahead ? few : fewer,
+      chain,
+      slips.get(chain.id) ?? [],
+      missing.get(chain.id) ?? 0,
+      seedOf(i),
+    ),
   )
   const answers = outlooks.flatMap(({ answer }, i) => {
     const chain = chains[i]

@@ -50,9 +50,9 @@ function logOf(evidence: Evidence): Heard['logAt'] {
 }
 
 /** The same, slips included. */
-function robustLogOf(reading: RiderReading['reading']): Heard['logAt'] {
-  const evidence = evidenceOf(reading)
-  const { table, value } = readingTable(evidence, slipOf(reading, evidence))
+function robustLogOf(taken: RiderReading): Heard['logAt'] {
+  const evidence = evidenceOf(taken.reading)
+  const { table, value } = readingTable(evidence, slipOf(taken, evidence))
   return (centre) => logAt(table, centre - value)
 }
 
@@ -75,7 +75,7 @@ function misreadLogOf(evidence: Evidence): Heard['misreadAt'] {
 export const heardOf = ({ model }: RiderDraws, readings: readonly RiderReading[]): Heard[] =>
   readings.map((taken) => ({
     logAt: logOf(evidenceOf(taken.reading)),
-    robustAt: robustLogOf(taken.reading),
+    robustAt: robustLogOf(taken),
     misreadAt: misreadLogOf(evidenceOf(taken.reading)),
     tool: model.tools.findIndex(({ tool }) => tool === toolOf(taken)),
     usual: biasOf(taken).b,

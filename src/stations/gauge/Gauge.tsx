@@ -141,7 +141,7 @@ export default function Gauge() {
       <Evidence report={report} chain={chain} answer={measured ? answer : undefined} />
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1 bench:grid-cols-1">
         <div className="flex flex-col gap-8">
-          <ReadingList chain={chain} />
+          <ReadingList chain={chain} {...(answer && fresh && { answer })} />
           {worth && isWorthNow && <NextWorth answer={worth} onPick={take} />}
           <History report={report} chain={chain} answer={answer} />
         </div>

@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import type { ChainNow } from '../../core/wear/outlook.ts'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { placedReading } from '../../core/strategy/facts/chain-evidence.ts'
@@ -7,11 +8,21 @@ import { dayOf } from '../../ui/parts/day.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
-import { sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { sayDay, sayKm, saySlip } from '../../ui/words/numbers.ts'
 import { sayAsRead, sayMeaning } from '../../ui/words/reading.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 
-function Row({ state, chain }: { readonly state: ReadingState; readonly chain: ChainReport }) {
+/** Readings less likely than this to be slips are not remarked on. */
+const WORTH_SAYING = 0.3
+
+interface RowProps {
+  readonly state: ReadingState
+  readonly chain: ChainReport
+  /** The chance that it was a slip, 0 to 1; undefined until that is worked out. */
+  readonly slip: number | undefined
+}
+
+function Row({ state, chain, slip }: RowProps) {
   const { record, now, garage } = useOpenLog()
   const units = useUnits()
   const { entry, used } = state
@@ -39,6 +50,9 @@ function Row({ state, chain }: { readonly state: ReadingState; readonly chain: C
         <span className="max-sm:order-last max-sm:col-span-2 max-sm:col-start-2 max-sm:text-sm">
           {read}
           {entry.reading.slack ? ', slack' : ''}
+          {used && slip !== undefined && slip >= WORTH_SAYING && (
+            <span className="block text-sm text-rust">{saySlip(slip)}</span>
+          )}
         </span>
         <span className="text-sm text-steel max-sm:hidden">
           {entry.linksFromJoint === undefined ? '' : `link ${entry.linksFromJoint}`}
@@ -53,9 +67,11 @@ function Row({ state, chain }: { readonly state: ReadingState; readonly chain: C
 }
 
 /** Every reading of the chain, newest first, by day. Each can be left out and put back. */
-export function ReadingList({ chain }: { readonly chain: ChainReport }) {
+export function ReadingList({ chain, answer }: { readonly chain: ChainReport; readonly answer?: ChainNow }) {
   const { now } = useOpenLog()
   const units = useUnits()
+  const used = chain.readings.filter((state) => state.used)
+  const slipOf = (state: ReadingState) => answer?.slips[used.indexOf(state)]
   const days = useMemo(() => {
     const byDay = new Map<string, ReadingState[]>()
     for (const state of [...chain.readings].reverse()) {
@@ -80,7 +96,7 @@ export function ReadingList({ chain }: { readonly chain: ChainReport }) {
             </h3>
             <ul className="divide-y divide-hairline/70">
               {states.map((state) => (
-                <Row key={state.entry.id} state={state} chain={chain} />
+                <Row key={state.entry.id} state={state} chain={chain} slip={slipOf(state)} />
               ))}
             </ul>
           </div>

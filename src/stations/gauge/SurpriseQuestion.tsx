@@ -95,8 +95,8 @@ export function SurpriseQuestion({ chain, surprise, limit }: Props) {
         </PossibleAnswer>
       </ul>
       <p className="mt-2 text-sm text-steel">
-        {surprise.isLast && 'A second reading settles it too. '}Until this is answered the forecast uses all
-        readings, and no swap is advised unless every likely answer calls for one.
+        {surprise.isLast && 'A second reading settles it too. '}Until this is answered the forecast allows for
+        each of these, and no swap is advised unless every likely answer calls for one.
       </p>
     </Section>
   )

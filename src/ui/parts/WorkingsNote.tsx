@@ -41,6 +41,25 @@ export function WorkingsNote({ workings }: { readonly workings: Workings }) {
           gauge that says only “not yet” or “past” counts as just that. Many ways in which it could be are
           drawn, each as often as the readings make it likely; the forecast is what they say between them.
         </p>
+        <div className="flex flex-col gap-2 text-sm leading-relaxed lg:row-start-2">
+          <p>
+            <span className="font-medium">Slips.</span> Any reading may be a misread digit or mark: 3 in 100
+            are taken to be. One that fits nothing else counts for little, and the list of readings says so.
+          </p>
+          <p>
+            <span className="font-medium">Tools.</span> Most tools of a kind read nearly alike, and now and
+            then one is far off. Two different tools on one chain show which.
+          </p>
+          <p>
+            <span className="font-medium">Late wear.</span> Some chains wear faster from about 0.45&nbsp;% on.
+            It is learned from chains that were measured beyond that.
+          </p>
+          <p>
+            <span className="font-medium">What the log may lack.</span> A look far from what was expected is
+            asked about: a slip, another chain, a swap or rides not logged. Until you answer, the forecast
+            allows for each, as often as it is likely.
+          </p>
+        </div>
         <table className="w-full self-start text-left">
           <tbody>
             {rows.map(({ name, figure, means }) => (

@@ -1,3 +1,4 @@
+import { isUntestedAlone } from '../../core/strategy/facts/chain-evidence.ts'
 import type { ReactNode } from 'react'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { isHeldBack, type Verdict } from '../../core/strategy/verdict.ts'
@@ -74,7 +75,12 @@ export function verdictGrounds(report: BikeReport, chain: ChainReport, answer?: 
     answer && answer.missingPast >= 0.5
       ? ' The readings do not fit the distance in the log. Is a ride or a swap missing?'
       : ''
-  return keepUnits(`${sayCount(used.length, 'reading')} with ${sayList(instruments)}.${doubt} ${limit}`)
+  const untested = isUntestedAlone(used, chain.biases)
+    ? ' No other tool has checked this one yet: take the next reading with a different tool.'
+    : ''
+  return keepUnits(
+    `${sayCount(used.length, 'reading')} with ${sayList(instruments)}.${untested}${doubt} ${limit}`,
+  )
 }
 
 /** Days that lie further off than this are not named. */

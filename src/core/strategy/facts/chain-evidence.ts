@@ -47,6 +47,20 @@ export function toolBiases(garage: Garage, except?: ReadonlySet<PartId>): Map<To
   return learnBiases(instruments, meetings)
 }
 
+/**
+ * Whether all readings are of one tool that was never zeroed on a new chain and never met another: whether it reads high or
+ * low nobody knows then.
+ */
+export function isUntestedAlone(
+  used: readonly ReadingState[],
+  biases: ReadonlyMap<ToolId, LearnedBias>,
+): boolean {
+  const [tool, ...others] = new Set(used.map(({ entry }) => entry.tool ?? entry.reading.instrument))
+  if (tool === undefined || others.length > 0) return false
+  const known = biases.get(tool)
+  return !known || known.zeroings + known.meetings === 0
+}
+
 /** A reading of the log with its tool and what is known of that tool. */
 export function takenReading(
   { entry }: ReadingState,

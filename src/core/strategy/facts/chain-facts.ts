@@ -1,5 +1,5 @@
 import { chainStory, type ChainStory } from '../../exposure/chain-story.ts'
-import type { IsoTime, PartId } from '../../log/entry.ts'
+import type { EntryId, IsoTime, PartId } from '../../log/entry.ts'
 import type { Garage, PartState, ReadingState } from '../../log/garage.ts'
 import type { PartSpec } from '../../log/kinds/part.ts'
 import { looksOf } from './chain-evidence.ts'
@@ -17,6 +17,8 @@ export interface ChainFacts {
   readonly looks: readonly (readonly ReadingState[])[]
   /** Looks up to then were said to be right, and the log complete. */
   readonly answeredUntil?: IsoTime
+  /** Readings that were asked about and said to be right. */
+  readonly sure: ReadonlySet<EntryId>
 }
 
 interface Made {
@@ -45,13 +47,19 @@ export function chainFacts(garage: Garage, id: PartId): ChainFacts | undefined {
   const from = [garage.washes.get(id), readings, answers, ...bikes]
   const before = made.get(part)
   if (before && isSameList(before.from, from)) return before.facts
+  const looks = looksOf(readings)
   const facts: ChainFacts = {
     part,
     spec: part.entry.spec,
     story: chainStory(garage, id),
     readings,
     used: readings.filter(({ used }) => used),
-    looks: looksOf(readings),
+    looks,
+    sure: new Set(
+      looks
+        .filter((look) => answers?.some(({ until }) => until === look.at(-1)?.entry.at))
+        .flatMap((look) => look.map(({ entry }) => entry.id)),
+    ),
     ...(answers && { answeredUntil: answers.reduce((last, { until }) => (until > last ? until : last), '') }),
   }
   made.set(part, { from, facts })
