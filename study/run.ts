@@ -119,8 +119,9 @@ On the diagonal an interval is right as often as it claims; the tinted band is w
 With no reading at all the two models are alike: a wide guess, and still nearer than a figure that does not say how sure it is. From the
 first readings on all chains together are nearer than the chain alone, and both far nearer than a straight line or a fixed distance.
 
-What this does not show: that real riders are like the prior. The readings here come from the very noise and bias that the model
-assumes; a gauge that is worse than its description, or rides that nobody logged, would widen the truth and not the interval.
+The model doubts more than this prior gives it reason to: slips, tools that are far off and late wear (methods 2 and 4), none of which these
+riders have. What that costs here is in the table; what it buys with riders who are not like the prior is in
+[a study of its own](forecast-worlds.md).
 `
 process.stdout.write(text)
 mkdirSync('docs', { recursive: true })

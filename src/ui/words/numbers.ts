@@ -63,8 +63,9 @@ export function sayChance(p: number): string {
   return `about ${nearest[1]}`
 }
 
-/** How likely a reading was a slip: "probably misread: about 9 in 10". */
-export const saySlip = (p: number): string => `${p >= 0.5 ? 'probably' : 'perhaps'} misread: ${sayChance(p)}`
+/** How likely a reading was a slip: "almost certainly misread", "probably misread: about 9 in 10". */
+export const saySlip = (p: number): string =>
+  p >= 0.985 ? 'almost certainly misread' : `${p >= 0.5 ? 'probably' : 'perhaps'} misread: ${sayChance(p)}`
 
 /** Names after one another: "rule", "rule and caliper", "rule, strip and caliper". */
 export const sayList = (names: readonly string[]): string =>

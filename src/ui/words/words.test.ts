@@ -10,6 +10,7 @@ import {
   sayAboutKm,
   sayAgo,
   sayChance,
+  saySlip,
   sayCount,
   sayDay,
   sayFigure,
@@ -62,6 +63,12 @@ describe('numbers in words', () => {
     [0.999, 'almost certain'],
   ])('a chance of %p is %p', (p, said) => {
     expect(sayChance(p)).toBe(said)
+  })
+
+  test('a slip is said as sure as it is', () => {
+    expect(saySlip(0.995)).toBe('almost certainly misread')
+    expect(saySlip(0.9)).toBe('probably misread: about 9 in 10')
+    expect(saySlip(0.35)).toMatch(/^perhaps misread: about 1 in 3$/)
   })
 
   test('elongation has two decimals, a true minus, and no minus nought', () => {

@@ -3,7 +3,8 @@ import { commuter, noon, ruleReading, written } from '../../../../test/log.ts'
 import type { EntryDraft } from '../../log/entries.ts'
 import { replay } from '../../log/replay.ts'
 import type { Reading } from '../../measure/reading.ts'
-import { looksOf, placedReading, toolBiases } from './chain-evidence.ts'
+import { chainFacts } from './chain-facts.ts'
+import { isUntestedAlone, looksOf, placedReading, toolBiases } from './chain-evidence.ts'
 
 const tool = (
   id: string,
@@ -47,6 +48,42 @@ describe('looks', () => {
   test('of a chain never read are none', () => {
     expect(looksOf([])).toEqual([])
   })
+})
+
+describe('one tool alone', () => {
+  const judged = (drafts: readonly EntryDraft[]) => {
+    const garage = replay(written([...commuter, ...tools, ...drafts]))
+    return isUntestedAlone(garage.readings.get('chain') ?? [], toolBiases(garage, new Set(['chain'])))
+  }
+  const cheap = scale('cheap', 'chain', 2, 1, 0.5)
+
+  test('is unchecked until another tool, a new chain or a second tool elsewhere has checked it', () => {
+    expect(judged([])).toBe(false)
+    expect(judged([cheap])).toBe(true)
+    expect(judged([cheap, scale('fine', 'chain', 3, 1, 0.4)])).toBe(false)
+    expect(
+      judged([
+        cheap,
+        {
+          kind: 'zeroing',
+          at: noon(1, 2),
+          tool: 'cheap',
+          reading: { instrument: 'two-contact-scale', percent: 0.1 },
+        },
+      ]),
+    ).toBe(false)
+  })
+})
+
+test('a look that was said to be right is sure, and no other', () => {
+  const log = [...commuter, ruleReading(2, 1, 305), ruleReading(3, 1, 309), ruleReading(4, 1, 306)]
+  const answer: EntryDraft = { kind: 'look-answer', at: noon(4, 2), chain: 'chain', until: noon(3, 1) }
+  const sure = (drafts: readonly EntryDraft[]) => {
+    const facts = chainFacts(replay(written(drafts)), 'chain')
+    return facts?.used.map(({ entry }) => facts.sure.has(entry.id))
+  }
+  expect(sure(log)).toEqual([false, false, false])
+  expect(sure([...log, answer])).toEqual([false, true, false])
 })
 
 describe('tools’ biases from the log', () => {
