@@ -205,7 +205,8 @@ test('what rides were ridden in is said by keys alone, and by the weather', asyn
   await page.getByRole('link', { name: /^sort \d+ rides$/ }).press('Enter')
   await expect(sorter).toBeFocused()
   const before = await left()
-  expect(before).toBeGreaterThan(4)
+  // How many there are depends on the day; the steps sort two, take one back, and leave some for the weather.
+  expect(before).toBeGreaterThan(2)
 
   await test.step('a digit says it of the ride in hand; Enter agrees; an arrow passes on', async () => {
     await page.keyboard.press('3')

@@ -59,10 +59,20 @@ export interface ChainDraws {
   readonly start: Float64Array
 }
 
-/** Chains of the sampler that disagree by more, or draws worth less, are drawn again: where few are asked for, for less. */
-const unsettled = ({ rHat: hat, effectiveSize: size }: Settled, { draws, chains }: SampleOptions): boolean =>
-  draws < FEW_DRAWS ? hat > 1.04 || size < 0.12 * draws * chains : hat > 1.015 || size < 250
+/**
+ * Chains of the sampler that disagree by more, or draws worth less, are drawn again: where few are asked for, for less. A log
+ * of many chains takes seconds for one round; there it takes a plain disagreement.
+ */
+function unsettled(
+  { rHat: hat, effectiveSize: size }: Settled,
+  { draws, chains }: SampleOptions,
+  dimension: number,
+): boolean {
+  if (dimension > MANY_UNKNOWNS) return hat > 1.1
+  return draws < FEW_DRAWS ? hat > 1.04 || size < 0.12 * draws * chains : hat > 1.015 || size < 250
+}
 const FEW_DRAWS = 300
+const MANY_UNKNOWNS = 150
 /** So many times as many draws then, of which every so many-th is kept. */
 const AGAIN = 4
 const MOST_ROUNDS = 2
@@ -90,7 +100,11 @@ function* settledSample(
 ): Generator<JobStep, Sample, undefined> {
   const { dimension } = model
   let sample = yield* sampleHmcSteps(density, dimension, options, summitsOf(model, density))
-  for (let round = 1; round <= MOST_ROUNDS && unsettled(settled(sample, options.draws), options); round++) {
+  for (
+    let round = 1;
+    round <= MOST_ROUNDS && unsettled(settled(sample, options.draws), options, dimension);
+    round++
+  ) {
     const ends = sample.chains.map((draws) => draws.subarray(draws.length - dimension))
     const more = {
       ...options,
