@@ -198,6 +198,8 @@ test('syncing bears a service that is slow, refuses, tells twice, backwards, and
 })
 
 test('what rides were ridden in is said by keys alone, and by the weather', async ({ page }) => {
+  // The demo lives by the date, and so does how many of its rides have no conditions yet.
+  await page.clock.setSystemTime('2026-11-26T12:00:00Z')
   await page.goto('/demo/miles')
   await expect(answerOf(page)).toContainText('Heron has done')
   const sorter = page.getByRole('region', { name: /needs? conditions$/ })
@@ -205,8 +207,7 @@ test('what rides were ridden in is said by keys alone, and by the weather', asyn
   await page.getByRole('link', { name: /^sort \d+ rides$/ }).press('Enter')
   await expect(sorter).toBeFocused()
   const before = await left()
-  // How many there are depends on the day; the steps sort two, take one back, and leave some for the weather.
-  expect(before).toBeGreaterThan(2)
+  expect(before).toBeGreaterThan(4)
 
   await test.step('a digit says it of the ride in hand; Enter agrees; an arrow passes on', async () => {
     await page.keyboard.press('3')

@@ -20,10 +20,6 @@ export function logTable(exact: LogTable['exact'], from: number, to: number, ste
   }
 }
 
-/** Multiplied by, as dividing takes several times as long. */
-export const THIRD = 1 / 3
-export const SIXTH = 1 / 6
-
 const unasked = new Float64Array(1)
 
 /**
@@ -44,9 +40,9 @@ export function logAt(table: LogTable, at: number, slope: Float64Array = unasked
   const b = held[i + 1] as number
   const c = held[i + 2] as number
   const d = held[i + 3] as number
-  const c1 = c - 0.5 * b - THIRD * a - SIXTH * d
-  const c2 = 0.5 * (a + c) - b
-  const c3 = SIXTH * (d - a) + 0.5 * (b - c)
+  const c1 = c - b / 2 - a / 3 - d / 6
+  const c2 = (a + c) / 2 - b
+  const c3 = (d - a) / 6 + (b - c) / 2
   slope[0] = (c1 + t * (2 * c2 + 3 * c3 * t)) / step
   return b + t * (c1 + t * (c2 + t * c3))
 }

@@ -1,6 +1,6 @@
 import type { Random } from '../stats/random.ts'
 import type { ChainDraws, RiderDraws } from './draws.ts'
-import type { Kind, Way } from './ways-to-look.ts'
+import { weightsUnder, type Kind, type Way } from './ways-to-look.ts'
 
 /** What is drawn of one chain, whichever draws of the rider it goes with. */
 export interface DrawnChain {
@@ -21,9 +21,7 @@ const DRAWN = 1200
 
 /** Of some ways as many as asked for, each as often as its weight has it, evenly spaced (Kitagawa 1996). */
 function resampled(ways: readonly Way[], kind: Kind, count: number, random: Random): Way[] {
-  const logs = ways.map(({ weight, logs: of }) => weight + of[kind])
-  const most = logs.reduce((a, b) => Math.max(a, b), -Infinity)
-  const weights = logs.map((log) => Math.exp(log - most))
+  const weights = weightsUnder(ways, kind)
   const total = weights.reduce((a, b) => a + b, 0)
   const picked: Way[] = []
   let [sum, next] = [0, random.unit()]

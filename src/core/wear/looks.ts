@@ -1,8 +1,8 @@
 import type { Road } from '../exposure/roads.ts'
 import { toolOf } from '../measure/instrument-likelihood.ts'
 import { evidenceOf } from '../measure/likelihood.ts'
-import { logAt, SIXTH, THIRD, type LogTable } from '../measure/log-table.ts'
-import { readingTable, type ReadingTable } from '../measure/reading-table.ts'
+import type { LogTable } from '../measure/log-table.ts'
+import { readingTable } from '../measure/reading-table.ts'
 import { NO_SLIP, slipOf } from '../measure/slip.ts'
 import type { RiderModel } from './rider-model.ts'
 
@@ -24,9 +24,6 @@ export interface Looks {
   readonly tool: Int32Array
   /** The log-likelihood of each reading, slips included, and what is taken off a centre before it is asked, %. */
   readonly tables: readonly LogTable[]
-  /** All tables end to end, and for each reading a row: its value, steps per %, first place in steps, and where its table is. */
-  readonly laid: Float64Array
-  readonly rows: Float64Array
   readonly value: Float64Array
   readonly isFigure: readonly boolean[]
   /** Logarithm of the part of it that is a slip's. */
@@ -41,55 +38,6 @@ function moreThan(road: Road, before: Road | undefined): (readonly [kind: number
   road.kind.forEach((kind, i) => sums.set(kind, (road.km[i] ?? 0) / 1000))
   before?.kind.forEach((kind, i) => sums.set(kind, (sums.get(kind) ?? 0) - (before.km[i] ?? 0) / 1000))
   return [...sums].filter(([, more]) => more !== 0)
-}
-
-/** Tables end to end, each but once: the sampler's memory is better used so. */
-function laidOut(tables: readonly ReadingTable[]): Pick<Looks, 'laid' | 'rows'> {
-  const distinct = [...new Set(tables.map(({ table }) => table.held))]
-  const begins = new Map<Float64Array, number>()
-  let length = 0
-  for (const held of distinct) {
-    begins.set(held, length)
-    length += held.length
-  }
-  const laid = new Float64Array(length)
-  for (const [held, from] of begins) laid.set(held, from)
-  const rows = tables.flatMap(({ value, table: { from, step, held } }) => [
-    value,
-    1 / step,
-    from / step,
-    begins.get(held) ?? 0,
-    held.length - 3,
-  ])
-  return { laid, rows: Float64Array.from(rows) }
-}
-
-const ROW = 5
-
-/**
- * The log-likelihood of a reading at a centre, as {@link logAt} has it.
- * @param slope its first place takes the slope there, per %
- */
-export function readingLog(looks: Looks, r: number, centre: number, slope: Float64Array): number {
-  const { laid, rows } = looks
-  const row = ROW * r
-  const at = centre - (rows[row] as number)
-  const per = rows[row + 1] as number
-  const place = at * per - (rows[row + 2] as number)
-  // Written so that what is no number takes this way too.
-  if (!(place >= 0 && place < (rows[row + 4] as number))) return logAt(looks.tables[r] as LogTable, at, slope)
-  const whole = place | 0
-  const i = (rows[row + 3] as number) + whole
-  const t = place - whole
-  const a = laid[i] as number
-  const b = laid[i + 1] as number
-  const c = laid[i + 2] as number
-  const d = laid[i + 3] as number
-  const c1 = c - 0.5 * b - THIRD * a - SIXTH * d
-  const c2 = 0.5 * (a + c) - b
-  const c3 = SIXTH * (d - a) + 0.5 * (b - c)
-  slope[0] = (c1 + t * (2 * c2 + 3 * c3 * t)) * per
-  return b + t * (c1 + t * (c2 + t * c3))
 }
 
 /** Lays a model's readings end to end, as they are or as what may be slips. @throws RangeError where a reading or a distance cannot be */
@@ -120,7 +68,6 @@ export function looksOf({ chains, tools, lay }: RiderModel, areSlips: boolean): 
     areSlips ? slipOf(taken, evidence[i] ?? evidenceOf(taken.reading)) : NO_SLIP,
   )
   const asTables = evidence.map((one, i) => readingTable(one, slips[i] ?? NO_SLIP))
-  const tables = asTables.map(({ table }) => table)
   return {
     lookFrom: starts(byChain.map((of) => of.length)),
     pieceFrom: starts(looks.map(({ more }) => more.length)),
@@ -129,8 +76,7 @@ export function looksOf({ chains, tools, lay }: RiderModel, areSlips: boolean): 
     readingFrom: starts(looks.map(({ of }) => of.length)),
     tool: Int32Array.from(readings, (reading) => toolNumbers.get(toolOf(reading)) ?? 0),
     value: Float64Array.from(asTables, ({ value }) => value),
-    tables,
-    ...laidOut(asTables),
+    tables: asTables.map(({ table }) => table),
     isFigure: evidence.map(({ form }) => form === 'value'),
     slipLog: Float64Array.from(slips, ({ share }) => Math.log(share)),
     precision: Float64Array.from(evidence, ({ sd }) => 1 / (sd * sd)),

@@ -201,7 +201,7 @@ export function chainOutlook(
  * the look. Its way here stays as the log tells it.
  */
 export function questionedOutlook(
-  answer: ChainNow,
+  answer: WearAnswer,
   chain: AskedChain,
   ahead: AheadQuestion,
   { surprise, inDoubt }: FoundSurprise,
@@ -209,7 +209,6 @@ export function questionedOutlook(
 ): WearAnswer {
   const drawn = inDoubt()
   const density = densityNow(elongationDraws(drawn.draws, drawn.own, drawn.gone))
-  const conflict = openConflict(chain)
   // What the question says of a reading and what stands beside it are one: from the look on it is the question's to tell.
   const misread = surprise.causes.find(({ cause }) => cause.kind === 'gauge')?.p ?? 0
   return {
@@ -218,7 +217,6 @@ export function questionedOutlook(
     ...beliefNow(density, drawn.own, chain.limit),
     density,
     ...outlookAhead(drawn, chain, ahead, seed + 1).said,
-    ...(conflict && { conflict }),
     surprise,
   }
 }

@@ -2,7 +2,7 @@ import type { JobStep } from '../job.ts'
 import { drawRiderSteps, fewDraws, settledOf, type RiderDraws, type Settled } from './draws.ts'
 import type { SampleOptions } from './hmc.ts'
 import type { AskedChain, LookPlace } from './asked-chain.ts'
-import { chainOutlook, questionedOutlook, type ChainNow, type WearAnswer } from './outlook.ts'
+import { chainOutlook, onBike, questionedOutlook, type ChainNow, type WearAnswer } from './outlook.ts'
 import { riderRates, type RiderRates, type SeasonRoad } from './rates.ts'
 import { keepDraws, type KeptDraws } from './kept-draws.ts'
 import { surpriseAt, type FoundSurprise } from './surprise.ts'
@@ -169,9 +169,9 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOut
   const answers = outlooks.flatMap(({ answer }, i) => {
     const chain = chains[i]
     if (!chain) return []
-    const found = odd.get(chain.id)
+    const [found, on] = [odd.get(chain.id), onBike(answer)]
     const said =
-      found && chain.ahead ? questionedOutlook(answer, chain, chain.ahead, found, seedOf(i)) : answer
+      found && on && chain.ahead ? questionedOutlook(on, chain, chain.ahead, found, seedOf(i)) : answer
     return [[chain.id, said] as const]
   })
   return {

@@ -1,6 +1,7 @@
 import { logSumExp } from '../measure/likelihood.ts'
 import { densityOf, summariseDensity } from '../measure/posterior.ts'
 import type { Interval } from '../stats/interval.ts'
+import { quantile, weighted } from '../stats/weighted.ts'
 import { seededRandom, type Random } from '../stats/random.ts'
 import { chainDraws, elongationDraws, fewDraws, wearKmDraws, type RiderDraws } from './draws.ts'
 import type { AskedChain, LookPlace } from './asked-chain.ts'
@@ -86,20 +87,15 @@ function expectedOf(
   ways: readonly Way[],
   total: number,
 ): Surprise['expected'] & { readonly effective: number } {
-  const sorted = [...ways].sort((a, b) => a.expected - b.expected)
-  const weights = sorted.map(({ weight }) => Math.exp(weight - total))
-  const at = (share: number): number => {
-    let sum = 0
-    for (let i = 0; i < sorted.length; i++) {
-      sum += weights[i] ?? 0
-      if (sum >= share) return sorted[i]?.expected ?? NaN
-    }
-    return sorted.at(-1)?.expected ?? NaN
-  }
+  const weights = ways.map(({ weight }) => Math.exp(weight - total))
+  const sample = weighted(
+    ways.map(({ expected }) => expected),
+    weights,
+  )
   return {
-    p05: at(0.05),
-    p50: at(0.5),
-    p95: at(0.95),
+    p05: quantile(sample, 0.05),
+    p50: quantile(sample, 0.5),
+    p95: quantile(sample, 0.95),
     effective: 1 / weights.reduce((sum, weight) => sum + weight * weight, 0),
   }
 }
@@ -142,7 +138,6 @@ export interface FoundSurprise {
  * starts are drawn from what is known of the rider and weighed by the earlier readings.
  * @param draws of the rider, best without that look
  * @param others chains it might have been instead
- * @param isBefore whether the draws know only what was known before the look
  * @param below the chance of being as logged from which on nothing is made of it
  * @param isBefore whether the draws know only what was known before the look
  * @returns undefined where it is as expected, or where there is nothing to go by

@@ -245,13 +245,18 @@ export function tryWay({ draws, past, own }: Tried, told: Told, n: number, rando
 export const logMean = (ways: readonly Way[], total: number, log: (way: Way) => number): number =>
   logSumExp(ways.map((way) => way.weight + log(way))) - total
 
-/** Where the chain is now under one kind, the ways weighted by how well they foretell what was read. */
-export function nowUnder(ways: readonly Way[], kind: Kind): Interval {
+/** How much each way counts under one kind: by how well it foretells what was read; the best has 1. */
+export function weightsUnder(ways: readonly Way[], kind: Kind): number[] {
   const logs = ways.map(({ weight, logs: of }) => weight + of[kind])
   const most = logs.reduce((a, b) => Math.max(a, b), -Infinity)
+  return logs.map((log) => Math.exp(log - most))
+}
+
+/** Where the chain is now under one kind, the ways weighted by how well they foretell what was read. */
+export function nowUnder(ways: readonly Way[], kind: Kind): Interval {
   const sample = weighted(
     ways.map(({ now }) => now(kind)),
-    logs.map((log) => Math.exp(log - most)),
+    weightsUnder(ways, kind),
   )
   return { p10: quantile(sample, 0.1), p50: quantile(sample, 0.5), p90: quantile(sample, 0.9) }
 }
