@@ -6,6 +6,7 @@ import { cogLooked, LUBED, OF_UNKNOWN_PAST, ruledAt } from '../../test/judged.ts
 import { openLog, TODAY } from '../../test/open-log.tsx'
 import { outlookOf } from '../../test/outlook.ts'
 import type { EntryDraft } from '../core/log/entries.ts'
+import type { Action } from '../core/strategy/rules/rule.ts'
 import { remindersOf } from '../core/strategy/reminders.ts'
 import { verdictOf } from '../core/strategy/verdict.ts'
 import { addDays } from '../core/units/days.ts'
@@ -43,7 +44,7 @@ const tourOf = (inDays: number, km: number): EntryDraft => ({
 /** Everything that a screen says of the one chain, as it is read there. */
 interface Said {
   readonly word?: string | undefined
-  readonly does?: 'swap' | 'measure' | 'go on' | undefined
+  readonly does?: 'swap' | 'measure' | 'answer first' | 'go on' | undefined
   readonly lookIn?: string | undefined
   readonly lookOn?: string | undefined
   readonly swapIn?: string | undefined
@@ -58,6 +59,7 @@ const plain = (text: string | null | undefined): string => (text ?? '').replace(
 
 function doesIn(text: string): Said['does'] {
   if (/Swap it now|Swap the chain( and cogs together)?\./.test(text)) return 'swap'
+  if (/Answer one question first\./.test(text)) return 'answer first'
   if (/[Mm]easure (it|the chain)( again)?\.|is not measured yet|would settle it/.test(text)) return 'measure'
   return 'go on'
 }
@@ -84,6 +86,22 @@ function readStation(show: ReturnType<typeof openLog>['show'], station: React.Re
   return { word: medal?.textContent, does: doesIn(text), ...promisesIn(text) }
 }
 
+const isToday = (row: string): boolean => row.startsWith('today')
+
+/** What the rows of today ask for. */
+function doesToday(swap: string, look: string): Said['does'] {
+  if (isToday(swap) && /past its limit/.test(swap)) return 'swap'
+  if (!isToday(look)) return 'go on'
+  return /question/.test(look) ? 'answer first' : 'measure'
+}
+
+/** What a verdict's action asks for. */
+function doesBy(action: Action): Said['does'] {
+  if (action.startsWith('swap')) return 'swap'
+  if (action === 'answer-first') return 'answer first'
+  return action === 'measure' ? 'measure' : 'go on'
+}
+
 /** The first screen: its line on the bike, and what is coming up. */
 function readToday(show: ReturnType<typeof openLog>['show']): readonly Said[] {
   show(<Today />)
@@ -99,12 +117,11 @@ function readToday(show: ReturnType<typeof openLog>['show']): readonly Said[] {
   const row = (pattern: RegExp): string => rows.find((one) => pattern.test(one)) ?? ''
   const [look, swap, lube] = [row(/look at the chain|first time/), row(/swap the chain/), row(/wipe|wax|lub/)]
   const inKm = new RegExp(`in about ${KM}`)
-  const isToday = (one: string): boolean => one.startsWith('today')
   return [
     { word, does: doesIn(text), ...promisesIn(text) },
     { does: headline },
     {
-      does: isToday(swap) && /past its limit/.test(swap) ? 'swap' : isToday(look) ? 'measure' : 'go on',
+      does: doesToday(swap, look),
       lookIn: isToday(look) ? undefined : first(look, inKm),
       lookOn: isToday(look) ? undefined : first(look, /^(\d+ \w+(?: \d{4})?)Heron/),
       swapIn: first(swap, inKm),
@@ -137,11 +154,7 @@ function holdToOneVerdict(drafts: readonly EntryDraft[]): readonly Said[] {
     agree(all, what)
 
   // What they all say is the verdict, not one mistake made alike.
-  const swaps = verdict.action.startsWith('swap')
-  expect(gauge).toMatchObject({
-    word: verdict.word,
-    does: swaps ? 'swap' : verdict.action === 'measure' ? 'measure' : 'go on',
-  })
+  expect(gauge).toMatchObject({ word: verdict.word, does: doesBy(verdict.action) })
   // The calendar has it on the same day.
   const reminders = remindersOf([{ report: log.report, verdict }])
   const look = calendarItems(reminders, log.garage, log.entries, 'metric', TODAY).find(({ id }) =>
@@ -179,6 +192,13 @@ const LOGS: Readonly<Record<string, readonly EntryDraft[]>> = {
     ...hundreds,
     ...caliperReadings(2, 1, 0.3, 3),
     ...caliperReadings(3, 30, 0.02, 2),
+  ],
+  'a chain that got shorter, by two tools': [
+    ...commuter,
+    ...hundreds,
+    ...caliperReadings(2, 1, 0.35, 3),
+    ...caliperReadings(3, 30, 0.02, 2),
+    ruledAt(0.03),
   ],
   'a tour it does not last through': [
     ...commuter,

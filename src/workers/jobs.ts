@@ -41,7 +41,7 @@ export type Part<N extends JobName> =
  * again. Beside the jobs, not in them, so that the page, which needs no more than this, does not load them.
  */
 export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
-  'rider-outlook': 5,
+  'rider-outlook': 6,
   'next-look': 1,
   'ride-files': 1,
   'ride-archive': 1,

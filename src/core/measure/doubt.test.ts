@@ -5,7 +5,7 @@ import { biasSpreads, biasSpreadsSlope, tailBend, tailLog, tailNodes, tailSlope 
 import { lengthAtElongation } from './elongation.ts'
 import { likelihoodByTool } from './instrument-likelihood.ts'
 import { evidenceOf } from './likelihood.ts'
-import { logAt } from './log-table.ts'
+import { logAt, rowAt, tableRow } from './log-table.ts'
 import { readingTable } from './reading-table.ts'
 import type { Reading } from './reading.ts'
 import { slipOf } from './slip.ts'
@@ -58,6 +58,29 @@ describe('a reading that may be a slip', () => {
       }),
     )
   })
+})
+
+test('tables laid end to end say what each says alone, slope included, and beyond their ends too', () => {
+  const tables = [scale(0.4), side('starts'), scale(0.7), rule(0.6)].map((reading) => {
+    const evidence = evidenceOf(reading)
+    return readingTable(evidence, slipOf({ reading }, evidence))
+  })
+  const row = tableRow(
+    tables.map(({ table }) => table),
+    Float64Array.from(tables, ({ value }) => value),
+  )
+  const [alone, together] = [new Float64Array(1), new Float64Array(1)]
+  fc.assert(
+    fc.property(fc.double({ min: -3, max: 5, noNaN: true }), fc.nat(tables.length - 1), (centre, n) => {
+      const { table, value } = tables[n] ?? readingTable(evidenceOf(scale(0)), { chance: 0, share: 0 })
+      expect(rowAt(row, n, centre, together)).toBeCloseTo(logAt(table, centre - value, alone), 9)
+      expect(together[0]).toBeCloseTo(alone[0] ?? NaN, 6)
+    }),
+  )
+  // The two figures of one tool share a table: three tables, not four.
+  expect(row.held).toHaveLength(
+    [tables[0], tables[1], tables[3]].reduce((sum, one) => sum + (one?.table.held.length ?? 0), 0),
+  )
 })
 
 test('a reading that its rider is sure of is no slip', () => {

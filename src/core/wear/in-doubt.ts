@@ -10,6 +10,12 @@ export interface DrawnChain {
   readonly gone: Float64Array
 }
 
+/** A chain about which a question is open. */
+export interface ChainInDoubt extends DrawnChain {
+  /** Which of the possibilities, by draw. */
+  readonly which: Float64Array
+}
+
 /** What may lie behind an odd look, and how likely that is. */
 export interface Possibility {
   readonly kind: Kind
@@ -41,11 +47,12 @@ export function drawnInDoubt(
   ways: readonly Way[],
   possibilities: readonly Possibility[],
   random: Random,
-): DrawnChain {
+): ChainInDoubt {
   const total = possibilities.reduce((sum, { p }) => sum + p, 0)
-  const states = possibilities.flatMap(({ kind, p }) =>
+  const states = possibilities.flatMap(({ kind, p }, which) =>
     resampled(ways, kind, Math.round((DRAWN * p) / total), random).map(({ n, states: of }) => ({
       n,
+      which,
       ...of[kind],
     })),
   )
@@ -67,5 +74,6 @@ export function drawnInDoubt(
       start: Float64Array.from(states, ({ start }) => start),
     },
     gone: Float64Array.from(states, ({ wearKm }) => wearKm),
+    which: Float64Array.from(states, ({ which }) => which),
   }
 }

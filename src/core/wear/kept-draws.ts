@@ -2,7 +2,8 @@ import type { Factor, RoadPiece } from '../exposure/roads.ts'
 import { defaultWearKm, factorLogSd, factorsOf } from '../exposure/roads.ts'
 import { seededRandom } from '../stats/random.ts'
 import { lateWear } from './late-wear.ts'
-import { wearKmDraws, type ChainDraws, type RiderDraws } from './draws.ts'
+import type { RiderDraws } from './draws.ts'
+import type { DrawnChain } from './in-doubt.ts'
 
 /** What the draws say of one chain, draw by draw. */
 export interface KeptChainDraws {
@@ -12,11 +13,17 @@ export interface KeptChainDraws {
   readonly start: Float32Array
   /** Behind it so far, wear-km */
   readonly wearKm: Float32Array
+  /** The exponent of wear over wear-distance */
+  readonly beta: Float32Array
+  /** So many times as fast a chain wears late, and from where on, % */
+  readonly lateTimes: Float32Array
+  readonly lateFrom: Float32Array
 }
 
 /**
  * Some of the posterior's draws as an answer carries them, so that whatever is to come (teeth, rotation, prices) can be
- * simulated from what is known of a rider, without sampling again. The n-th numbers of all lists belong together.
+ * simulated from what is known of a rider, without sampling again. The n-th numbers of all lists belong together, but for those
+ * of a chain about which a question is open: they are of every answer as often as it is likely.
  */
 export interface KeptDraws {
   readonly count: number
@@ -41,16 +48,12 @@ function thinned(values: ArrayLike<number>, count: number): Float32Array {
 
 /**
  * Thins the draws and lays them out to be kept.
- * @param chains what the draws say of each chain, by its id, and the road behind it
+ * @param chains what is drawn of each chain
  * @param most so many draws at most
  */
 export function keepDraws(
   draws: RiderDraws,
-  chains: readonly {
-    readonly id: string
-    readonly own: ChainDraws
-    readonly road: readonly RoadPiece[]
-  }[],
+  chains: readonly { readonly id: string; readonly drawn: DrawnChain }[],
   most: number,
 ): KeptDraws {
   const count = Math.min(most, draws.count)
@@ -65,9 +68,16 @@ export function keepDraws(
       draws.model.factors.map(({ of }, f) => [of, few(draws.times[f] ?? [])] as const),
     ),
     chains: Object.fromEntries(
-      chains.map(({ id, own, road }) => [
+      chains.map(({ id, drawn: { draws: of, own, gone } }) => [
         id,
-        { rate: few(own.rate), start: few(own.start), wearKm: few(wearKmDraws(draws, road)) },
+        {
+          rate: few(own.rate),
+          start: few(own.start),
+          wearKm: few(gone),
+          beta: few(of.beta),
+          lateTimes: few(of.lateTimes),
+          lateFrom: few(of.lateFrom),
+        },
       ]),
     ),
   }
@@ -100,8 +110,7 @@ export function keptWearKm(draws: KeptDraws, road: readonly RoadPiece[]): Float6
 
 /** Elongation of a chain, %, draw by draw, after so many wear-km in all. */
 export const keptElongation = (
-  { beta, lateTimes, lateFrom }: KeptDraws,
-  { rate, start }: KeptChainDraws,
+  { rate, start, beta, lateTimes, lateFrom }: KeptChainDraws,
   wearKm: Float64Array | Float32Array,
 ): Float64Array =>
   Float64Array.from(wearKm, (km, n) =>

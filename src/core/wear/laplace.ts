@@ -166,6 +166,9 @@ export function laplaceOf(
   for (let n = 0; n < MOST_STEPS; n++) {
     forward(by, slope, half)
     backward(by, half, step)
+    // Late wear stays where it was: the summit along it is a narrow place with next to nothing of the posterior in it.
+    step[model.places.lateTimes] = 0
+    step[model.places.lateFrom] = 0
     let taken = 1
     let next = at.map((value, i) => value + (step[i] ?? 0))
     let logNext = density(next, slope)

@@ -1,7 +1,7 @@
 import type { Road } from '../exposure/roads.ts'
 import { toolOf } from '../measure/instrument-likelihood.ts'
 import { evidenceOf } from '../measure/likelihood.ts'
-import type { LogTable } from '../measure/log-table.ts'
+import { tableRow, type LogTable, type TableRow } from '../measure/log-table.ts'
 import { readingTable } from '../measure/reading-table.ts'
 import { NO_SLIP, slipOf } from '../measure/slip.ts'
 import type { RiderModel } from './rider-model.ts'
@@ -25,6 +25,8 @@ export interface Looks {
   /** The log-likelihood of each reading, slips included, and what is taken off a centre before it is asked, %. */
   readonly tables: readonly LogTable[]
   readonly value: Float64Array
+  /** Both together. */
+  readonly row: TableRow
   readonly isFigure: readonly boolean[]
   /** Logarithm of the part of it that is a slip's. */
   readonly slipLog: Float64Array
@@ -68,6 +70,8 @@ export function looksOf({ chains, tools, lay }: RiderModel, areSlips: boolean): 
     areSlips ? slipOf(taken, evidence[i] ?? evidenceOf(taken.reading)) : NO_SLIP,
   )
   const asTables = evidence.map((one, i) => readingTable(one, slips[i] ?? NO_SLIP))
+  const value = Float64Array.from(asTables, (one) => one.value)
+  const tables = asTables.map(({ table }) => table)
   return {
     lookFrom: starts(byChain.map((of) => of.length)),
     pieceFrom: starts(looks.map(({ more }) => more.length)),
@@ -75,8 +79,9 @@ export function looksOf({ chains, tools, lay }: RiderModel, areSlips: boolean): 
     more: Float64Array.from(pieces, ([, more]) => more),
     readingFrom: starts(looks.map(({ of }) => of.length)),
     tool: Int32Array.from(readings, (reading) => toolNumbers.get(toolOf(reading)) ?? 0),
-    value: Float64Array.from(asTables, ({ value }) => value),
-    tables: asTables.map(({ table }) => table),
+    value,
+    tables,
+    row: tableRow(tables, value),
     isFigure: evidence.map(({ form }) => form === 'value'),
     slipLog: Float64Array.from(slips, ({ share }) => Math.log(share)),
     precision: Float64Array.from(evidence, ({ sd }) => 1 / (sd * sd)),

@@ -2,6 +2,10 @@
 const MOST_LOG_SQUARE = 0.04
 const MOST_EXP = 0.5
 
+const [A3, A5, A7, A9, A11, A13] = [1 / 3, 1 / 5, 1 / 7, 1 / 9, 1 / 11, 1 / 13]
+const [E2, E3, E4, E5, E6] = [1 / 2, 1 / 6, 1 / 24, 1 / 120, 1 / 720]
+const [E7, E8, E9, E10] = [1 / 5040, 1 / 40320, 1 / 362880, 1 / 3628800]
+
 /**
  * Logarithms of values that move only a little from one call to the next, kept by place: a sampler's steps are
  * small, and the engine's own logarithm costs it several times as much. `log x = log c + 2 artanh((x - c)/(x + c))`
@@ -23,7 +27,10 @@ export function nearLogs(count: number): (x: number, place: number) => number {
       logs[place] = log
       return log
     }
-    const series = 1 + t * (1 / 3 + t * (1 / 5 + t * (1 / 7 + t * (1 / 9 + t * (1 / 11 + t / 13)))))
+    const square = t * t
+    // In pairs, as Estrin sums a polynomial: none waits for all the others.
+    const last = A9 + A11 * t + square * A13
+    const series = 1 + A3 * t + square * (A5 + A7 * t + square * last)
     return (logs[place] as number) + 2 * s * series
   }
 }
@@ -34,7 +41,8 @@ export function nearLogs(count: number): (x: number, place: number) => number {
  */
 export function expNearZero(u: number): number {
   if (!(u > -MOST_EXP && u < MOST_EXP)) return Math.exp(u)
-  const high = 1 / 5040 + u * (1 / 40320 + u * (1 / 362880 + u / 3628800))
-  const middle = 1 / 24 + u * (1 / 120 + u * (1 / 720 + u * high))
-  return 1 + u * (1 + u * (1 / 2 + u * (1 / 6 + u * middle)))
+  const square = u * u
+  const fourth = square * square
+  const high = E8 + E9 * u + E10 * square
+  return 1 + u + square * (E2 + E3 * u) + fourth * (E4 + E5 * u + square * (E6 + E7 * u) + fourth * high)
 }

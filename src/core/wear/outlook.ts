@@ -178,7 +178,7 @@ export function chainOutlook(
   seed: number,
 ): {
   readonly answer: ChainNow | WearAnswer
-  readonly own: ChainDraws
+  readonly drawn: DrawnChain
   readonly outcome?: AskedOutcome
 } {
   const own = chainDraws(draws, chain, seed)
@@ -186,13 +186,13 @@ export function chainOutlook(
   const worn = elongationDraws(draws, own, gone)
   const density = densityNow(worn)
   const now = chainNow(few, chain, own, density, slips, missingPast)
-  if (!chain.ahead) return { answer: now, own }
+  if (!chain.ahead) return { answer: now, drawn: { draws, own, gone } }
   const { said, limitKm } = outlookAhead({ draws, own, gone }, chain, chain.ahead, seed + 1)
   const conflict = openConflict(chain)
   return {
     answer: { ...now, density, ...said, ...(conflict && { conflict }) },
-    own,
-    outcome: { chain: chain.id, worn, toLimitKm: limitKm },
+    drawn: { draws, own, gone },
+    outcome: { chain: chain.id, draws, worn, toLimitKm: limitKm },
   }
 }
 
@@ -206,18 +206,24 @@ export function questionedOutlook(
   ahead: AheadQuestion,
   { surprise, inDoubt }: FoundSurprise,
   seed: number,
-): WearAnswer {
+): { readonly answer: WearAnswer; readonly drawn: DrawnChain; readonly outcome: AskedOutcome } {
   const drawn = inDoubt()
-  const density = densityNow(elongationDraws(drawn.draws, drawn.own, drawn.gone))
+  const worn = elongationDraws(drawn.draws, drawn.own, drawn.gone)
+  const density = densityNow(worn)
+  const { said, limitKm } = outlookAhead(drawn, chain, ahead, seed + 1)
   // What the question says of a reading and what stands beside it are one: from the look on it is the question's to tell.
   const misread = surprise.causes.find(({ cause }) => cause.kind === 'gauge')?.p ?? 0
   return {
-    ...answer,
-    slips: answer.slips.map((chance, i) => (i < surprise.look.first ? chance : Math.min(chance, misread))),
-    ...beliefNow(density, drawn.own, chain.limit),
-    density,
-    ...outlookAhead(drawn, chain, ahead, seed + 1).said,
-    surprise,
+    answer: {
+      ...answer,
+      slips: answer.slips.map((chance, i) => (i < surprise.look.first ? chance : Math.min(chance, misread))),
+      ...beliefNow(density, drawn.own, chain.limit),
+      density,
+      ...said,
+      surprise,
+    },
+    drawn,
+    outcome: { chain: chain.id, draws: drawn.draws, worn, toLimitKm: limitKm, which: drawn.which },
   }
 }
 

@@ -3,7 +3,7 @@ import { CONDITION_MULTIPLIER, type Condition, type Quarter } from '../exposure/
 import { seededRandom } from '../stats/random.ts'
 import { lubeMultiplier } from '../exposure/wear-km.ts'
 import type { Lube } from '../lube/lubes.ts'
-import { chainDraws, wearKmDraws, type RiderDraws } from './draws.ts'
+import { wearKmDraws, type RiderDraws } from './draws.ts'
 import { intervalOf, shareFrom, type Interval } from '../stats/interval.ts'
 import { RATE_MEDIAN } from './rate-grid.ts'
 import { CHAIN_LOG_SD, kindTimes, RIDER_LOG_SD, wearKmOf, type RiderChain } from './rider-model.ts'
@@ -112,11 +112,13 @@ function seasonBefore({ model }: RiderDraws, perKm: readonly RoadPiece[]): Float
  * The rider's rate, each chain's, each multiplier and each part of the year: what they were taken to be and what the
  * readings made of them.
  * @param seasons roads by part of the year, for the same model
+ * @param rateOf what is drawn of a chain's rate, % per 1000 wear-km
  */
 export function riderRates(
   draws: RiderDraws,
   chains: readonly RiderChain[],
   seasons: readonly SeasonRoad[],
+  rateOf: (chain: string) => Float64Array,
 ): RiderRates {
   const { model, rider, times } = draws
   const under = wearUnder(chains)
@@ -125,7 +127,7 @@ export function riderRates(
     chains: model.chains.map((chain) => ({
       id: chain.id,
       readings: chain.readings.length,
-      ...learnedOf(RATE_MEDIAN, Math.hypot(RIDER_LOG_SD, CHAIN_LOG_SD), chainDraws(draws, chain, 1).rate),
+      ...learnedOf(RATE_MEDIAN, Math.hypot(RIDER_LOG_SD, CHAIN_LOG_SD), rateOf(chain.id)),
     })),
     factors: model.factors.map(({ of, logSd }, f) => {
       const values = (times[f] ?? new Float64Array(1)).map((over) => over * defaultOf(of))

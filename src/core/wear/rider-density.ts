@@ -1,4 +1,4 @@
-import { logAt, type LogTable } from '../measure/log-table.ts'
+import { rowAt } from '../measure/log-table.ts'
 import { biasSpreads, biasSpreadsSlope, tailLog, tailSlope } from '../measure/bias-tail.ts'
 import type { LogDensity } from './hmc.ts'
 import { BEND, LATE_FROM, LATE_FROM_SD, lateTimesSlope, lateTimesAt } from './late-wear.ts'
@@ -157,7 +157,7 @@ function readingsLog(
   tableSlope: Float64Array,
   perWear: Float64Array,
 ): number {
-  const { lookFrom, pieceFrom, kind, more, readingFrom, tool, value, tables } = looks
+  const { lookFrom, pieceFrom, kind, more, readingFrom, tool, row } = looks
   const { times, beta, lateTimes, lateFrom, offsets, timesPull, offsetPull } = held
   let total = 0
   let betaPull = 0
@@ -187,11 +187,7 @@ function readingsLog(
       const last = readingFrom[look + 1] as number
       for (let r = readingFrom[look] as number; r < last; r++) {
         const t = tool[r] as number
-        total += logAt(
-          tables[r] as LogTable,
-          here + (offsets[t] as number) - (value[r] as number),
-          tableSlope,
-        )
+        total += rowAt(row, r, here + (offsets[t] as number), tableSlope)
         const one = tableSlope[0] as number
         offsetPull[t] = (offsetPull[t] as number) + one
         pull += one

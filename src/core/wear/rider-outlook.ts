@@ -86,6 +86,8 @@ const ASKED_FROM = 0.57
 const WORTH_A_LOOK = 0.012
 /** So many at most are redrawn, the oddest: all chains are drawn again for each. */
 const MOST_ANEW = 2
+/** With more chains than this one look has no say in what is known of the rider: nothing is drawn again without it. */
+const MANY_CHAINS = 60
 
 /** Of all chains a chain may have been mistaken for, those on bikes and the newest others. */
 const MOST_OTHERS = 12
@@ -123,9 +125,10 @@ function* surprises(
       return one ? [{ chain, others, one }] : []
     })
     .sort((a, b) => a.one.surprise.asLogged - b.one.surprise.asLogged)
-  for (const { chain, one } of odd.slice(MOST_ANEW))
+  const most = draws.model.chains.length > MANY_CHAINS ? 0 : MOST_ANEW
+  for (const { chain, one } of odd.slice(most))
     if (one.surprise.asLogged < ASKED_FROM) found.set(chain.id, one)
-  for (const { chain, others, one } of odd.slice(0, MOST_ANEW)) {
+  for (const { chain, others, one } of odd.slice(0, most)) {
     const { look } = one.surprise
     const before = yield* drawRiderSteps(without(ask.chains, chain.id, look), roadsOf(ask), {
       ...effort,
@@ -156,31 +159,30 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOut
   const [few, fewer] = [fewDraws(draws, DRAWN_DRAWS), fewDraws(draws, OFF_BIKE_DRAWS)]
   const odd = yield* surprises(asked, draws, slips, effort)
   const seedOf = (i: number): number => Math.imul(asked.seed + 1, 7919) + 31 * i
-  const outlooks = chains.map((chain, i) =>
-    chainOutlook(
+  const outlooks = chains.map((chain, i) => {
+    const plain = chainOutlook(
       draws,
       chain.ahead ? few : fewer,
       chain,
       slips.get(chain.id) ?? [],
       missing.get(chain.id) ?? 0,
       seedOf(i),
-    ),
-  )
-  const answers = outlooks.flatMap(({ answer }, i) => {
-    const chain = chains[i]
-    if (!chain) return []
-    const [found, on] = [odd.get(chain.id), onBike(answer)]
+    )
+    const [found, on] = [odd.get(chain.id), onBike(plain.answer)]
     const said =
-      found && on && chain.ahead ? questionedOutlook(on, chain, chain.ahead, found, seedOf(i)) : answer
-    return [[chain.id, said] as const]
+      found && on && chain.ahead ? questionedOutlook(on, chain, chain.ahead, found, seedOf(i)) : plain
+    return { ...said, id: chain.id, retired: chain.retired }
   })
+  const drawn = new Map(outlooks.map((outlook) => [outlook.id, outlook.drawn]))
   return {
-    chains: Object.fromEntries(answers),
-    rates: riderRates(draws, chains, asked.seasons),
-    lessons: lessons(
+    chains: Object.fromEntries(outlooks.map(({ id, answer }) => [id, answer] as const)),
+    rates: riderRates(
       draws,
-      outlooks.flatMap(({ outcome }) => outcome ?? []),
+      chains,
+      asked.seasons,
+      (id) => drawn.get(id)?.own.rate ?? new Float64Array(draws.count),
     ),
+    lessons: lessons(outlooks.flatMap(({ outcome }) => outcome ?? [])),
     workings: {
       ...settledOf(draws),
       samplers: effort.chains,
@@ -192,10 +194,7 @@ export function* riderOutlookSteps(asked: RiderAsk): Generator<JobStep, RiderOut
     },
     draws: keepDraws(
       draws,
-      outlooks.flatMap(({ own }, i) => {
-        const chain = chains[i]
-        return chain && !chain.retired ? [{ id: chain.id, own, road: chain.now }] : []
-      }),
+      outlooks.filter(({ retired }) => !retired),
       KEPT_DRAWS,
     ),
   }

@@ -5,7 +5,7 @@ import { quantile, weighted } from '../stats/weighted.ts'
 import { seededRandom, type Random } from '../stats/random.ts'
 import { chainDraws, elongationDraws, fewDraws, wearKmDraws, type RiderDraws } from './draws.ts'
 import type { AskedChain, LookPlace } from './asked-chain.ts'
-import { drawnInDoubt, type DrawnChain } from './in-doubt.ts'
+import { drawnInDoubt, type ChainInDoubt } from './in-doubt.ts'
 import {
   heardOf,
   KINDS,
@@ -129,7 +129,7 @@ export interface FoundSurprise {
   readonly surprise: Surprise
   /** How well it foretells all that was read of the chain, as a logarithm: of several odd looks the best is asked about. */
   readonly evidence: number
-  readonly inDoubt: () => DrawnChain
+  readonly inDoubt: () => ChainInDoubt
 }
 
 /**

@@ -2,6 +2,8 @@ import { useMemo, useState } from 'react'
 import { chainStory, kmAtWear } from '../../core/exposure/chain-story.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
+import { likelySlips } from '../../core/strategy/facts/likely-slips.ts'
+import { useAnswers } from '../../session/use-forecasts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { HistoryChart, type ChainPegs, type LikelyWay } from '../../ui/charts/HistoryChart.tsx'
 import { pegsOf } from '../../ui/charts/pegs.ts'
@@ -36,18 +38,27 @@ export function History({ report, chain, answer }: Props) {
       ),
     [garage, current, bike],
   )
+  const shown = useMemo(
+    () => [chain.part, ...others.filter((part) => compared.has(part.entry.part))],
+    [chain, others, compared],
+  )
+  const answers = useAnswers(useMemo(() => shown.map((part) => part.entry.part), [shown]))
   const chains = useMemo((): ChainPegs[] => {
-    const shown = [chain.part, ...others.filter((part) => compared.has(part.entry.part))]
-    return shown.map((part) => {
+    return shown.map((part, i) => {
       const story = part.entry.part === current ? chain.story : chainStory(garage, part.entry.part)
       const readings = garage.readings.get(part.entry.part) ?? []
       return {
         name: part.entry.name,
         current: part.entry.part === current,
-        pegs: pegsOf(readings, chain.biases, (at) => (axis === 'km' ? story.at(at).km : story.at(at).wearKm)),
+        pegs: pegsOf(
+          readings,
+          chain.biases,
+          (at) => (axis === 'km' ? story.at(at).km : story.at(at).wearKm),
+          likelySlips(readings, answers[i]),
+        ),
       }
     })
-  }, [chain, others, compared, garage, current, axis])
+  }, [chain, shown, answers, garage, current, axis])
   const way = useMemo((): LikelyWay | undefined => {
     // Against wear-distance what lies ahead would have no scale of its own.
     if (!answer || axis === 'wear-km' || chain.lastReadingAt === undefined) return undefined
@@ -64,6 +75,7 @@ export function History({ report, chain, answer }: Props) {
     if (!next.delete(part)) next.add(part)
     setCompared(next)
   }
+  const isAnyStruck = chains.some(({ pegs }) => pegs.some(({ slip }) => slip !== undefined))
   if (chain.readings.length === 0 && others.length === 0) return null
   return (
     <Section title="Every reading so far" note="Each with its 90 % interval, not just a dot.">
@@ -95,6 +107,7 @@ export function History({ report, chain, answer }: Props) {
         {chains.length > 1 &&
           `In this order: ${chains.map(({ name }, i) => `${name} ${['rings', 'squares', 'diamonds'][i % 3]}`).join(', ')}. `}
         A faint bar is a yes-or-no gauge, open on the side it cannot see.
+        {isAnyStruck && ' A mark struck through was probably misread, and hardly counts.'}
       </p>
     </Section>
   )

@@ -3,22 +3,21 @@ import type { ChainNow } from '../../core/wear/outlook.ts'
 import type { ReadingState } from '../../core/log/garage.ts'
 import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { placedReading } from '../../core/strategy/facts/chain-evidence.ts'
+import { likelySlips } from '../../core/strategy/facts/likely-slips.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { dayOf } from '../../ui/parts/day.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
-import { sayDay, sayKm, saySlip } from '../../ui/words/numbers.ts'
+import { sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { sayAsRead, sayMeaning } from '../../ui/words/reading.ts'
+import { SlipRemark } from '../../ui/parts/SlipRemark.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-
-/** Readings less likely than this to be slips are not remarked on. */
-const WORTH_SAYING = 0.3
 
 interface RowProps {
   readonly state: ReadingState
   readonly chain: ChainReport
-  /** The chance that it was a slip, 0 to 1; undefined until that is worked out. */
+  /** The chance that it was a slip, 0 to 1, where that is worth saying. */
   readonly slip: number | undefined
 }
 
@@ -50,9 +49,7 @@ function Row({ state, chain, slip }: RowProps) {
         <span className="max-sm:order-last max-sm:col-span-2 max-sm:col-start-2 max-sm:text-sm">
           {read}
           {entry.reading.slack ? ', slack' : ''}
-          {used && slip !== undefined && slip >= WORTH_SAYING && (
-            <span className="block text-sm text-rust">{saySlip(slip)}</span>
-          )}
+          <SlipRemark chance={slip} />
         </span>
         <span className="text-sm text-steel max-sm:hidden">
           {entry.linksFromJoint === undefined ? '' : `link ${entry.linksFromJoint}`}
@@ -70,8 +67,7 @@ function Row({ state, chain, slip }: RowProps) {
 export function ReadingList({ chain, answer }: { readonly chain: ChainReport; readonly answer?: ChainNow }) {
   const { now } = useOpenLog()
   const units = useUnits()
-  const used = chain.readings.filter((state) => state.used)
-  const slipOf = (state: ReadingState) => answer?.slips[used.indexOf(state)]
+  const slips = useMemo(() => likelySlips(chain.readings, answer), [chain.readings, answer])
   const days = useMemo(() => {
     const byDay = new Map<string, ReadingState[]>()
     for (const state of [...chain.readings].reverse()) {
@@ -96,7 +92,7 @@ export function ReadingList({ chain, answer }: { readonly chain: ChainReport; re
             </h3>
             <ul className="divide-y divide-hairline/70">
               {states.map((state) => (
-                <Row key={state.entry.id} state={state} chain={chain} slip={slipOf(state)} />
+                <Row key={state.entry.id} state={state} chain={chain} slip={slips.get(state.entry.id)} />
               ))}
             </ul>
           </div>

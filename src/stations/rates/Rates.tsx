@@ -1,3 +1,4 @@
+import { onBike } from '../../core/wear/outlook.ts'
 import type { RiderOutlook } from '../../core/wear/rider-outlook.ts'
 import type { GroupForecast } from '../../session/use-forecasts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -28,7 +29,10 @@ import {
 const LESSONS_SHOWN = 5
 
 /** How fast chains wear: the rider’s, each chain’s, each part of the year’s. */
-function useRateRows({ rates }: RiderOutlook): { readonly chains: RateRow[]; readonly seasons: RateRow[] } {
+function useRateRows({ rates, chains }: RiderOutlook): {
+  readonly chains: RateRow[]
+  readonly seasons: RateRow[]
+} {
   const { garage } = useOpenLog()
   const units = useUnits()
   const inUnits = ({ p10, p50, p90 }: RateRow['after']) => ({
@@ -46,6 +50,7 @@ function useRateRows({ rates }: RiderOutlook): { readonly chains: RateRow[]; rea
   })
   const bikesOf = (id: string) => garage.parts.get(id)?.fittings[0]?.bike
   const manyBikes = new Set(rates.chains.map(({ id }) => bikesOf(id))).size > 1
+  const isAsked = (id: string): boolean => onBike(chains[id])?.surprise !== undefined
   const isOn = (id: string): boolean => garage.parts.get(id)?.fittings.at(-1)?.to === undefined
   return {
     chains: [
@@ -55,7 +60,7 @@ function useRateRows({ rates }: RiderOutlook): { readonly chains: RateRow[]; rea
         .map(({ id, readings, after, before }) =>
           row(
             namePart(garage, id, undefined, manyBikes),
-            `${sayCount(readings, 'reading')}${isOn(id) ? ', on now' : ''}`,
+            `${sayCount(readings, 'reading')}${isOn(id) ? ', on now' : ''}${isAsked(id) ? '; a question about it is open' : ''}`,
             after,
             before,
           ),

@@ -71,14 +71,19 @@ export function sayRates(
   }
 }
 
+function sayChainOf(garage: Garage, chain: string): string {
+  const fitting = garage.parts.get(chain)?.fittings.at(-1)
+  const bike = garage.bikes.get(fitting?.bike ?? '')?.entry.name
+  return bike === undefined ? namePart(garage, chain) : `${bike}’s chain`
+}
+
 /** What would teach something, and what of it. */
 export function sayLesson(lesson: Lesson, garage: Garage): string {
   switch (lesson.kind) {
-    case 'look': {
-      const fitting = garage.parts.get(lesson.chain)?.fittings.at(-1)
-      const bike = garage.bikes.get(fitting?.bike ?? '')?.entry.name
-      return `A careful look at ${bike === undefined ? namePart(garage, lesson.chain) : `${bike}’s chain`}, with a caliper or two instruments.`
-    }
+    case 'question':
+      return `What happened to ${sayChainOf(garage, lesson.chain)}: the question on Gauge is open.`
+    case 'look':
+      return `A careful look at ${sayChainOf(garage, lesson.chain)}, with a caliper or two instruments.`
     case 'factor':
       return lesson.of === 'not-set'
         ? 'Setting the conditions of rides that have none.'

@@ -4,10 +4,13 @@ import { Link } from 'react-router'
 import { aboutOf } from '../../core/log/kind-of.ts'
 import type { PartId } from '../../core/log/entry.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
+import { likelySlips } from '../../core/strategy/facts/likely-slips.ts'
+import { useAnswers } from '../../session/use-forecasts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { sayEntry } from '../../ui/entries/index.ts'
 import { newestFirst } from '../../ui/entries/search.ts'
 import { useUnits } from '../../ui/screen-state.ts'
+import { SlipRemark } from '../../ui/parts/SlipRemark.tsx'
 import { sayDay } from '../../ui/words/numbers.ts'
 
 /** Everything the log says about one part, newest first; each line opens its entry. */
@@ -21,6 +24,8 @@ export function PartHistory({ part }: { readonly part: PartId }) {
         .sort(newestFirst),
     [entries, part],
   )
+  const [answer] = useAnswers(useMemo(() => [part], [part]))
+  const slips = useMemo(() => likelySlips(garage.readings.get(part) ?? [], answer), [garage, part, answer])
   return (
     <>
       <Link
@@ -39,6 +44,7 @@ export function PartHistory({ part }: { readonly part: PartId }) {
             >
               {sayEntry(entry, garage, units)}
             </Link>
+            <SlipRemark chance={slips.get(entry.id)} />
           </li>
         ))}
       </ul>

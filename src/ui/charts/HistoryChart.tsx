@@ -2,7 +2,7 @@ import { useCallback } from 'react'
 import type { Limit } from '../../core/measure/limits.ts'
 import { kmToMiles } from '../../core/units/convert.ts'
 import { useUnits } from '../screen-state.ts'
-import { sayFigure, sayKm } from '../words/numbers.ts'
+import { sayFigure, sayKm, saySlip } from '../words/numbers.ts'
 import { Chart } from './Chart.tsx'
 import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
@@ -118,13 +118,14 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
       className="h-64"
       sentence={`${count} readings of ${chains.map(({ name }) => name).join(', ')}, each with its interval, against distance from zero${way ? `; ahead of today the likely way on, ${sayFigure(way.ahead.at(-1)?.p10 ?? 0)} to ${sayFigure(way.ahead.at(-1)?.p90 ?? 0)} % after ${sayKm((way.ahead.at(-1)?.x ?? 0) - way.today, units)} more` : ''}.`}
       table={{
-        heads: ['Chain', axis === 'km' ? 'Distance' : 'Wear-distance', 'Lowest', 'Highest'],
+        heads: ['Chain', axis === 'km' ? 'Distance' : 'Wear-distance', 'Lowest', 'Highest', 'Remark'],
         rows: chains.flatMap(({ name, pegs }) =>
-          pegs.map(({ x, low, high }) => [
+          pegs.map(({ x, low, high, slip }) => [
             name,
             sayKm(x, units),
             low <= 0 ? 'open' : sayFigure(low),
             high >= PEG_TOP ? 'open' : sayFigure(high),
+            slip === undefined ? '' : saySlip(slip),
           ]),
         ),
       }}

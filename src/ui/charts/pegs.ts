@@ -15,6 +15,8 @@ export interface Peg {
   readonly low: number
   readonly high: number
   readonly middle: number | undefined
+  /** The chance that it was misread, 0 to 1, where that is worth saying. */
+  readonly slip?: number
 }
 
 /** The top of the drawings, %: what lies above is cut there. */
@@ -22,11 +24,15 @@ export const PEG_TOP = 1.3
 /** Pegs at one distance stand this far beside one another, px. */
 export const PEG_GAP_PX = 9
 
-/** The readings that count, as pegs: 90 % of what each alone would say, its tool's bias taken off. */
+/**
+ * The readings that count, as pegs: 90 % of what each alone would say, its tool's bias taken off.
+ * @param slips those that were probably misread
+ */
 export function pegsOf(
   readings: readonly ReadingState[],
   biases: ReadonlyMap<string, LearnedBias>,
   xAt: (at: IsoTime) => number,
+  slips?: ReadonlyMap<EntryId, number>,
 ): Peg[] {
   const seen = new Map<number, number>()
   return readings
@@ -35,23 +41,32 @@ export function pegsOf(
       const x = xAt(state.entry.at)
       const beside = seen.get(x) ?? 0
       seen.set(x, beside + 1)
+      const slip = slips?.get(state.entry.id)
+      const of = { entry: state.entry.id, x, beside, ...(slip !== undefined && { slip }) }
       const taken = placedReading(state, biases)
       const evidence = evidenceOf(taken.reading)
       const bias = biasOf(taken)
       if (evidence.form === 'value') {
         const middle = evidence.value - bias.b
         const reach = 1.645 * Math.hypot(evidence.sd, bias.sb)
-        return { entry: state.entry.id, x, beside, low: middle - reach, high: middle + reach, middle }
+        return { ...of, low: middle - reach, high: middle + reach, middle }
       }
       const low = Number.isFinite(evidence.low) ? evidence.low - bias.b : 0
       const high = Number.isFinite(evidence.high) ? evidence.high - bias.b : PEG_TOP
-      return { entry: state.entry.id, x, beside, low, high, middle: undefined }
+      return { ...of, low, high, middle: undefined }
     })
 }
 
 /** A peg as the numbers that {@link drawPeg} reads. */
 export const pegData = (pegs: readonly Peg[], scale: (x: number) => number): number[][] =>
-  pegs.map(({ x, beside, low, high, middle }) => [scale(x), low, high, middle ?? NaN, beside])
+  pegs.map(({ x, beside, low, high, middle, slip }) => [
+    scale(x),
+    low,
+    high,
+    middle ?? NaN,
+    beside,
+    slip ?? 0,
+  ])
 
 /** The marks that tell the pegs of one chain from another's. */
 export type PegShape = 'ring' | 'square' | 'diamond'
@@ -77,6 +92,13 @@ function markOf(shape: PegShape, x: number, y: number) {
   }
 }
 
+/** A stroke through what was probably misread. */
+const struckThrough = (ink: Ink, x: number, y: number) => ({
+  type: 'line',
+  shape: { x1: x - 7, y1: y + 7, x2: x + 7, y2: y - 7 },
+  style: { stroke: ink.rust, lineWidth: 2.2 },
+})
+
 /** A mark for a value, a bar for its spread; a limit side's answer is a faint bar with an end where it is bounded. */
 export function drawPeg(ink: Ink, colour: string = ink.ink, shape: PegShape = 'ring') {
   return (_params: unknown, api: { value: (i: number) => number; coord: (p: number[]) => number[] }) => {
@@ -84,6 +106,7 @@ export function drawPeg(ink: Ink, colour: string = ink.ink, shape: PegShape = 'r
     const [centre = 0, yLow = 0] = api.coord([at, Math.max(0, low)])
     const x = centre - PEG_GAP_PX * api.value(4)
     const yHigh = api.coord([at, Math.min(PEG_TOP, high)])[1] ?? 0
+    const isSlip = api.value(5) > 0
     const line = { stroke: colour, lineWidth: 1.4, fill: 'none' }
     const bar = { type: 'line', shape: { x1: x, y1: yLow, x2: x, y2: yHigh }, style: line }
     if (Number.isNaN(middle)) {
@@ -95,9 +118,11 @@ export function drawPeg(ink: Ink, colour: string = ink.ink, shape: PegShape = 'r
         shape: { x1: x - 5, y1: y, x2: x + 5, y2: y },
         style: line,
       }))
-      return { type: 'group', children: [{ ...bar, style: { ...line, opacity: 0.35 } }, ...caps] }
+      const struck = isSlip ? [struckThrough(ink, x, (yLow + yHigh) / 2)] : []
+      return { type: 'group', children: [{ ...bar, style: { ...line, opacity: 0.35 } }, ...caps, ...struck] }
     }
     const y = api.coord([at, middle])[1] ?? 0
-    return { type: 'group', children: [bar, { ...markOf(shape, x, y), style: { ...line, fill: ink.paper } }] }
+    const mark = { ...markOf(shape, x, y), style: { ...line, fill: ink.paper } }
+    return { type: 'group', children: [bar, mark, ...(isSlip ? [struckThrough(ink, x, y)] : [])] }
   }
 }
