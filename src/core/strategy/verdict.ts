@@ -24,9 +24,20 @@ function verdict(facts: Facts): Verdict | undefined {
   if (facts.isAwaited) return undefined
   for (const rule of RULES) {
     const proposal = rule(facts)
-    if (proposal) return withTimes(proposal, facts)
+    if (proposal) return withTimes(withQuestion(proposal, facts), facts)
   }
   return undefined
+}
+
+/** A question that holds nothing back is still open, and says so: before all else where nothing is to be done. */
+function withQuestion(proposal: Proposal, { wear }: Facts): Proposal {
+  const { action, reasons } = proposal
+  if (!wear?.answer.surprise || reasons.some(({ kind }) => kind === 'surprise')) return proposal
+  const at = action === 'ride-on' ? 0 : 1
+  return {
+    ...proposal,
+    reasons: [...reasons.slice(0, at), { kind: 'question-open' }, ...reasons.slice(at)],
+  }
 }
 
 /** A proposal, and when what is to come is due. */

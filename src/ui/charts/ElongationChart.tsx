@@ -13,7 +13,9 @@ import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
 import { distanceLabel, elongationAxis, limitLine } from './elongation-axis.ts'
 import { plannedAlong, plannedAreas } from './planned.ts'
-import { drawPeg, PEG_TOP, pegData, pegsOf } from './pegs.ts'
+import { likelySlips } from '../../core/strategy/facts/likely-slips.ts'
+import type { IsoTime } from '../../core/log/entry.ts'
+import { drawPeg, PEG_TOP, pegData, pegsOf, topOver } from './pegs.ts'
 
 interface Props {
   readonly chain: ChainReport
@@ -22,8 +24,6 @@ interface Props {
   /** Events on its bike. */
   readonly events: readonly EventEntry[]
 }
-
-const TOP = PEG_TOP
 
 function chartOption(props: Props, units: Units, ink: Ink, width: number): ChartOption {
   const { chain, answer, limit, events } = props
@@ -34,6 +34,8 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
   const planned = plannedAlong(events, answer, today)
   const shown = Math.max(400, 1.2 * today, 1.6 * answer.toLimitKm.p50, ...planned.map(({ to }) => to - today))
   const reach = Math.min(answer.fan.at(-1)?.x ?? 0, shown)
+  const kmAt = (at: IsoTime) => chain.story.at(at).km
+  const pegs = pegsOf(chain.readings, chain.biases, kmAt, likelySlips(chain.readings, answer))
   const text = { color: ink.ink, fontSize: 12, fontFamily: ink.sans }
   const narrow = width < 500
   const crossing = answer.toLimitKm.p50
@@ -61,7 +63,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
     },
     yAxis: elongationAxis(
       ink,
-      Math.min(TOP, Math.max(limit.percent + 0.25, Math.ceil(4 * (answer.now.p95 + 0.1)) / 4)),
+      Math.min(PEG_TOP, Math.max(topOver(pegs, limit.percent), Math.ceil(4 * (answer.now.p95 + 0.1)) / 4)),
     ),
     series: [
       ...band('here', here, ink.petrol, false, 0.18),
@@ -70,10 +72,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
         type: 'custom',
         silent: true,
         clip: true,
-        data: pegData(
-          pegsOf(chain.readings, chain.biases, (at) => chain.story.at(at).km),
-          scale,
-        ),
+        data: pegData(pegs, scale),
         encode: { x: 0, y: [1, 2] },
         renderItem: drawPeg(ink),
         ...plannedAreas(ink, planned, scale),

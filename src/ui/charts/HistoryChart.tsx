@@ -10,7 +10,7 @@ import type { BandPoint } from '../../core/wear/outlook.ts'
 import { band } from './band.ts'
 import { distanceLabel, elongationAxis, limitLine, todayLine } from './elongation-axis.ts'
 import { plannedAreas, type Planned } from './planned.ts'
-import { drawPeg, PEG_TOP, pegData, type Peg, type PegShape } from './pegs.ts'
+import { drawPeg, PEG_TOP, pegData, topOver, type Peg, type PegShape } from './pegs.ts'
 
 /** A chain's readings, from zero. */
 export interface ChainPegs {
@@ -82,7 +82,13 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
           },
           splitLine: { show: false },
         },
-        yAxis: elongationAxis(ink, Math.min(PEG_TOP, Math.max(limit.percent + 0.25, 0.75))),
+        yAxis: elongationAxis(
+          ink,
+          topOver(
+            chains.flatMap(({ pegs }) => pegs),
+            limit.percent,
+          ),
+        ),
         series: [
           ...(way
             ? [

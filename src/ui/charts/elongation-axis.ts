@@ -10,7 +10,14 @@ export const elongationAxis = (ink: Ink, top: number) => ({
   max: top,
   interval: 0.25,
   axisLine: { show: true, onZero: false, lineStyle: { color: ink.ink, width: 1 } },
-  axisLabel: { color: ink.ink, fontSize: 12, fontFamily: ink.sans, formatter: (y: number) => y.toFixed(2) },
+  axisLabel: {
+    color: ink.ink,
+    fontSize: 12,
+    fontFamily: ink.sans,
+    // A top between two marks would be written over the last of them.
+    showMaxLabel: top % 0.25 === 0,
+    formatter: (y: number) => y.toFixed(2),
+  },
   splitLine: { lineStyle: { color: ink.hairline, type: [1, 4] } },
 })
 

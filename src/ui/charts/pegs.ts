@@ -21,6 +21,15 @@ export interface Peg {
 
 /** The top of the drawings, %: what lies above is cut there. */
 export const PEG_TOP = 1.3
+/**
+ * The top of a drawing, %: room above the limit, and above the highest figure that was read.
+ * @param limit %
+ */
+export function topOver(pegs: readonly Peg[], limit: number): number {
+  const highest = pegs.reduce((top, { middle }) => Math.max(top, middle ?? 0), 0)
+  return Math.min(PEG_TOP, Math.max(0.75, limit + 0.25, Math.ceil((highest + 0.1) * 20) / 20))
+}
+
 /** Pegs at one distance stand this far beside one another, px. */
 export const PEG_GAP_PX = 9
 
@@ -92,6 +101,9 @@ function markOf(shape: PegShape, x: number, y: number) {
   }
 }
 
+/** So far under the top, % of elongation, is what lies above it. */
+const EDGE = 0.03
+
 /** A stroke through what was probably misread. */
 const struckThrough = (ink: Ink, x: number, y: number) => ({
   type: 'line',
@@ -121,7 +133,8 @@ export function drawPeg(ink: Ink, colour: string = ink.ink, shape: PegShape = 'r
       const struck = isSlip ? [struckThrough(ink, x, (yLow + yHigh) / 2)] : []
       return { type: 'group', children: [{ ...bar, style: { ...line, opacity: 0.35 } }, ...caps, ...struck] }
     }
-    const y = api.coord([at, middle])[1] ?? 0
+    // What is above the drawing stands at its upper edge rather than nowhere.
+    const y = api.coord([at, Math.min(PEG_TOP - EDGE, middle)])[1] ?? 0
     const mark = { ...markOf(shape, x, y), style: { ...line, fill: ink.paper } }
     return { type: 'group', children: [bar, mark, ...(isSlip ? [struckThrough(ink, x, y)] : [])] }
   }

@@ -104,6 +104,8 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
     }
     case 'surprise':
       return saySurprise(reason.surprise)
+    case 'question-open':
+      return 'One look was not what was expected: the question about it, on Gauge, is open.'
     case 'lube-unknown':
       return 'The lube on this chain is not entered, so there is no date for the next one.'
     case 'limit':

@@ -172,6 +172,7 @@ describe('advice in words', () => {
       { kind: 'goes-further', km: { p10: 1e5, p50: 1e5, p90: 1e5 }, percent: 0.5 },
       /too far ahead to say when/,
     ],
+    [{ kind: 'question-open' }, /the question about it, on Gauge, is open/],
     [{ kind: 'lube', clock }, /40 % of its life is used/],
     [{ kind: 'lube', clock: { ...clock, used: 0 } }, /lube is fresh/],
     [{ kind: 'lube', clock: { used: 2, due: true, reason: 'rain' } }, /Rain/],

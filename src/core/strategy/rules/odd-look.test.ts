@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { factsOn, measuredAt } from '../../../../test/judged.ts'
 import { commuter, hundreds } from '../../../../test/log.ts'
 import type { PossibleCause, Surprise, SurpriseCause } from '../../wear/surprise.ts'
+import { verdictOf } from '../verdict.ts'
 import { oddLook } from './odd-look.ts'
 
 const facts = factsOn([...commuter, ...hundreds, ...measuredAt(0.3)])
@@ -20,16 +21,17 @@ const cause = (
 })
 
 /** The same chain, its last look found odd. `past`: the chance that it is past its limit, taking the look at its word. */
+const surpriseOf = (read: number, causes: readonly PossibleCause[]): Surprise => ({
+  look: { first: 3, size: 1 },
+  isLast: true,
+  read,
+  expected: { p05: 0.24, p50: 0.3, p95: 0.36 },
+  asLogged: 0.001,
+  ifAsLogged: about(0.4),
+  causes,
+})
 const surprised = (read: number, causes: readonly PossibleCause[], past = wear.past) => {
-  const surprise: Surprise = {
-    look: { first: 3, size: 1 },
-    isLast: true,
-    read,
-    expected: { p05: 0.24, p50: 0.3, p95: 0.36 },
-    asLogged: 0.001,
-    ifAsLogged: about(0.4),
-    causes,
-  }
+  const surprise = surpriseOf(read, causes)
   return oddLook({ ...facts, wear: { ...wear, past, answer: { ...wear.answer, surprise } } })
 }
 
@@ -45,6 +47,16 @@ describe('where it is the log that is probably short of a ride or a swap', () =>
   test('the reading stands, if all likely answers come to the same', () => {
     expect(surprised(1.5, [cause('missing-road', 0.9, 1.5)], 0.99)).toBeUndefined()
     expect(surprised(0.02, [cause('swapped', 0.9, 0.02)])).toBeUndefined()
+  })
+
+  test('a question that changes nothing is told all the same, before all else where there is nothing to do', () => {
+    const surprise = surpriseOf(0.02, [cause('swapped', 0.9, 0.02)])
+    const told = verdictOf(facts.report, { ...wear.answer, surprise })
+    expect(told?.action).toBe(verdictOf(facts.report, wear.answer)?.action)
+    expect(told?.reasons.map(({ kind }) => kind)).toContain('question-open')
+    expect(verdictOf(facts.report, wear.answer)?.reasons.map(({ kind }) => kind)).not.toContain(
+      'question-open',
+    )
   })
 
   test('the question comes first where one likely answer says swap and another does not', () => {

@@ -32,6 +32,7 @@ export type Reason =
   | { readonly kind: 'log-doubted'; readonly km: number }
   | { readonly kind: 'tools-disagree'; readonly conflict: OpenConflict }
   | { readonly kind: 'surprise'; readonly surprise: Surprise }
+  | { readonly kind: 'question-open' }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the verdict. */
