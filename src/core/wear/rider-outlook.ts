@@ -80,8 +80,8 @@ const without = (chains: readonly AskedChain[], id: string, { first }: LookPlace
 const ODD_FROM = 0.85
 /** With more chains than this a look has less of a say in what is expected of it, and must be odder. */
 const FEW_CHAINS = 6
-/** One less likely than this is asked about. */
-const ASKED_FROM = 0.57
+/** One that is likelier to be something else than as logged is asked about. */
+const ASKED_FROM = 0.5
 /** An earlier look is looked into where one of its readings is likelier than this to be a slip. */
 const WORTH_A_LOOK = 0.012
 /** So many at most are redrawn, the oddest: all chains are drawn again for each. */
