@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { basename, resolve } from 'node:path'
-import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup'
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import { CONDITIONS, type Condition } from '../src/core/exposure/conditions.ts'
 import { partDistances } from '../src/core/exposure/distance.ts'
 import { wearKm } from '../src/core/exposure/wear-km.ts'
@@ -16,7 +16,6 @@ import { INSTRUMENTS } from '../src/core/measure/instruments.ts'
 import { forecastRider } from '../src/core/wear/rider-forecast.ts'
 import { roadPiece } from '../src/core/exposure/roads.ts'
 import type { RiderChain } from '../src/core/wear/rider-model.ts'
-import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
 import { bySprocket, useOfGears } from '../src/core/exposure/gears-in-use.ts'
 import { readRideFile } from '../src/formats/rides/read-ride-file.ts'
 import type { RideTable } from '../src/formats/rides/ride-table.ts'
@@ -24,21 +23,11 @@ import { guessMapping, isWhole, ridesOfTable } from '../src/formats/rides/table-
 import { readCsvTrack } from '../src/formats/rides/csv-track.ts'
 import { doubtfulDay, type DoubtfulDay } from '../src/formats/rides/doubtful-day.ts'
 import type { RecordedRide } from '../src/formats/rides/recorded-ride.ts'
+import { figure, kind, type Output, type Runner } from './kind.ts'
+import { TEETH_KINDS } from './teeth-kinds.ts'
 import { isRide } from '../src/formats/rides/sports.ts'
 import { rideGears } from '../src/core/exposure/ride-gears.ts'
 
-type Output = Readonly<Record<string, unknown>>
-type Runner = (input: unknown, folder: string) => Output | Promise<Output>
-
-/** A kind of case: its input checked once, then computed. */
-function kind<S extends Schema>(
-  schema: S,
-  compute: (input: InferType<S>, folder: string) => Output | Promise<Output>,
-): Runner {
-  return (input, folder) => compute(schema.validateSync(input, { strict: true }), folder)
-}
-
-const figure = () => number().strict().required()
 const condition = () =>
   string()
     .oneOf([...CONDITIONS])
@@ -246,10 +235,7 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
     object({ energyKj: figure(), ring: figure(), cog: figure(), links: figure() }),
     ({ energyKj, ring, cog, links }) => ({ ...wearWork(energyKj, ring, cog, links) }),
   ),
-  'teeth.geometry': kind(
-    object({ teeth: figure(), elongation: number().strict() }),
-    ({ teeth, elongation }) => ({ ...sprocketGeometry(teeth, elongation) }),
-  ),
+  ...TEETH_KINDS,
   'lube.clock': kind(
     object({
       lube: lube().required(),

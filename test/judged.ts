@@ -55,7 +55,7 @@ export function reportOn(drafts: readonly EntryDraft[], at = JUDGED_AT): BikeRep
 /** All that a rule may go by, with the chain worked out. */
 export function factsOn(drafts: readonly EntryDraft[], at = JUDGED_AT): Facts {
   const report = reportOn(drafts, at)
-  return factsOf(report, answerOf(replay(written(drafts)), at, report.chain?.part.entry.part))
+  return factsOf(report, answerOf(replay(written(drafts)), at, report.chain?.part.entry.part), undefined)
 }
 
 /** The verdict on the commuter. */

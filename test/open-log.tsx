@@ -89,8 +89,9 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
     redo: () => Promise.resolve(),
   }
   const told = outlook?.(garage)
-  const groups = riderGroups(garage, TODAY).map(({ id, chains }) => ({
+  const groups = riderGroups(garage, TODAY).map(({ id, bikes, chains }) => ({
     id,
+    bikes,
     chains,
     fresh: told !== undefined,
     ...(told && { outlook: told }),

@@ -5,6 +5,7 @@ import { pool } from '../workers/ask.ts'
 import { keptMeans, passingMeans } from './answer-means.ts'
 import { forecastStore } from './forecast-store.ts'
 import { useOpenLog } from './log-context.ts'
+import { TeethContext, teethStore } from './teeth-store.ts'
 import { AnswersContext, type Answering } from './use-answer.ts'
 import { ForecastsContext } from './use-forecasts.ts'
 
@@ -23,10 +24,14 @@ export function AnswersProvider({ children }: { readonly children: ReactNode }) 
   )
   const [store] = useState(() => forecastStore(answering('rider-outlook', true)))
   const day = askedAt(now)
+  const [teeth] = useState(() => teethStore(answering('teeth-outlook', true), store))
   useEffect(() => store.follow(garage, day), [store, garage, day])
+  useEffect(() => teeth.follow(garage), [teeth, garage])
   return (
     <AnswersContext value={answering}>
-      <ForecastsContext value={store}>{children}</ForecastsContext>
+      <ForecastsContext value={store}>
+        <TeethContext value={teeth}>{children}</TeethContext>
+      </ForecastsContext>
     </AnswersContext>
   )
 }

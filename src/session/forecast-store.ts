@@ -37,6 +37,8 @@ export interface KeptForecasts extends ForecastStore {
   readonly follow: (garage: Garage, now: IsoTime) => void
 }
 
+const NO_ASK = { bikes: [], chains: [] }
+
 type KnownOutlook = Known<Answer<'rider-outlook'>>
 
 /** Keeps the keeper in step with the log: what is known of an earlier log is shown as such until it is asked again. */
@@ -57,12 +59,16 @@ export function forecastStore(keeper: AnswerKeeper<'rider-outlook'>): KeptForeca
   }
   keeper.subscribe(tell)
   /** The very same object for the same state of things. */
-  const groupOf = (known: KnownOutlook, isOfLog: boolean, chains: GroupForecast['chains']): GroupForecast => {
+  const groupOf = (
+    known: KnownOutlook,
+    isOfLog: boolean,
+    asks: Pick<GroupForecast, 'bikes' | 'chains'>,
+  ): GroupForecast => {
     const made = isOfLog ? ofLog : ofOlderLog
     const before = made.get(known)
     if (before) return before
     const { about: id, answer: outlook, fresh, ...rest } = known
-    const group = { id, chains, fresh: fresh && isOfLog, ...(outlook && { outlook }), ...rest }
+    const group = { id, ...asks, fresh: fresh && isOfLog, ...(outlook && { outlook }), ...rest }
     made.set(known, group)
     return group
   }
@@ -72,8 +78,8 @@ export function forecastStore(keeper: AnswerKeeper<'rider-outlook'>): KeptForeca
       // From the moment something is written until it is asked, nothing that is known is of the log as it is.
       const isOfLog = asked !== undefined && asked.garage === followed?.garage && asked.now === followed.now
       if (shown.from !== from || shown.isOfLog !== isOfLog) {
-        const chainsOf = new Map(asked?.groups.map(({ id, chains }) => [id, chains]))
-        const groups = from.map((known) => groupOf(known, isOfLog, chainsOf.get(known.about) ?? []))
+        const asks = new Map(asked?.groups.map(({ id, bikes, chains }) => [id, { bikes, chains }]))
+        const groups = from.map((known) => groupOf(known, isOfLog, asks.get(known.about) ?? NO_ASK))
         shown = { from, isOfLog, groups }
       }
       return shown.groups

@@ -1,11 +1,12 @@
 import { createContext, useContext, useMemo, useSyncExternalStore } from 'react'
-import type { PartId } from '../core/log/entry.ts'
+import type { BikeId, PartId } from '../core/log/entry.ts'
 import { onBike, type ChainNow, type WearAnswer } from '../core/wear/outlook.ts'
 import type { RiderOutlook } from '../core/wear/rider-outlook.ts'
 
 /** What is known of one rider's chains at the moment. */
 export interface GroupForecast {
   readonly id: string
+  readonly bikes: readonly BikeId[]
   readonly chains: readonly PartId[]
   /** The newest there is; of an earlier state of the log where it is not fresh. */
   readonly outlook?: RiderOutlook

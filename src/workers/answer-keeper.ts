@@ -61,11 +61,18 @@ interface Held<N extends JobName> extends Known<Answer<N>> {
 }
 
 const texts = new WeakMap<object, string>()
+/** A question with bytes in it brings a name of its own, which tells it from others. */
+interface NamedQuestion {
+  readonly named: string
+}
+const isNamed = (question: object): question is NamedQuestion =>
+  'named' in question && typeof question.named === 'string'
+
 /** A question as text, which tells it from others. Written once for each: it may be long. */
 export function questionText(question: object): string {
   const known = texts.get(question)
   if (known !== undefined) return known
-  const text = JSON.stringify(question)
+  const text = isNamed(question) ? question.named : JSON.stringify(question)
   texts.set(question, text)
   return text
 }

@@ -1,5 +1,6 @@
 import type { JobSteps } from '../core/job.ts'
 import { nextLookSteps } from '../core/wear/next-look-value.ts'
+import { teethOutlookSteps } from '../core/teeth/teeth-outlook.ts'
 import { riderOutlookSteps } from '../core/wear/rider-outlook.ts'
 import type { ArchiveQuestion, PackedQuestion, RideFilesQuestion } from './ride-jobs.ts'
 
@@ -9,6 +10,7 @@ import type { ArchiveQuestion, PackedQuestion, RideFilesQuestion } from './ride-
  */
 export const JOBS = {
   'rider-outlook': riderOutlookSteps,
+  'teeth-outlook': teethOutlookSteps,
   'next-look': nextLookSteps,
   'ride-files': async function* (question: RideFilesQuestion) {
     const { rideFileSteps } = await import('./ride-jobs.ts')
@@ -42,6 +44,7 @@ export type Part<N extends JobName> =
  */
 export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'rider-outlook': 6,
+  'teeth-outlook': 1,
   'next-look': 1,
   'ride-files': 1,
   'ride-archive': 1,

@@ -6,6 +6,8 @@ import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'
 import type { WearAnswer } from '../wear/outlook.ts'
 import type { BikeReport } from './facts/bike-report.ts'
+import type { TeethOutlook } from '../teeth/teeth-outlook.ts'
+import { cogRisks, SKIP_DOUBTFUL, SKIP_LIKELY, type CogRisk } from './facts/teeth-facts.ts'
 import { isHeldBack, SWAPS, verdictOf } from './verdict.ts'
 
 /** Something to know before a part goes on. `stop`: it will do harm; `care`: it may; `note`: look at it. */
@@ -19,12 +21,27 @@ export interface FittingCheck {
     | { readonly what: 'open-chain' }
     /** A fresh chain will probably not run on cogs that the old one shaped. */
     | { readonly what: 'shaped-cogs'; readonly p: number }
+    /** A fresh chain skips on these cogs, smallest first; the chance is that of the worst. */
+    | {
+        readonly what: 'skips'
+        readonly cogs: readonly number[]
+        readonly p: number
+        readonly allSold: boolean
+      }
     | { readonly what: 'worn-teeth'; readonly part: PartId; readonly word: WearWord }
     | { readonly what: 'link-limit'; readonly closings: number; readonly limit: number }
     | { readonly what: 'speeds'; readonly part: number; readonly bike: number }
     | { readonly what: 'links'; readonly links: number; readonly before: number }
     | { readonly what: 'directional' }
     | { readonly what: 'unknown-past' }
+}
+
+/** A bike as it is before the part goes on. */
+export interface KnownBike {
+  readonly report: BikeReport
+  /** The wear model's on the chain now on the bike. */
+  readonly answer: WearAnswer | undefined
+  readonly teeth: TeethOutlook | undefined
 }
 
 /** How often a joining link was closed so far: before the log, and at each fitting since. */
@@ -37,33 +54,53 @@ const stop = (finding: FittingCheck['finding']): FittingCheck => ({ weight: 'sto
 
 const isWorn = (word: WearWord | undefined): word is 'swap' | 'spent' => word === 'swap' || word === 'spent'
 
-function chainOnNewTeeth(report: BikeReport, answer: WearAnswer | undefined): FittingCheck[] {
+function chainOnNewTeeth({ report, answer, teeth }: KnownBike): FittingCheck[] {
   if (!report.chain) return []
   if (report.chain.lastReadingAt === undefined) return [care({ what: 'unmeasured-chain' })]
-  const verdict = verdictOf(report, answer)
+  const verdict = verdictOf(report, answer, teeth)
   if (!answer || !verdict) return []
   if (SWAPS.includes(verdict.action))
     return [stop({ what: 'worn-chain', percent: answer.now.mean, limit: report.limit.percent })]
   return isHeldBack(verdict.action) ? [care({ what: 'open-chain' })] : []
 }
 
-function newChainOnTeeth(
-  report: BikeReport,
-  answer: WearAnswer | undefined,
-  isFresh: boolean,
-): FittingCheck[] {
+/** A fresh chain on cogs that would let it skip: on all where it is likely, else on those where it may. */
+function freshOnCogs(cogs: readonly CogRisk[]): FittingCheck[] {
+  const p = cogs.reduce((most, { fresh }) => Math.max(most, fresh), 0)
+  if (p < SKIP_DOUBTFUL) return []
+  const isLikely = p >= SKIP_LIKELY
+  const bad = cogs.filter(({ fresh }) => fresh >= (isLikely ? SKIP_LIKELY : SKIP_DOUBTFUL))
+  const finding = {
+    what: 'skips',
+    p,
+    cogs: bad.map(({ teeth }) => teeth),
+    allSold: bad.every(({ soldSingly }) => soldSingly),
+  } as const
+  return [isLikely ? stop(finding) : care(finding)]
+}
+
+function newChainOnTeeth({ report, answer, teeth }: KnownBike, isFresh: boolean): FittingCheck[] {
   if (!isFresh) return []
+  const cogs = teeth ? cogRisks(report, teeth) : []
+  const isKnown = cogs.length > 0
   const shaped =
-    report.chain?.lastReadingAt === undefined ? 0 : (answer?.now.pAbove[limitKey(COGS_TOO_PERCENT)] ?? 0)
+    isKnown || report.chain?.lastReadingAt === undefined
+      ? 0
+      : (answer?.now.pAbove[limitKey(COGS_TOO_PERCENT)] ?? 0)
   const worn = report.sprockets.flatMap(({ part, look, role }) =>
-    look && isWorn(look.word) && (role === 'cog' || role === 'ring')
+    look && isWorn(look.word) && (role === 'ring' || (role === 'cog' && !isKnown))
       ? [{ part: part.entry.part, word: look.word }]
       : [],
   )
   const parts = [...new Map(worn.map((one) => [one.part, one])).values()]
   return [
-    ...(shaped >= 0.2
-      ? [shaped >= 0.5 ? stop({ what: 'shaped-cogs', p: shaped }) : care({ what: 'shaped-cogs', p: shaped })]
+    ...freshOnCogs(cogs),
+    ...(shaped >= SKIP_DOUBTFUL
+      ? [
+          shaped >= SKIP_LIKELY
+            ? stop({ what: 'shaped-cogs', p: shaped })
+            : care({ what: 'shaped-cogs', p: shaped }),
+        ]
       : []),
     ...parts.map((one) => stop({ what: 'worn-teeth', ...one })),
   ]
@@ -79,16 +116,16 @@ function chainLength(garage: Garage, bike: string, links: number): FittingCheck[
 /**
  * What to know before a part goes on a bike, worst first: a worn chain on new teeth, a fresh chain on worn ones, a
  * joining link at its limit, a number of speeds or links that does not fit.
- * @param answer the wear model's on the chain now on the bike
+ * @param known of the bike as it is
  * @param part where the part is in the log already
  */
 export function checksBeforeFitting(
   garage: Garage,
-  report: BikeReport,
-  answer: WearAnswer | undefined,
+  known: KnownBike,
   spec: PartSpec,
   part?: PartState,
 ): readonly FittingCheck[] {
+  const { report } = known
   const { bike, speeds } = report.bike.entry
   const isFresh = !part || (part.fittings.length === 0 && !part.entry.used)
   const wrongSpeeds = (own: number): FittingCheck[] =>
@@ -98,7 +135,7 @@ export function checksBeforeFitting(
       case 'chain': {
         const ridden = part ? kmOf(garage, part) > 50 : false
         return [
-          ...newChainOnTeeth(report, answer, spec.past === 'new' && !ridden),
+          ...newChainOnTeeth(known, spec.past === 'new' && !ridden),
           ...wrongSpeeds(spec.speeds),
           ...chainLength(garage, bike, spec.links),
           ...(spec.directional ? [note({ what: 'directional' })] : []),
@@ -106,9 +143,9 @@ export function checksBeforeFitting(
         ]
       }
       case 'cassette':
-        return [...(isFresh ? chainOnNewTeeth(report, answer) : []), ...wrongSpeeds(spec.teeth.length)]
+        return [...(isFresh ? chainOnNewTeeth(known) : []), ...wrongSpeeds(spec.teeth.length)]
       case 'ring':
-        return isFresh ? chainOnNewTeeth(report, answer) : []
+        return isFresh ? chainOnNewTeeth(known) : []
       case 'joining-link': {
         const closings = part ? closingsOf(part) : spec.closedBefore
         return [

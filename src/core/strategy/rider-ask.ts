@@ -18,6 +18,7 @@ import { allChainFacts, type ChainFacts } from './facts/chain-facts.ts'
 export interface RiderGroup {
   /** The same for the same bikes. */
   readonly id: string
+  readonly bikes: readonly BikeId[]
   readonly chains: readonly PartId[]
   readonly ask: RiderAsk
   /** Why nothing can be asked about these chains. */
@@ -166,6 +167,7 @@ export function* riderGroupSteps(
     const asked = own.flatMap((facts) => askedChain(garage, facts, biases, day) ?? [])
     return {
       id: idOf(bikes, garage),
+      bikes,
       chains: asked.map(({ id }) => id),
       ask: {
         chains: asked,
@@ -185,6 +187,7 @@ export function* riderGroupSteps(
       return [
         {
           id: only ?? '',
+          bikes,
           chains: own.map(({ part }) => part.entry.part),
           ask: { chains: [], seasons: [], seed: SEED },
           fault: error instanceof Error ? error.message : String(error),

@@ -138,9 +138,12 @@ describe('checks before a part goes on', () => {
   const findings = (drafts: readonly EntryDraft[], spec: PartSpec, part?: string) => {
     const { garage, report } = opened(drafts)
     const answer = answerOf(garage, now, report.chain?.part.entry.part)
-    return checksBeforeFitting(garage, report, answer, spec, part ? garage.parts.get(part) : undefined).map(
-      ({ weight, finding }) => [weight, finding.what],
-    )
+    return checksBeforeFitting(
+      garage,
+      { report, answer, teeth: undefined },
+      spec,
+      part ? garage.parts.get(part) : undefined,
+    ).map(({ weight, finding }) => [weight, finding.what])
   }
   const cassette: PartSpec = {
     type: 'cassette',

@@ -1,4 +1,5 @@
 import type { WearAnswer } from '../wear/outlook.ts'
+import type { TeethOutlook } from '../teeth/teeth-outlook.ts'
 import type { BikeReport } from './facts/bike-report.ts'
 import { factsOf, type Facts } from './facts/facts.ts'
 import { RULES } from './rules/index.ts'
@@ -63,21 +64,36 @@ function withTimes(proposal: Proposal, facts: Facts): Verdict {
 
 /** What stands for the answer that is not there yet. */
 const NONE = {}
-const verdicts = new WeakMap<BikeReport, WeakMap<object, { readonly verdict: Verdict | undefined }>>()
+/** By report, then by what is known of the chain, then by what is known of the teeth. */
+const verdicts = new WeakMap<
+  BikeReport,
+  WeakMap<object, WeakMap<object, { readonly verdict: Verdict | undefined }>>
+>()
+
+/** What is kept under a key, made where there is nothing yet. */
+function under<K extends object, V>(map: WeakMap<K, V>, key: K, make: () => V): V {
+  const held = map.get(key)
+  if (held !== undefined) return held
+  const made = make()
+  map.set(key, made)
+  return made
+}
 
 /**
  * The one verdict on a bike: what to do, how worn its chain is, why, and when what is to come is due. Every screen,
  * reminder, calendar line and sheet says this. Made once for the same report and answer.
  * @param answer the wear model's, absent while it is being worked out or where there is no chain
+ * @param teeth what is known of the rider's teeth; absent while that is being worked out: their looks alone are gone by
  * @returns undefined while it is being worked out
  */
-export function verdictOf(report: BikeReport, answer: WearAnswer | undefined): Verdict | undefined {
-  const known = verdicts.get(report) ?? new WeakMap<object, { readonly verdict: Verdict | undefined }>()
-  verdicts.set(report, known)
-  const key = answer ?? NONE
-  const made = known.get(key) ?? { verdict: verdict(factsOf(report, answer)) }
-  known.set(key, made)
-  return made.verdict
+export function verdictOf(
+  report: BikeReport,
+  answer: WearAnswer | undefined,
+  teeth?: TeethOutlook,
+): Verdict | undefined {
+  const byAnswer = under(verdicts, report, () => new WeakMap())
+  const byTeeth = under(byAnswer, answer ?? NONE, () => new WeakMap())
+  return under(byTeeth, teeth ?? NONE, () => ({ verdict: verdict(factsOf(report, answer, teeth)) })).verdict
 }
 
 const URGENCY: Readonly<Record<Action, number>> = {

@@ -13,6 +13,7 @@ import { toolSchema } from './tool.ts'
 import { zeroingSchema } from './zeroing.ts'
 import { lookAnswerSchema } from './look-answer.ts'
 import { readingUseSchema } from './reading-use.ts'
+import { cogTestSchema } from './cog-test.ts'
 import { lookSchema } from './look.ts'
 import { washSchema } from './wash.ts'
 import { limitSchema } from './limit.ts'
@@ -36,6 +37,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   'reading-use': readingUseSchema,
   'look-answer': lookAnswerSchema,
   look: lookSchema,
+  'cog-test': cogTestSchema,
   wash: washSchema,
   limit: limitSchema,
   plan: planSchema,

@@ -14,6 +14,7 @@ import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { sayDay } from '../../ui/words/numbers.ts'
+import { useTeeth } from '../../session/teeth-store.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { Checks } from './Checks.tsx'
 
@@ -74,7 +75,8 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
   const target = bikeAt(to)
   const report = useMemo(() => target && bikeReport(garage, target, now), [target, garage, now])
   const { answer } = useForecast(report?.chain?.part.entry.part)
-  const checks = report ? checksBeforeFitting(garage, report, answer, entry.spec, part) : []
+  const { outlook: teeth } = useTeeth(target?.entry.bike)
+  const checks = report ? checksBeforeFitting(garage, { report, answer, teeth }, entry.spec, part) : []
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <SelectField label="Where to" options={places} {...form.register('to')} />

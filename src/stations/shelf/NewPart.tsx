@@ -7,6 +7,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
+import { useTeeth } from '../../session/teeth-store.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { CogsField } from './CogsField.tsx'
 import { Checks } from './Checks.tsx'
@@ -126,6 +127,7 @@ function partSoFar(values: unknown, id: string, at: string): PartDraft | undefin
 export function NewPart({ report, onDone }: { readonly report: BikeReport; readonly onDone: () => void }) {
   const { record, garage, now } = useOpenLog()
   const { answer } = useForecast(report.chain?.part.entry.part)
+  const { outlook: teeth } = useTeeth(report.bike.entry.bike)
   const { entry } = report.bike
   const [id] = useState(() => crypto.randomUUID())
   const { form, submit, saving } = useCheckedForm(
@@ -164,8 +166,8 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
   const { errors } = form.formState
   const checks = useMemo(() => {
     const draft = where === 'bike' ? partSoFar(values, id, now) : undefined
-    return draft ? checksBeforeFitting(garage, report, answer, draft.spec) : []
-  }, [where, values, id, now, garage, report, answer])
+    return draft ? checksBeforeFitting(garage, { report, answer, teeth }, draft.spec) : []
+  }, [where, values, id, now, garage, report, answer, teeth])
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">

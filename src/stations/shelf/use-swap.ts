@@ -17,6 +17,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
+import { useTeeth } from '../../session/teeth-store.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { faultOfChain } from './bike-form.ts'
 import { chainsToHand, linkOn, linksToHand, swapEntries, type Swap } from './swap.ts'
@@ -115,6 +116,7 @@ export function useSwap(report: BikeReport): SwapState {
   const { garage, now, record } = useOpenLog()
   const units = useUnits()
   const { answer } = useForecast(report.chain?.part.entry.part)
+  const { outlook: teeth } = useTeeth(report.bike.entry.bike)
   const { bike, speeds, name } = report.bike.entry
   const old = report.chain?.part
   const oldSpec = old?.entry.spec
@@ -174,11 +176,12 @@ export function useSwap(report: BikeReport): SwapState {
       (links === undefined
         ? undefined
         : { type: 'chain', links, speeds, past: 'new', directional: directional === 'yes' })
+    const known = { report, answer, teeth }
     return [
-      ...(spec ? checksBeforeFitting(garage, report, answer, spec, chosen) : []),
-      ...(link ? checksBeforeFitting(garage, report, answer, link.entry.spec, link) : []),
+      ...(spec ? checksBeforeFitting(garage, known, spec, chosen) : []),
+      ...(link ? checksBeforeFitting(garage, known, link.entry.spec, link) : []),
     ]
-  }, [garage, report, answer, chosen, link, links, speeds, directional])
+  }, [garage, report, answer, teeth, chosen, link, links, speeds, directional])
   const chosenOn = chosen && openFitting(chosen)
   const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? 'another bike')
   return { form, submit, saving, old, chains, chosen, from, heldLink, spareLinks, checks }

@@ -10,7 +10,14 @@ import { sharedScale } from './shared-scale.ts'
 
 function judged(...drafts: readonly EntryDraft[]): JudgedBike {
   const { report, answer } = factsOn([...commuter, ...hundreds, LUBED, ...drafts])
-  return { report, answer, verdict: verdictOf(report, answer), fresh: true, fault: undefined }
+  return {
+    report,
+    answer,
+    teeth: undefined,
+    verdict: verdictOf(report, answer),
+    fresh: true,
+    fault: undefined,
+  }
 }
 const good = judged(...measuredAt(0.3))
 const past = judged(...measuredAt(0.62))
@@ -27,7 +34,14 @@ test('reaches to the furthest limit there is, and back over what is behind', () 
 
 test('with nothing worked out yet it is a scale all the same', () => {
   const { report } = good
-  const waiting = { report, answer: undefined, verdict: undefined, fresh: false, fault: undefined }
+  const waiting = {
+    report,
+    answer: undefined,
+    teeth: undefined,
+    verdict: undefined,
+    fresh: false,
+    fault: undefined,
+  }
   for (const value of Object.values(sharedScale([waiting]))) expect(value).toBeGreaterThan(0)
 })
 

@@ -8,6 +8,7 @@ import { event } from './event.ts'
 import { fit } from './fit.ts'
 import type { KindWords } from './kind-words.ts'
 import { limit } from './limit.ts'
+import { cogTest } from './cog-test.ts'
 import { look } from './look.ts'
 import { lookAnswer } from './look-answer.ts'
 import { note } from './note.ts'
@@ -31,6 +32,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   event,
   wash,
   look,
+  'cog-test': cogTest,
   fit,
   remove,
   part,

@@ -1,12 +1,13 @@
 import type { ClockReason } from '../../core/lube/clock.ts'
 import type { Caution, Reason } from '../../core/strategy/rules/rule.ts'
+import { SKIP_LIKELY } from '../../core/strategy/facts/teeth-facts.ts'
 import type { Verdict } from '../../core/strategy/verdict.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Units } from '../screen-state.ts'
 import { SHORT_INSTRUMENT, toolName } from './names.ts'
 import { saySurprise } from './surprise.ts'
-import { keepUnits, sayAboutKm, sayChance, sayFigure, sayKm, sayLimit } from './numbers.ts'
+import { keepUnits, sayAboutKm, sayChance, sayFigure, sayKm, sayLimit, sayList } from './numbers.ts'
 
 const CLOCK_WORDS: Readonly<Record<ClockReason, string>> = {
   none: 'The chain is bare: wipe it and lubricate before the next ride.',
@@ -80,6 +81,8 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
     }
     case 'cogs-shaped':
       return `It ${reason.p >= 0.5 ? 'is probably' : 'may be'} past 0.9 % (${sayChance(reason.p)}): a fresh chain would then probably skip on these cogs.`
+    case 'skips':
+      return saySkips(reason)
     case 'worn-teeth':
       return `The ${reason.sprocket.role === 'cog' ? `${reason.sprocket.teeth}-tooth cog` : reason.sprocket.role} looked ${reason.look.word} by eye.`
     case 'reading-old':
@@ -111,6 +114,14 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
     case 'limit':
       return `The limit is ${sayLimit(reason.percent)} %: ${reason.why}.`
   }
+}
+
+/** "the 13", "the 13 and 15". */
+export const sayCogs = (cogs: readonly number[]): string => `the ${sayList(cogs.map(String))}`
+
+function saySkips({ chain, cogs, p }: Extract<Reason, { readonly kind: 'skips' }>): string {
+  const which = chain === 'fresh' ? 'A fresh chain' : 'The chain that is on'
+  return `${which} ${p >= SKIP_LIKELY ? 'will probably' : 'may'} skip on ${sayCogs(cogs)} under a hard push: ${sayChance(p)}.`
 }
 
 /** One caution as a sentence. */

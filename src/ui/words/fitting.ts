@@ -1,5 +1,7 @@
 import type { Garage } from '../../core/log/garage.ts'
 import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
+import { SKIP_LIKELY } from '../../core/strategy/facts/teeth-facts.ts'
+import { sayCogs } from './advice.ts'
 import { sayChance, sayCount, sayLimit, sayPercent } from './numbers.ts'
 import { namePart } from './part-name.ts'
 
@@ -14,6 +16,8 @@ export function sayCheck({ finding }: FittingCheck, garage: Garage): string {
       return 'How worn the chain on it is, is not settled: a worn one would ruin the new part. Measure it again first.'
     case 'shaped-cogs':
       return `The old chain was past 0.9\u00a0%: ${sayChance(finding.p)} that a fresh chain will not run on these cogs. Replace the cogs too, or keep the old chain: you may need to put it back.`
+    case 'skips':
+      return `A fresh chain ${finding.p >= SKIP_LIKELY ? 'will probably' : 'may'} skip on ${sayCogs(finding.cogs)} (${sayChance(finding.p)}). ${finding.allSold ? `Replace ${finding.cogs.length > 1 ? 'those cogs' : 'that cog'}` : 'Replace the cassette'} too, or keep the old chain: you may need to put it back.`
     case 'worn-teeth':
       return `${namePart(garage, finding.part)} last looked ${finding.word === 'spent' ? 'spent' : 'ready to swap'}: a fresh chain may slip on it and will wear with it.`
     case 'link-limit':

@@ -11,6 +11,7 @@ import { lookAnswer } from './look-answer.ts'
 import { readingUse } from './reading-use.ts'
 import { tool } from './tool.ts'
 import { zeroing } from './zeroing.ts'
+import { cogTest } from './cog-test.ts'
 import { look } from './look.ts'
 import { wash } from './wash.ts'
 import { limit } from './limit.ts'
@@ -34,6 +35,7 @@ export const KINDS = {
   tool,
   zeroing,
   look,
+  'cog-test': cogTest,
   wash,
   limit,
   plan,

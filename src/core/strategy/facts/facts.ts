@@ -2,6 +2,8 @@ import type { LookEntry } from '../../log/kinds/look.ts'
 import { COGS_TOO_PERCENT } from '../../measure/limits.ts'
 import { limitKey } from '../../measure/posterior.ts'
 import type { WearAnswer } from '../../wear/outlook.ts'
+import type { TeethOutlook } from '../../teeth/teeth-outlook.ts'
+import { cogRisks, SKIP_DOUBTFUL, SKIP_LIKELY, type CogRisk } from './teeth-facts.ts'
 import { chainWord, type ChainWord } from '../wear-word.ts'
 import type { BikeReport, ChainReport } from './bike-report.ts'
 import type { Sprocket } from './sprockets.ts'
@@ -35,9 +37,14 @@ export interface Facts {
   readonly answer: WearAnswer | undefined
   /** Of a chain that was read, once it is worked out. */
   readonly wear: WearFacts | undefined
+  /** By eye; of the cogs only while nothing better is known of them. */
   readonly wornTeeth: readonly WornTeeth[]
-  /** Some of them are on the cassette. */
+  /** How likely a chain skips on each cog; undefined while it is being worked out. */
+  readonly cogs: readonly CogRisk[] | undefined
+  /** A fresh chain will probably skip on some of the cogs. */
   readonly hasWornCogs: boolean
+  /** The chain that is on skips on a cog with a chance that is worth a word. */
+  readonly slipsNow: boolean
   /** The wear model has a say in this, and has not spoken yet. */
   readonly isAwaited: boolean
 }
@@ -62,9 +69,15 @@ function wearFacts({ limit }: BikeReport, chain: ChainReport, answer: WearAnswer
 }
 
 /** Gathers what is known of a bike, for the rules. */
-export function factsOf(report: BikeReport, answer: WearAnswer | undefined): Facts {
+export function factsOf(
+  report: BikeReport,
+  answer: WearAnswer | undefined,
+  teeth: TeethOutlook | undefined,
+): Facts {
   const { chain } = report
-  const wornTeeth = wornOf(report.sprockets)
+  const risks = teeth && cogRisks(report, teeth)
+  const cogs = risks && risks.length > 0 ? risks : undefined
+  const wornTeeth = wornOf(report.sprockets).filter(({ sprocket }) => !cogs || sprocket.role !== 'cog')
   const isRead = chain?.lastReadingAt !== undefined
   return {
     report,
@@ -72,7 +85,11 @@ export function factsOf(report: BikeReport, answer: WearAnswer | undefined): Fac
     answer,
     wear: chain && answer && isRead ? wearFacts(report, chain, answer) : undefined,
     wornTeeth,
-    hasWornCogs: wornTeeth.some(({ sprocket }) => sprocket.role === 'cog'),
+    cogs,
+    hasWornCogs: cogs
+      ? cogs.some(({ fresh }) => fresh >= SKIP_LIKELY)
+      : wornTeeth.some(({ sprocket }) => sprocket.role === 'cog'),
+    slipsNow: cogs?.some(({ now }) => now !== undefined && now >= SKIP_DOUBTFUL) ?? false,
     // Of a chain that came on used and was never read there is nothing to wait for: it is to be read.
     isAwaited: chain !== undefined && !answer && (isRead || chain.spec.past === 'new'),
   }

@@ -11,10 +11,10 @@ import {
 
 /** The chain is good: ride on; or see to the teeth that the eye found worn. */
 export const keepRiding: Rule = (facts) => {
-  const { wear, wornTeeth } = facts
+  const { wear, wornTeeth, slipsNow } = facts
   if (!wear) return undefined
   return {
-    action: wornTeeth.length > 0 ? 'look-at-teeth' : 'ride-on',
+    action: wornTeeth.length > 0 || slipsNow ? 'look-at-teeth' : 'ride-on',
     word: wear.word,
     confidence: 1 - wear.past,
     reasons: [

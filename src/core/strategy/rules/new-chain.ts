@@ -15,12 +15,16 @@ import {
  * first look, by the rule of every look.
  */
 export const newChain: Rule = (facts) => {
-  const { chain, answer, report, wornTeeth } = facts
+  const { chain, answer, report, wornTeeth, slipsNow } = facts
   if (!chain || !answer || chain.lastReadingAt !== undefined || chain.spec.past !== 'new') return undefined
   const word = chainWord(answer.now, report.limit.percent)
   // As with a chain that was read: where no word can be put to it, it is to be measured.
   if (word === 'unsure' || answer.missingPast >= 0.5 || answer.nextLookKm < LOOK_DUE_KM) return undefined
-  const action: Action = isLubeDue(facts) ? 'lubricate' : wornTeeth.length > 0 ? 'look-at-teeth' : 'ride-on'
+  const action: Action = isLubeDue(facts)
+    ? 'lubricate'
+    : wornTeeth.length > 0 || slipsNow
+      ? 'look-at-teeth'
+      : 'ride-on'
   return {
     action,
     word,
@@ -31,6 +35,6 @@ export const newChain: Rule = (facts) => {
       lubeReason(facts),
       limitReason(facts),
     ],
-    cautions: wornTeeth.length > 0 ? ['may-slip', 'ask-mechanic'] : [],
+    cautions: wornTeeth.length > 0 || slipsNow ? ['may-slip', 'ask-mechanic'] : [],
   }
 }

@@ -3,6 +3,7 @@ import type { Interval } from '../../stats/interval.ts'
 import type { OpenConflict } from '../../wear/outlook.ts'
 import type { Surprise } from '../../wear/surprise.ts'
 import type { Facts, WearFacts, WornTeeth } from '../facts/facts.ts'
+import { SKIP_DOUBTFUL, SKIP_LIKELY, type CogRisk } from '../facts/teeth-facts.ts'
 import type { ChainWord } from '../wear-word.ts'
 
 /** What to do about a bike. */
@@ -24,6 +25,13 @@ export type Reason =
   | { readonly kind: 'chance-past'; readonly p: number; readonly percent: number }
   | { readonly kind: 'cogs-shaped'; readonly p: number }
   | ({ readonly kind: 'worn-teeth' } & WornTeeth)
+  /** A chain skips on these cogs, smallest first; the chance is that of the worst. */
+  | {
+      readonly kind: 'skips'
+      readonly chain: 'fresh' | 'now'
+      readonly cogs: readonly number[]
+      readonly p: number
+    }
   | { readonly kind: 'reading-old'; readonly km: number }
   | { readonly kind: 'too-wide'; readonly low: number; readonly high: number }
   | { readonly kind: 'goes-further'; readonly km: Interval; readonly percent: number }
@@ -55,9 +63,23 @@ export type Rule = (facts: Facts) => Proposal | undefined
 /** A look that is due within this distance is due now, unless the last one is no further back than this, km. */
 export const LOOK_DUE_KM = 25
 
-/** Every worn sprocket as a ground. */
-export const teethReasons = ({ wornTeeth }: Facts): Reason[] =>
-  wornTeeth.map((worn) => ({ kind: 'worn-teeth', ...worn }))
+/** The cogs on which a chain may skip as a ground; those on which it is likeliest, where it is likely on some. */
+function skipReason(cogs: readonly CogRisk[], chain: 'fresh' | 'now'): Reason[] {
+  const risks = cogs.flatMap(({ teeth, [chain]: p }) => (p === undefined ? [] : [{ teeth, p }]))
+  const worst = risks.reduce((most, { p }) => Math.max(most, p), 0)
+  if (worst < SKIP_DOUBTFUL) return []
+  const from = worst >= SKIP_LIKELY ? SKIP_LIKELY : SKIP_DOUBTFUL
+  return [
+    { kind: 'skips', chain, p: worst, cogs: risks.filter(({ p }) => p >= from).map(({ teeth }) => teeth) },
+  ]
+}
+
+/** What is known of the teeth as grounds: where a chain skips, and every sprocket that the eye found worn. */
+export const teethReasons = ({ wornTeeth, cogs = [] }: Facts): Reason[] => [
+  ...skipReason(cogs, 'now'),
+  ...skipReason(cogs, 'fresh'),
+  ...wornTeeth.map((worn): Reason => ({ kind: 'worn-teeth', ...worn })),
+]
 
 /** The bike's limit as a ground. */
 export const limitReason = ({ report: { limit } }: Facts): Reason => ({
@@ -91,8 +113,9 @@ export const goingReason = ({ report }: Facts, answer: WearFacts['answer']): Rea
 export const doubtReasons = ({ answer, chain }: WearFacts): Reason[] =>
   answer.missingPast >= 0.5 ? [{ kind: 'log-doubted', km: chain.story.km }] : []
 
-/** A worn cog may let the chain slip, whatever else is done. */
-export const slipCautions = ({ hasWornCogs }: Facts): Caution[] => (hasWornCogs ? ['may-slip'] : [])
+/** A chain that may slip on a worn cog, whatever else is done. */
+export const slipCautions = ({ cogs, hasWornCogs, slipsNow }: Facts): Caution[] =>
+  slipsNow || (hasWornCogs && !cogs) ? ['may-slip'] : []
 
 /** To measure once more, or to answer a question, before anything is done: for one reason before all others. */
 export const heldBack = (
