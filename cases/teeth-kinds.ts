@@ -58,7 +58,7 @@ export const TEETH_KINDS: Readonly<Record<string, Runner>> = {
       const counts = cogs.map((cog) => cog.teeth)
       const worn = cogs.map((cog) => {
         const load = loadOf(cog.share / total, cog.teeth, counts)
-        const follow = followRate('cog', cog.material as 'steel' | 'aluminium')
+        const follow = followRate('cog', cog.material)
         return chains.reduce(
           (w, { ratePer1000, until }) =>
             conformed(w, { wearKm: (1000 * until) / ratePer1000, from: 0, to: until }, load, follow),

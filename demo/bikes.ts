@@ -67,6 +67,18 @@ export function look(
       diary.write({ kind: 'look', at, part, cog: Number(cog), word })
 }
 
+/** How a chain held on cogs under load: by the cog-check tool, or on a ride. */
+export function underLoad(
+  diary: Diary,
+  day: number,
+  part: string,
+  by: 'tool' | 'ride',
+  results: Readonly<Record<number, 'held' | 'slipped'>>,
+): void {
+  for (const [cog, result] of Object.entries(results))
+    diary.write({ kind: 'cog-test', at: diary.at(day, 18), part, cog: Number(cog), by, result })
+}
+
 /** A chain that is taken off and not coming back. */
 export function retire(diary: Diary, day: number, part: string): void {
   diary.write({ kind: 'remove', at: diary.at(day, 8.5), part, to: 'retired' })

@@ -1,5 +1,5 @@
 import type { ChainSpec } from '../src/core/log/kinds/part.ts'
-import { deliver, look, retire, STORY_DAYS, wash } from './bikes.ts'
+import { deliver, look, retire, STORY_DAYS, underLoad, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/stats/random.ts'
 import { roadToday } from './weather.ts'
@@ -27,7 +27,10 @@ export function kite(diary: Diary, random: Random): void {
       motorShare: 0.55,
     },
     {
-      cassette: { name: 'Cassette 11 to 36', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },
+      cassette: {
+        name: 'Cassette 11 to 36',
+        spec: { type: 'cassette', teeth: COGS, material: 'steel', soldSingly: [13, 15] },
+      },
       ring: { name: 'Ring 38', spec: { type: 'ring', teeth: 38, material: 'steel' } },
       guide: { name: 'Guide pulley', spec: { type: 'pulley', position: 'guide', teeth: 11 } },
       tension: { name: 'Tension pulley', spec: { type: 'pulley', position: 'tension', teeth: 11 } },
@@ -73,12 +76,16 @@ export function kite(diary: Diary, random: Random): void {
   ])
   look(diary, STORY_DAYS - 12, 'kite-cassette', {
     11: 'good',
-    13: 'watch',
+    13: 'swap',
     15: 'swap',
     18: 'watch',
-    21: 'good',
+    21: 'watch',
     24: 'good',
   })
+  // The tool finds nothing; the road did, when the third chain was new.
+  underLoad(diary, 477, 'kite-cassette', 'ride', { 15: 'slipped' })
+  underLoad(diary, 481, 'kite-cassette', 'ride', { 13: 'slipped', 15: 'slipped', 18: 'held', 21: 'held' })
+  underLoad(diary, STORY_DAYS - 12, 'kite-cassette', 'tool', { 13: 'held', 15: 'held', 18: 'held' })
   look(diary, STORY_DAYS - 12, 'kite-ring', 'watch')
   look(diary, STORY_DAYS - 12, 'kite-tension', 'spent')
 }

@@ -33,6 +33,8 @@ interface Run {
   readonly rides: readonly ChainRide[]
   /** The number of the first among all of the chain's rides. */
   readonly first: number
+  /** When one of the two came off; absent while both are on. */
+  readonly to: IsoTime | undefined
 }
 
 const isDuring = (at: IsoTime, { from, to }: Fitting): boolean => at >= from && (to === undefined || at < to)
@@ -47,7 +49,8 @@ function runsOf(part: PartState, chains: readonly ChainFacts[]): Run[] {
         const isOn = ({ at }: ChainRide): boolean => isDuring(at, fitting) && isDuring(at, on)
         const first = all.findIndex(isOn)
         if (first < 0) return []
-        return [{ chain, bike: on.bike, first, rides: all.slice(first).filter(isOn) }]
+        const to = [fitting.to, on.to].flatMap((end) => end ?? []).sort()[0]
+        return [{ chain, bike: on.bike, first, to, rides: all.slice(first).filter(isOn) }]
       }),
     ),
   )
@@ -170,8 +173,8 @@ function askedSet(garage: Garage, part: PartState, spec: SetSpec, chains: readon
   const silent = held.flatMap(({ run, at }): PlacedEvidence[] => {
     if (at === undefined || spec.type === 'ring') return []
     const own = stretches.filter((stretch) => stretch.run === run)
-    const ends = run.rides.at(-1)?.at ?? at
-    const after = stretches.indexOf(own.find(({ begins }) => begins > at) ?? own[0] ?? stretches[0]!)
+    const next = stretches.findIndex((stretch) => stretch.run === run && stretch.begins > at)
+    const after = next >= 0 ? next : stretches.findLastIndex((stretch) => stretch.run === run) + 1
     return spec.teeth.flatMap((_, sprocket): PlacedEvidence[] => {
       const isHard = own.some(({ loads }) => (loads[sprocket] ?? 0) >= HARD_LOAD)
       const isTold = found.some(
@@ -179,7 +182,7 @@ function askedSet(garage: Garage, part: PartState, spec: SetSpec, chains: readon
           one.sprocket === sprocket &&
           one.found.kind === 'ride' &&
           one.at >= (run.rides[0]?.at ?? '') &&
-          one.at <= ends,
+          (run.to === undefined || one.at <= run.to),
       )
       return isHard && !isTold
         ? [{ sprocket, after, found: { kind: 'ride', result: 'held' }, isSilent: true }]

@@ -1,6 +1,7 @@
 import type { WearWord } from '../log/entry.ts'
 import { normalCdf } from '../stats/normal.ts'
 import { skipRisk } from './skip.ts'
+import { BETWEEN_WORDS, TOOTH_WORDS } from './tooth-word.ts'
 
 /** What was found out about one sprocket. */
 export type ToothEvidence =
@@ -13,9 +14,7 @@ export type ToothEvidence =
   /** Pushed hard on it with a chain of so much elongation, %. */
   | { readonly kind: 'ride'; readonly result: 'held' | 'skipped'; readonly chain: number }
 
-/** Between the five words, %, and how far an eye is out. Methods 5. */
-const BETWEEN_WORDS = [0.1, 0.3, 0.5, 0.8] as const
-const WORDS: readonly WearWord[] = ['fresh', 'good', 'watch', 'swap', 'spent']
+/** How far an eye is out, %. Methods 5. */
 const EYE_SD = 0.15
 
 /** mm of valley to a % of conformed elongation: a guess, and how far the rider's pictures may move it. */
@@ -73,7 +72,7 @@ export function evidenceLikelihood(
 ): number {
   switch (evidence.kind) {
     case 'look': {
-      const place = WORDS.indexOf(evidence.word)
+      const place = TOOTH_WORDS.indexOf(evidence.word)
       const below = (mark: number | undefined, none: number): number =>
         mark === undefined ? none : normalCdf((mark - worn) / EYE_SD)
       return below(BETWEEN_WORDS[place], 1) - below(BETWEEN_WORDS[place - 1], 0)

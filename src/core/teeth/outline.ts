@@ -14,7 +14,7 @@ const FLANK_STEPS = 5
  * axis: the seating arc about the roller's centre, then the flank arc, whose centre lies in the metal on the line
  * through the end of the seating arc, up to the tip circle or the middle of the tooth, whichever comes first.
  */
-function halfSpace(teeth: number): Point[] {
+export function halfSpace(teeth: number): Point[] {
   const shape = sprocketGeometry(teeth)
   const roller = shape.pitchDiameterMm / 2
   const half = (shape.seatAngleDeg / 2) * (Math.PI / 180)

@@ -9,6 +9,6 @@ export function skipChance(
 ): number {
   let sum = 0
   for (let i = 0; i < worn.length; i++)
-    sum += skipRisk(worn[i] as number, chain ? (chain[i] as number) : 0, teeth, shift[i] as number)
+    sum += skipRisk(worn[i] as number, chain ? (chain[i] as number) : 0, teeth, shift[i])
   return worn.length > 0 ? sum / worn.length : 0
 }

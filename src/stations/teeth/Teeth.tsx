@@ -1,119 +1,81 @@
-import { STATIONS } from '../../ui/places.ts'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import type { WearWord } from '../../core/log/entry.ts'
-import type { Sprocket } from '../../core/strategy/facts/sprockets.ts'
-import { worstWord } from '../../core/strategy/wear-word.ts'
-import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
+import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
+import { toothStates } from '../../core/strategy/facts/tooth-state.ts'
+import { cogRisks, SKIP_DOUBTFUL } from '../../core/strategy/facts/teeth-facts.ts'
+import { worstWord, type ChainWord } from '../../core/strategy/wear-word.ts'
+import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
+import { meanOf } from '../../core/stats/mean.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { useJudged } from '../../session/verdicts.ts'
 import { DrivetrainDrawing } from '../../ui/drawings/DrivetrainDrawing.tsx'
-import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
-import { Section } from '../../ui/parts/Section.tsx'
+import { STATIONS } from '../../ui/places.ts'
+import { useNarrow } from '../../ui/use-narrow.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
-import { sayAgo, sayCount, sayList } from '../../ui/words/numbers.ts'
-import { useInTurn } from '../../ui/use-in-turn.ts'
+import { sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { namePart } from '../../ui/words/part-name.ts'
+import { sayCogRisks, sayLooks } from './say-teeth.ts'
+import { ToothPanel } from './ToothPanel.tsx'
+import { ToothRows } from './ToothRows.tsx'
 
-const WORDS: readonly WearWord[] = ['fresh', 'good', 'watch', 'swap', 'spent']
+const FRESH = 'fresh'
 
-/** What each word looks like on a tooth. */
-const LOOKS_LIKE: Readonly<Record<WearWord, string>> = {
-  fresh: 'round even valleys, flat tips, as new',
-  good: 'valleys even, edges a little polished',
-  watch: 'one flank worn more; the tooth begins to lean',
-  swap: 'leaning, the tip nearly a point, the valley wide',
-  spent: 'hooked or pointed: a fresh chain will not run on it',
+const isSame = (a: ToothState, b: ToothState | undefined): boolean =>
+  b !== undefined &&
+  a.sprocket.part.entry.part === b.sprocket.part.entry.part &&
+  a.sprocket.teeth === b.sprocket.teeth
+
+/** The worst of all sprockets, in a word; unsure where nothing is known of any. */
+function worstOf(states: readonly ToothState[]): ChainWord {
+  return worstWord(states.flatMap(({ word }) => (word === 'unsure' ? [] : [word]))) ?? 'unsure'
 }
 
-const nameOf = ({ role, teeth }: Sprocket): string =>
-  role === 'cog' || role === 'ring' ? `${role} ${teeth}` : `${role}, ${teeth}`
-
-function sayTeeth(name: string, sprockets: readonly Sprocket[]): string {
-  const looked = sprockets.filter((sprocket) => sprocket.look)
-  const worst = worstWord(looked.flatMap(({ look }) => (look ? [look.word] : [])))
-  if (!worst) return `${name}’s teeth have not been checked yet.`
-  const those = looked.filter(({ look }) => look?.word === worst)
-  const cogs = those.filter(({ role }) => role === 'cog').map(({ teeth }) => String(teeth))
-  const others = those
-    .filter(({ role }) => role !== 'cog')
-    .map((one) => (one.role === 'ring' ? nameOf(one) : one.role))
-  const names = sayList([
-    ...(cogs.length > 0 ? [`${cogs.length > 1 ? 'cogs' : 'cog'} ${sayList(cogs)}`] : []),
-    ...others,
-  ])
-  switch (worst) {
-    case 'fresh':
-    case 'good':
-      return `${name}’s teeth look ${worst}.`
-    case 'watch':
-      return `Watch ${name}’s ${names}.`
-    case 'swap':
-      return `${name}: swap the ${names}.`
-    case 'spent':
-      return `${name}’s ${names} ${those.length === 1 ? 'is' : 'are'} spent.`
-  }
+/** The chains that may be asked about on this bike: a fresh one, the one that is on, and spares that have run on it. */
+function useChains(bike: string | undefined, teeth: TeethOutlook | undefined) {
+  const { garage } = useOpenLog()
+  return useMemo(() => {
+    const isOfBike = (id: string): boolean =>
+      garage.parts.get(id)?.retired === false &&
+      (garage.parts.get(id)?.fittings.some((fitting) => fitting.bike === bike) ?? false)
+    return Object.entries(teeth?.chains ?? {})
+      .filter(([id]) => isOfBike(id))
+      .map(([id, worn]) => {
+        const isOn = garage.parts.get(id)?.fittings.at(-1)?.to === undefined
+        return {
+          id,
+          isOn,
+          label: `${isOn ? 'the one on it' : namePart(garage, id)}, ${sayFigure(meanOf(worn))} %`,
+        }
+      })
+      .sort((a, b) => Number(b.isOn) - Number(a.isOn))
+  }, [garage, bike, teeth])
 }
 
-interface RowProps {
-  readonly sprocket: Sprocket
-  readonly onChoose: (sprocket: Sprocket) => void
-}
-
-function LookRow({ sprocket, onChoose }: RowProps) {
-  const { record, now } = useOpenLog()
-  const { look, part } = sprocket
-  const pick = useInTurn(async (word: WearWord) => {
-    onChoose(sprocket)
-    await record(
-      [
-        {
-          kind: 'look',
-          at: now,
-          part: part.entry.part,
-          word,
-          ...(sprocket.role === 'cog' && { cog: sprocket.teeth }),
-        },
-      ],
-      `${nameOf(sprocket)}: ${word}.`,
-    )
-  })
-  return (
-    <li
-      className="grid grid-cols-[6.6rem_minmax(0,1fr)] items-center gap-x-4 gap-y-1 border-t border-hairline py-2 max-sm:grid-cols-1"
-      onMouseEnter={() => onChoose(sprocket)}
-      onFocus={() => onChoose(sprocket)}
-    >
-      <div className="max-sm:flex max-sm:items-baseline max-sm:justify-between">
-        <p className="font-semibold">{nameOf(sprocket)}</p>
-        <p className="text-sm text-steel">{look ? sayAgo(look.at, now) : 'not checked'}</p>
-      </div>
-      <Choice
-        legend={`How ${nameOf(sprocket)} looks`}
-        hideLegend
-        dense
-        value={look?.word}
-        onPick={pick}
-        options={WORDS.map((word) => ({
-          value: word,
-          label: <WearMark word={word} className="gap-1 text-sm max-sm:flex-col-reverse" />,
-        }))}
-      />
-    </li>
-  )
-}
-
-/** Teeth: every cog, ring and pulley drawn to scale, each given one of the five words by eye. */
+/** Teeth: what the road, the eye, the tool and the ride say about every cog, ring and pulley, and whether a chain runs on them. */
 export default function Teeth() {
   const { garage } = useOpenLog()
-  const report = useBikeReport(useBikeId(garage))
-  const [chosen, setChosen] = useState<Sprocket>()
+  const bike = useBikeId(garage)
+  const judged = useJudged(bike)
+  const [chain, setChain] = useState<string>(FRESH)
+  const isNarrow = useNarrow()
+  const [picked, setPicked] = useState<ToothState>()
+  const teeth = judged?.teeth
+  const report = judged?.report
+  const chains = useChains(bike, teeth)
+  const inQuestion = chains.some(({ id }) => id === chain) ? chain : FRESH
+  const states = useMemo(
+    () => (report ? toothStates(garage, report, teeth, inQuestion === FRESH ? undefined : inQuestion) : []),
+    [garage, report, teeth, inQuestion],
+  )
+  const risks = useMemo(() => (report && teeth ? cogRisks(report, teeth) : []), [report, teeth])
   if (!report) return <NoBike what="Add one with its cogs and rings, and say here how their teeth look." />
-  const { sprockets } = report
   const { name } = report.bike.entry
-  if (sprockets.length === 0)
+  if (states.length === 0)
     return (
       <Answer
         word="unsure"
@@ -126,59 +88,75 @@ export default function Teeth() {
         No cogs or rings are entered for {name} yet.
       </Answer>
     )
-  const looked = sprockets.filter(({ look }) => look)
-  const worst = worstWord(looked.flatMap(({ look }) => (look ? [look.word] : [])))
-  const notes = [...new Set(sprockets.flatMap(({ part }) => part.entry.note ?? []))]
+  const worst = [...states].sort((a, b) => (b.risk ?? -1) - (a.risk ?? -1))[0]
+  const chosen = states.find((state) => isSame(state, picked)) ?? worst
+  const looked = states.filter(({ sprocket }) => sprocket.look).length
+  const notes = [...new Set(states.flatMap(({ sprocket }) => sprocket.part.entry.note ?? []))]
+  const said = risks.length > 0 ? sayCogRisks(risks) : undefined
+  const grounds = `By eye: ${looked} of ${sayCount(states.length, 'sprocket')} checked.`
   return (
-    <div className="flex flex-col gap-8">
+    <div className="flex flex-col gap-6">
       <Answer
-        word={worst ?? 'unsure'}
-        detail={`By eye: ${looked.length} of ${sayCount(sprockets.length, 'sprocket')} checked. Judged by eye, not measured.${notes.length > 0 ? ` ${notes.join(' ')}` : ''}`}
+        word={worstOf(states)}
+        detail={[said?.detail, grounds, ...notes].filter(Boolean).join(' ')}
         action={
           <a href="#looks" className={buttonLook('next')}>
-            Check them
+            Check a cog
           </a>
         }
       >
-        {sayTeeth(name, sprockets)}
+        {said ? (
+          <>
+            {said.subject}
+            <strong className="font-semibold">{said.strong}</strong>
+            {said.advice}
+          </>
+        ) : (
+          sayLooks(
+            name,
+            states.map(({ sprocket }) => sprocket),
+          )
+        )}
       </Answer>
-      {(worst === 'swap' || worst === 'spent') && (
+      {risks.some(({ now }) => (now ?? 0) >= SKIP_DOUBTFUL) && (
         <CautionNote>
           A slipping drivetrain can throw the rider. Do not ride it hard, and never test it standing.
         </CautionNote>
       )}
-      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
-        <div className="lg:sticky lg:top-6 lg:self-start">
-          <DrivetrainDrawing sprockets={sprockets} chosen={chosen} />
-          <p className="text-sm text-steel">
-            The bar is 50 mm; all at one scale. Outline only: not checked yet.
+      <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
+        <section aria-label="Every sprocket" className="min-w-0">
+          {risks.length > 0 && (
+            <Choice<string>
+              legend="With which chain?"
+              value={inQuestion}
+              onPick={setChain}
+              className="mb-4"
+              options={[
+                { value: FRESH, label: 'a fresh one' },
+                ...chains.map(({ id, label }) => ({ value: id, label })),
+              ]}
+            />
+          )}
+          <ToothRows
+            states={states}
+            chosen={chosen}
+            onChoose={(state) => {
+              setPicked(state)
+              // On a phone what is in hand stands below all rows.
+              if (isNarrow) document.getElementById('looks')?.scrollIntoView()
+            }}
+          />
+          <div className="mt-6">
+            <DrivetrainDrawing judged={states} chosen={chosen?.sprocket} />
+            <p className="text-sm text-steel">The bar is 50 mm; all at one scale.</p>
+          </div>
+          <p className="mt-2 text-sm text-steel">
+            The % is the chain’s elongation that the teeth have shaped themselves to. Below it 8 in 10 lie.
+            The chance is that a chain skips under one hard push.
           </p>
-          <dl className="mt-4 grid grid-cols-[6.5rem_1fr] gap-y-1 text-[0.95rem]">
-            {WORDS.map((word) => (
-              <div key={word} className="contents">
-                <dt>
-                  <WearMark word={word} />
-                </dt>
-                <dd className="m-0 text-steel">{LOOKS_LIKE[word]}</dd>
-              </div>
-            ))}
-          </dl>
-        </div>
-        <section id="looks" tabIndex={-1} className="scroll-mt-4 outline-none" aria-label="Looks">
-          <Section
-            title="How do they look?"
-            note="Compare like with like: some teeth are short, cut or twisted by design, as shifting aids. That is not wear. Go all the way round: the pedal stroke loads some teeth more."
-          >
-            <ul className="border-b border-hairline">
-              {sprockets.map((sprocket) => (
-                <LookRow
-                  key={`${sprocket.part.entry.part} ${sprocket.teeth}`}
-                  sprocket={sprocket}
-                  onChoose={setChosen}
-                />
-              ))}
-            </ul>
-          </Section>
+        </section>
+        <section id="looks" tabIndex={-1} className="min-w-0 scroll-mt-4 outline-none" aria-label="Checks">
+          {chosen && <ToothPanel state={chosen} teeth={teeth} />}
         </section>
       </div>
     </div>

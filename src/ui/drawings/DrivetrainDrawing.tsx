@@ -4,8 +4,13 @@ import type { ChainWord } from '../../core/strategy/wear-word.ts'
 import { sprocketGeometry } from '../../core/teeth/geometry.ts'
 import { sprocketOutline } from '../../core/teeth/outline.ts'
 
-interface Placed {
+/** A sprocket and how worn it is, in a word. */
+interface Judged {
   readonly sprocket: Sprocket
+  readonly word: ChainWord
+}
+
+interface Placed extends Judged {
   readonly x: number
   readonly y: number
   readonly radius: number
@@ -23,25 +28,28 @@ function pathOf(teeth: number): string {
 }
 
 /** Cassette, pulleys and rings side by side in mm, the larger of a stack drawn first so that the smaller lie on it. */
-function place(sprockets: readonly Sprocket[]): {
+function place(judged: readonly Judged[]): {
   readonly placed: Placed[]
   readonly width: number
   readonly height: number
 } {
   const stack = (role: Sprocket['role']) =>
-    sprockets.filter((one) => one.role === role).sort((a, b) => b.teeth - a.teeth)
+    judged
+      .filter(({ sprocket }) => sprocket.role === role)
+      .sort((a, b) => b.sprocket.teeth - a.sprocket.teeth)
   const columns = [stack('cog'), [...stack('guide pulley'), ...stack('tension pulley')], stack('ring')]
-  const height = Math.max(...sprockets.map(({ teeth }) => 2 * radiusOf(teeth)), 150)
+  const height = Math.max(...judged.map(({ sprocket }) => 2 * radiusOf(sprocket.teeth)), 150)
   const placed: Placed[] = []
   let left = 0
   columns.forEach((column, index) => {
     if (column.length === 0) return
-    const widest = Math.max(...column.map(({ teeth }) => radiusOf(teeth)))
-    column.forEach((sprocket, i) => {
+    const widest = Math.max(...column.map(({ sprocket }) => radiusOf(sprocket.teeth)))
+    column.forEach(({ sprocket, word }, i) => {
       const pulleys = index === 1
       const y = pulleys && column.length > 1 ? height / 2 + (i === 0 ? -36 : 36) : height / 2
       placed.push({
         sprocket,
+        word,
         x: left + widest,
         y,
         radius: radiusOf(sprocket.teeth),
@@ -63,17 +71,15 @@ const FILLS: Readonly<Record<ChainWord, string>> = {
 }
 
 interface Props {
-  readonly sprockets: readonly Sprocket[]
+  readonly judged: readonly Judged[]
   /** The sprocket in hand, drawn strongly. */
   readonly chosen?: Sprocket | undefined
 }
 
 /** The bike's sprockets at one scale, seen from the drive side, each drawn from its tooth count. */
-export function DrivetrainDrawing({ sprockets, chosen }: Props) {
-  const { placed, width, height } = useMemo(() => place(sprockets), [sprockets])
-  const said = sprockets
-    .map((one) => `${one.role} ${one.teeth} ${one.look?.word ?? 'not checked'}`)
-    .join(', ')
+export function DrivetrainDrawing({ judged, chosen }: Props) {
+  const { placed, width, height } = useMemo(() => place(judged), [judged])
+  const said = judged.map(({ sprocket, word }) => `${sprocket.role} ${sprocket.teeth} ${word}`).join(', ')
   return (
     <svg
       viewBox={`-6 -6 ${width + 12} ${height + 34}`}
@@ -81,17 +87,12 @@ export function DrivetrainDrawing({ sprockets, chosen }: Props) {
       aria-label={`Drawn to scale: ${said}.`}
       className="max-h-[23rem] w-full"
     >
-      {placed.map(({ sprocket, x, y, path, radius }) => {
-        const strong = chosen?.part === sprocket.part && chosen.teeth === sprocket.teeth
+      {placed.map(({ sprocket, word, x, y, path, radius }) => {
+        const strong = chosen?.part.entry.part === sprocket.part.entry.part && chosen.teeth === sprocket.teeth
         return (
           <g key={`${sprocket.part.entry.part} ${sprocket.teeth}`} transform={`translate(${x} ${y})`}>
             <path d={path} className="fill-paper" />
-            <path
-              d={path}
-              className={FILLS[sprocket.look?.word ?? 'unsure']}
-              strokeWidth={strong ? 2.2 : 0.7}
-              strokeLinejoin="round"
-            />
+            <path d={path} className={FILLS[word]} strokeWidth={strong ? 2.2 : 0.7} strokeLinejoin="round" />
             {radius < 40 && sprocket.role !== 'cog' && (
               <text textAnchor="middle" y={3.5} className="fill-ink text-[10px]">
                 {sprocket.teeth}

@@ -47,19 +47,20 @@ describe('the drivetrain at one scale', () => {
     ...commuter,
     { kind: 'look', at: noon(2, 1), part: 'cassette', cog: 13, word: 'watch' },
   ])
+  const judged = report.sprockets.map(
+    (sprocket) => ({ sprocket, word: sprocket.look?.word ?? 'unsure' }) as const,
+  )
 
   test('draws every sprocket and names each with its word', () => {
-    const { container } = render(<DrivetrainDrawing sprockets={report.sprockets} />)
+    const { container } = render(<DrivetrainDrawing judged={judged} />)
     expect(container.querySelectorAll('path.fill-paper')).toHaveLength(12 + 11)
     const said = screen.getByRole('img').getAttribute('aria-label')
-    expect(said).toContain('cog 11 not checked, cog 13 watch')
-    expect(said).toContain('ring 40 not checked')
+    expect(said).toContain('cog 11 unsure, cog 13 watch')
+    expect(said).toContain('ring 40 unsure')
   })
 
   test('draws the one in hand strongly', () => {
-    const { container } = render(
-      <DrivetrainDrawing sprockets={report.sprockets} chosen={report.sprockets[1]} />,
-    )
+    const { container } = render(<DrivetrainDrawing judged={judged} chosen={report.sprockets[1]} />)
     expect(container.querySelectorAll('path[stroke-width="2.2"]')).toHaveLength(1)
   })
 })

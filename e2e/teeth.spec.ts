@@ -1,0 +1,88 @@
+import { expect, test, type Page } from '@playwright/test'
+import { answerOf, expectAccessible, goTo } from './bench-hand.ts'
+
+/** The demo's teeth of one bike. */
+async function teethOf(page: Page, bike: string): Promise<void> {
+  await page.goto('/demo/')
+  await expect(answerOf(page)).toBeVisible()
+  await page.keyboard.press('b')
+  await page.getByRole('menuitem', { name: bike }).click()
+  await goTo(page, 'Teeth')
+}
+const rowOf = (page: Page, cog: number) =>
+  page
+    .getByRole('list', { name: 'Cogs, rings and pulleys' })
+    .getByRole('button', { name: new RegExp(`^${cog} `) })
+
+test('a cassette that no tool condemned: the road says which cogs a fresh chain skips on, and the old one runs', async ({
+  page,
+}) => {
+  await teethOf(page, 'Kite')
+  await expect(answerOf(page)).toContainText('A fresh chain will probably skip on the 13 and 15.')
+  await expect(answerOf(page)).toContainText('Replace those cogs, or keep the old chain.')
+  await expectAccessible(page)
+
+  // Another chain is another question, answered at once.
+  await expect(rowOf(page, 15)).toContainText(/skips: about \d in \d/)
+  await page.getByRole('radio', { name: /^the one on it/ }).click()
+  await expect(rowOf(page, 15)).toContainText('skips: less than 1 in 100')
+  await page.getByRole('radio', { name: 'a fresh one' }).click()
+
+  await rowOf(page, 15).click()
+  const checks = page.getByRole('region', { name: 'Checks' })
+  await expect(checks).toContainText('The ride counts more: the tool misses 4 in 10 bad cogs.')
+  await expect(checks.getByRole('link', { name: /cog 15 on a ride: slipped/ })).toHaveCount(2)
+
+  // What was found speaks on every screen.
+  await goTo(page, 'Decide')
+  await expect(
+    page.getByText(/A fresh chain will probably skip on the 13 and 15 under a hard push/),
+  ).toBeVisible()
+
+  // The swap is warned of before it is saved.
+  await page.goto('/demo/shelf#chain')
+  await expect(
+    page.getByText(/A fresh chain will probably skip on the 13 and 15 .*keep the old chain/),
+  ).toBeVisible()
+})
+
+test('match a cog by eye, say what the tool and the road found, and take it back', async ({ page }) => {
+  await teethOf(page, 'Heron')
+  await expect(answerOf(page)).toContainText('A fresh chain will run on all cogs.')
+  const before = (await rowOf(page, 17).textContent()) ?? ''
+  await rowOf(page, 17).click()
+  const checks = page.getByRole('region', { name: 'Checks' })
+  await checks.getByRole('slider', { name: 'How worn it looks' }).fill('0.9')
+  await expect(checks.getByRole('slider')).toHaveAttribute('aria-valuetext', 'spent')
+  await checks.getByRole('button', { name: 'Less worn' }).click()
+  await checks.getByRole('button', { name: 'Less worn' }).click()
+  await checks.getByRole('button', { name: 'It looks like that' }).click()
+  await expect(page.getByText('cog 17: swap.', { exact: true })).toBeVisible()
+  await expect(checks.getByRole('radio', { name: 'swap' })).toBeChecked()
+  await checks.getByRole('button', { name: 'It skipped on a ride' }).click()
+  await checks.getByRole('button', { name: 'The tool condemned it' }).click()
+  await expect(checks.getByRole('link', { name: /cog 17 by cog-check tool: slipped/ })).toBeVisible()
+  await expect(rowOf(page, 17)).toContainText('by road, eye, tool and ride')
+  await expect(rowOf(page, 17)).not.toContainText(/skips: (1 in [3-9]0|less)/)
+
+  for (let i = 0; i < 3; i++) {
+    await answerOf(page).click()
+    await page.keyboard.press('u')
+  }
+  await expect(rowOf(page, 17)).toHaveText(before)
+})
+
+test('a test on the road is offered last, with its caution, and can be switched off for good', async ({
+  page,
+}) => {
+  await teethOf(page, 'Plover')
+  await expect(answerOf(page)).toContainText('skip on')
+  const checks = page.getByRole('region', { name: 'Checks' })
+  await checks.getByText('Last of all: a test on the road').click()
+  await expect(checks.getByText(/never standing/)).toBeVisible()
+  await checks.getByRole('button', { name: 'Never offer this again' }).click()
+  await expect(checks.getByText('Last of all: a test on the road')).toHaveCount(0)
+  await page.reload()
+  await expect(checks.getByText('Road tests are not offered.')).toBeVisible()
+  await expect(checks.getByText('Last of all: a test on the road')).toHaveCount(0)
+})

@@ -1,0 +1,67 @@
+import { gearMix, sprocketTeeth } from '../../exposure/gear-mix.ts'
+import type { WearWord } from '../../log/entry.ts'
+import type { Garage } from '../../log/garage.ts'
+import type { CogTestEntry } from '../../log/kinds/cog-test.ts'
+import { MM_PER_PERCENT } from '../../teeth/evidence.ts'
+import { skipChance } from '../../teeth/skipping.ts'
+import type { SprocketOutlook, TeethOutlook } from '../../teeth/teeth-outlook.ts'
+import { toothWord } from '../../teeth/tooth-word.ts'
+import type { ChainWord } from '../wear-word.ts'
+import type { BikeReport } from './bike-report.ts'
+import type { Sprocket } from './sprockets.ts'
+
+/** Wider than this from the 10th to the 90th percentile, %, and no word is used of teeth. */
+const UNSURE_WIDTH = 0.55
+
+/** A sprocket on a bike with all that is known of it. */
+export interface ToothState {
+  readonly sprocket: Sprocket
+  readonly word: ChainWord
+  /** Absent for a pulley, and while it is being worked out. */
+  readonly outlook: SprocketOutlook | undefined
+  /** What its valleys are probably wider than new, mm. */
+  readonly excessMm: number
+  /** Risk that the chain in question skips under a hard push; absent but for cogs. */
+  readonly risk: number | undefined
+  /** Share of the energy of the bike's rides, 0 to 1; absent for pulleys and where nothing was ridden. */
+  readonly share: number | undefined
+  /** Tests under load, oldest first. */
+  readonly tests: readonly CogTestEntry[]
+}
+
+/** The word for a sprocket: by all that is known, else the eye's last. */
+function wordOf(outlook: SprocketOutlook | undefined, look: WearWord | undefined): ChainWord {
+  if (!outlook) return look ?? 'unsure'
+  const { p10, p90 } = outlook.after
+  return p90 - p10 > UNSURE_WIDTH ? 'unsure' : toothWord(outlook.mean)
+}
+
+/**
+ * Every sprocket of a bike as it stands.
+ * @param chain the chain in question: one of the rider's by its id, a fresh one where it is absent
+ */
+export function toothStates(
+  garage: Garage,
+  { bike, sprockets }: BikeReport,
+  teeth: TeethOutlook | undefined,
+  chain: string | undefined,
+): readonly ToothState[] {
+  const mix = gearMix(bike.rides, bike.entry, sprocketTeeth(garage, bike.entry.bike))
+  const inQuestion = chain === undefined ? undefined : teeth?.chains[chain]
+  return sprockets.map((sprocket): ToothState => {
+    const { role, part, teeth: count } = sprocket
+    const id = part.entry.part
+    const outlook = teeth?.sets[id]?.sprockets.find((one) => one.teeth === count)
+    const kj = role === 'cog' ? mix.cogs.get(count) : role === 'ring' ? mix.rings.get(count) : undefined
+    return {
+      sprocket,
+      outlook,
+      word: wordOf(outlook, sprocket.look?.word),
+      excessMm: (outlook?.mean ?? 0) * MM_PER_PERCENT,
+      risk: teeth && outlook && role === 'cog' ? skipChance(outlook, teeth, inQuestion) : undefined,
+      share: mix.totalKj > 0 && (role === 'cog' || role === 'ring') ? (kj ?? 0) / mix.totalKj : undefined,
+      tests:
+        role === 'cog' ? (garage.listed['cog-test'].get(id) ?? []).filter(({ cog }) => cog === count) : [],
+    }
+  })
+}

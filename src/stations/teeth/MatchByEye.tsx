@@ -1,0 +1,87 @@
+import { useState, type PointerEvent } from 'react'
+import type { WearWord } from '../../core/log/entry.ts'
+import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
+import { MM_PER_PERCENT } from '../../core/teeth/evidence.ts'
+import { sprocketGeometry } from '../../core/teeth/geometry.ts'
+import { toothWord } from '../../core/teeth/tooth-word.ts'
+import { ToothRackDrawing } from '../../ui/drawings/ToothRackDrawing.tsx'
+import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
+import { Button } from '../../ui/parts/Button.tsx'
+
+/** The wear of a tooth that is matched, %: at most, and a step of the buttons. */
+const MOST = 1.4
+const STEP = 0.1
+const TEETH_DRAWN = 3
+
+interface Props {
+  readonly state: ToothState
+  readonly onMatched: (word: WearWord) => void
+}
+
+const clamp = (worn: number): number => Math.min(MOST, Math.max(0, worn))
+
+/** The sprocket's own teeth, dragged until they look like those on the bike. The word follows. */
+export function MatchByEye({ state, onMatched }: Props) {
+  const { sprocket, outlook } = state
+  const role = sprocket.role === 'ring' ? 'ring' : 'cog'
+  const expected = outlook?.mean ?? 0.2
+  const [worn, setWorn] = useState(clamp(expected))
+  const word = toothWord(worn)
+  // Dragging the tip by a millimetre of the drawing wears its flank by as much.
+  const drag = (event: PointerEvent<HTMLDivElement>): void => {
+    if (event.buttons === 0) return
+    const { width } = event.currentTarget.getBoundingClientRect()
+    const drawnMm =
+      TEETH_DRAWN * Math.PI * (sprocketGeometry(sprocket.teeth).pitchDiameterMm / sprocket.teeth)
+    const movedMm = (event.movementX / width) * drawnMm * (role === 'cog' ? 1 : -1)
+    setWorn((now) => clamp(now + movedMm / MM_PER_PERCENT))
+  }
+  return (
+    <div>
+      <p className="text-sm text-steel">
+        {role === 'cog'
+          ? 'Look at the trailing face of each tooth: there the chain pulls. '
+          : 'Look at the leading face of each tooth: there it pulls the chain. '}
+        Pass over teeth that are short, cut or twisted: they are shifting aids. Go all the way round.
+      </p>
+      <div
+        className="mt-3 cursor-ew-resize touch-pan-y select-none"
+        onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+        onPointerMove={drag}
+      >
+        <ToothRackDrawing
+          teeth={sprocket.teeth}
+          role={role}
+          excessMm={worn * MM_PER_PERCENT}
+          word={word}
+          count={TEETH_DRAWN}
+          className="w-full"
+        />
+      </div>
+      <p className="mt-1 text-sm text-steel">
+        Dashed: a new tooth. Drag the teeth until they look like yours.
+      </p>
+      <label className="mt-2 grid gap-1 text-sm font-medium">
+        How worn it looks
+        <input
+          type="range"
+          min={0}
+          max={MOST}
+          step={0.02}
+          value={worn}
+          onChange={(event) => setWorn(clamp(Number(event.target.value)))}
+          aria-valuetext={word}
+          className="h-8 w-full accent-petrol"
+        />
+      </label>
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        <Button onClick={() => setWorn(clamp(worn - STEP))}>Less worn</Button>
+        <Button onClick={() => setWorn(clamp(worn + STEP))}>More worn</Button>
+        <Button look="firm" onClick={() => onMatched(word)}>
+          It looks like that
+        </Button>
+        <WearMark word={word} />
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,126 @@
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import type { WearWord } from '../../core/log/entry.ts'
+import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
+import { TOOTH_WORDS } from '../../core/teeth/tooth-word.ts'
+import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { sayEntry } from '../../ui/entries/index.ts'
+import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
+import { Choice } from '../../ui/parts/fields.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { entryAddress } from '../../ui/places.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { sayAgo, sayDay, sayFigure } from '../../ui/words/numbers.ts'
+import { CogTests } from './CogTests.tsx'
+import { MatchByEye } from './MatchByEye.tsx'
+import { nameOf } from './say-teeth.ts'
+
+/** What each word looks like on a tooth. */
+const LOOKS_LIKE: Readonly<Record<WearWord, string>> = {
+  fresh: 'round even valleys, flat tips, as new',
+  good: 'valleys even, edges a little polished',
+  watch: 'one flank worn more; the tooth begins to lean',
+  swap: 'leaning, the tip nearly a point, the valley wide',
+  spent: 'hooked or pointed: a fresh chain will not run on it',
+}
+
+/** Everything the log holds about one sprocket, newest first. */
+function ToothHistory({ state: { sprocket, tests } }: { readonly state: ToothState }) {
+  const { garage, now } = useOpenLog()
+  const units = useUnits()
+  const { part, role, teeth } = sprocket
+  const found = useMemo(() => {
+    const looks = (garage.looks.get(part.entry.part) ?? []).filter(
+      ({ cog }) => cog === (role === 'cog' ? teeth : undefined),
+    )
+    return [...looks, ...tests].sort((a, b) => (a.at < b.at ? 1 : -1))
+  }, [garage, part, role, teeth, tests])
+  if (found.length === 0) return null
+  return (
+    <div className="border-t border-hairline pt-3">
+      <h3 className="text-[0.98rem] font-semibold">What was found</h3>
+      <ul className="mt-1 divide-y divide-hairline text-[0.95rem]">
+        {found.map((entry) => (
+          <li key={entry.id} className="flex flex-wrap justify-between gap-x-4 py-1.5">
+            <Link
+              to={entryAddress(entry.id)}
+              className="underline decoration-hairline underline-offset-4 hover:decoration-ink"
+            >
+              {sayEntry(entry, garage, units)}
+            </Link>
+            <span className="text-sm text-steel">{sayDay(entry.at, now)}</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+interface Props {
+  readonly state: ToothState
+  readonly teeth: TeethOutlook | undefined
+}
+
+/** One sprocket in hand: matched by eye, tested, and what is known of it. */
+export function ToothPanel({ state, teeth }: Props) {
+  const { record, now } = useOpenLog()
+  const { sprocket, outlook, word } = state
+  const { role, part } = sprocket
+  const look = useInTurn(async (seen: WearWord) => {
+    await record(
+      [
+        {
+          kind: 'look',
+          at: now,
+          part: part.entry.part,
+          word: seen,
+          ...(role === 'cog' && { cog: sprocket.teeth }),
+        },
+      ],
+      `${nameOf(sprocket)}: ${seen}.`,
+    )
+  })
+  const isDrawn = role === 'cog' || role === 'ring'
+  return (
+    <Section
+      title={`${isDrawn ? `The ${sprocket.teeth}` : `The ${role}`}, ${sprocket.look ? `checked ${sayAgo(sprocket.look.at, now)}` : 'not checked yet'}`}
+      note={
+        outlook &&
+        `The road alone: ${sayFigure(outlook.before.p10)} to ${sayFigure(outlook.before.p90)} %. With all that was found: ${sayFigure(outlook.after.p10)} to ${sayFigure(outlook.after.p90)} %.`
+      }
+    >
+      <div className="flex flex-col gap-4">
+        {isDrawn && (
+          <MatchByEye
+            key={`${part.entry.part} ${sprocket.teeth} ${outlook?.mean.toFixed(2)}`}
+            state={state}
+            onMatched={look}
+          />
+        )}
+        <div>
+          <Choice
+            legend={isDrawn ? 'Or say it in a word' : 'How it looks'}
+            dense
+            value={sprocket.look?.word}
+            onPick={look}
+            options={TOOTH_WORDS.map((value) => ({
+              value,
+              label: <WearMark word={value} className="gap-1 text-sm max-sm:flex-col-reverse" />,
+            }))}
+          />
+          <p className="mt-1 text-sm text-steel">
+            {sprocket.look
+              ? `Last by eye, ${sprocket.look.word}: ${LOOKS_LIKE[sprocket.look.word]}.`
+              : word === 'unsure'
+                ? 'Nothing is known of it yet.'
+                : `Probably ${word}: ${LOOKS_LIKE[word]}.`}
+          </p>
+        </div>
+        {role === 'cog' && <CogTests state={state} teeth={teeth} />}
+        <ToothHistory state={state} />
+      </div>
+    </Section>
+  )
+}
