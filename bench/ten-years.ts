@@ -33,6 +33,16 @@ export function tenYears(): { readonly entries: Entry[]; readonly now: string } 
       usualCondition: 'dry-road',
       storage: 'indoors',
     })
+    drafts.push(
+      {
+        kind: 'part',
+        at: at(0),
+        part: `${bike}-cassette`,
+        name: 'Cassette',
+        spec: { type: 'cassette', teeth: [11, 13, 15, 17, 19, 21, 24, 28, 32, 37, 42], material: 'steel' },
+      },
+      { kind: 'fit', at: at(0), part: `${bike}-cassette`, bike },
+    )
     let [chains, worn, rate, chain] = [0, 1, 0.17, '']
     for (let day = 0; day < 365 * YEARS; day++) {
       if (worn > 0.6) {

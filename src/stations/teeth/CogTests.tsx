@@ -1,7 +1,7 @@
 import type { CogTestEntry } from '../../core/log/kinds/cog-test.ts'
 import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
 import { testWorth, type NextTest } from '../../core/teeth/next-test.ts'
-import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
+import type { SprocketOutlook, TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
@@ -26,25 +26,20 @@ function sayAtOdds(tests: readonly CogTestEntry[]): string | undefined {
   return undefined
 }
 
+/** A chance to be wrong that is worth asking after, and a test that leaves less than this share of it. */
+const WORTH_ASKING = 0.05
+const TELLS = 0.85
+
 /** What each test would tell of this cog, the best first. */
-function WouldTell({ state, teeth, isRide }: { state: ToothState; teeth: TeethOutlook; isRide: boolean }) {
-  const { outlook } = state
-  if (!outlook) return null
+function sayWorth(outlook: SprocketOutlook, teeth: TeethOutlook, isRide: boolean): string | undefined {
   const { now, after } = testWorth(outlook, teeth)
-  const tests = (['look', 'tool', ...(isRide ? (['ride'] as const) : [])] as const).map((test) => ({
-    test,
-    wrong: after[test],
-  }))
-  return (
-    <p className="mt-3 text-sm text-steel">
-      Chance to be wrong about a fresh chain on it: {sayChance(now)} now
-      {tests
-        .sort((a, b) => a.wrong - b.wrong)
-        .map(({ test, wrong }) => `; ${sayChance(wrong)} after ${TEST_NAMES[test]}`)
-        .join('')}
-      .
-    </p>
-  )
+  if (now < WORTH_ASKING) return undefined
+  const tests = (['look', 'tool', ...(isRide ? (['ride'] as const) : [])] as const)
+    .filter((test) => after[test] < TELLS * now)
+    .sort((a, b) => after[a] - after[b])
+  const wrong = `The chance to be wrong about a fresh chain on this cog is ${sayChance(now)}`
+  if (tests.length === 0) return `${wrong}. No one test would tell much more.`
+  return `${wrong}; ${tests.map((test) => `${sayChance(after[test])} after ${TEST_NAMES[test]}`).join(', ')}.`
 }
 
 interface Props {
@@ -68,6 +63,7 @@ export function CogTests({ state, teeth }: Props) {
     )
   })
   const atOdds = sayAtOdds(tests)
+  const worth = teeth && state.outlook && sayWorth(state.outlook, teeth, isRide)
   return (
     <div className="border-t border-hairline pt-3">
       <h3 className="text-[0.98rem] font-semibold">Under load</h3>
@@ -77,7 +73,7 @@ export function CogTests({ state, teeth }: Props) {
         <Button onClick={() => write('tool', 'held')}>The tool passed it</Button>
         <Button onClick={() => write('tool', 'slipped')}>The tool condemned it</Button>
       </div>
-      {teeth && <WouldTell state={state} teeth={teeth} isRide={isRide} />}
+      {worth && <p className="mt-3 text-sm text-steel">{worth}</p>}
       {!isRide && (
         <p className="mt-2 text-sm text-steel">
           Road tests are not offered.{' '}

@@ -12,7 +12,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { entryAddress } from '../../ui/places.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayAgo, sayDay, sayFigure } from '../../ui/words/numbers.ts'
+import { sayAgo, sayDay, sayFigure, sayPercent } from '../../ui/words/numbers.ts'
 import { CogTests } from './CogTests.tsx'
 import { MatchByEye } from './MatchByEye.tsx'
 import { nameOf } from './say-teeth.ts'
@@ -88,7 +88,7 @@ export function ToothPanel({ state, teeth }: Props) {
       title={`${isDrawn ? `The ${sprocket.teeth}` : `The ${role}`}, ${sprocket.look ? `checked ${sayAgo(sprocket.look.at, now)}` : 'not checked yet'}`}
       note={
         outlook &&
-        `The road alone: ${sayFigure(outlook.before.p10)} to ${sayFigure(outlook.before.p90)} %. With all that was found: ${sayFigure(outlook.after.p10)} to ${sayFigure(outlook.after.p90)} %.`
+        `The road alone: ${sayFigure(outlook.before.p10)} to ${sayPercent(outlook.before.p90)}. With all that was found: ${sayFigure(outlook.after.p10)} to ${sayPercent(outlook.after.p90)}.`
       }
     >
       <div className="flex flex-col gap-4">

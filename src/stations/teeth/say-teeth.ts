@@ -65,9 +65,9 @@ export function sayCogRisks(cogs: readonly CogRisk[]): TeethSaid {
   if (fresh.worst < SKIP_DOUBTFUL)
     return {
       subject: 'A fresh chain ',
-      strong: 'will run on all cogs.',
+      strong: cogs.length === 1 ? 'will run on the cog.' : 'will run on all cogs.',
       advice: '',
-      detail: `Risk that it skips under a hard push: ${sayChance(fresh.worst)} on the worst.`,
+      detail: `Risk that it skips under a hard push: ${sayChance(fresh.worst)}${cogs.length === 1 ? '' : ' on the worst'}.`,
     }
   const isLikely = fresh.worst >= SKIP_LIKELY
   const isMany = fresh.bad.length > 1
