@@ -2,7 +2,13 @@ import { guessedCogMix } from '../src/core/exposure/gear-mix.ts'
 import type { Random } from '../src/core/stats/random.ts'
 import type { AskedSet, PlacedEvidence, SetStretch, TeethAsk } from '../src/core/teeth/asked-teeth.ts'
 import { conformed, followRate, loadOf } from '../src/core/teeth/conform.ts'
-import { evidenceLikelihood, MM_PER_PERCENT, MM_PER_PERCENT_LOG_SD } from '../src/core/teeth/evidence.ts'
+import {
+  evidenceLikelihood,
+  MM_PER_PERCENT,
+  MM_PER_PERCENT_LOG_SD,
+  type ToothEvidence,
+  type ToothShift,
+} from '../src/core/teeth/evidence.ts'
 import { COG_LOG_SD, SET_LOG_SD } from '../src/core/teeth/set-likelihood.ts'
 import { skipRisk, THRESHOLD_SD } from '../src/core/teeth/skip.ts'
 import { TOOTH_WORDS } from '../src/core/teeth/tooth-word.ts'
@@ -52,6 +58,40 @@ function outcome<T>(random: Random, of: readonly T[], chance: (one: T) => number
   return of[of.length - 1] as T
 }
 
+/** A cassette as it is in truth, and what has been found out about it so far. */
+interface Truth {
+  readonly teeth: readonly number[]
+  readonly own: ToothShift
+  readonly worn: (j: number) => number
+  readonly add: (sprocket: number, found: PlacedEvidence['found']) => void
+}
+
+/** What is found out about each cog at a place of the road: a look, a tool, a picture, a hard push, each now and then. */
+function findOut(random: Random, { teeth, own, worn, add }: Truth, chain: number, isFirst: boolean): void {
+  teeth.forEach((count, j) => {
+    const likely = (found: ToothEvidence) => evidenceLikelihood(found, worn(j), count, own)
+    if (random.chance(0.08))
+      add(j, {
+        kind: 'look',
+        word: outcome(random, TOOTH_WORDS, (word) => likely({ kind: 'look', word })),
+      })
+    if (random.chance(0.03))
+      add(j, {
+        kind: 'tool',
+        result: outcome(random, ['pass', 'condemn'] as const, (result) => likely({ kind: 'tool', result })),
+      })
+    if (random.chance(0.02))
+      add(j, { kind: 'picture', mm: random.normal(own.mmPerPercent * worn(j), 0.06 + 0.2 * worn(j)) })
+    if (random.chance(isFirst ? 0.3 : 0.02))
+      add(j, {
+        kind: 'ride',
+        result: outcome(random, ['held', 'skipped'] as const, (result) =>
+          likely({ kind: 'ride', result, chain }),
+        ),
+      })
+  })
+}
+
 /** Makes up a cassette as the model has it: one to five chains, looks, tools, pictures and rides now and then. */
 export function madeUpCassette(random: Random): MadeUpCassette {
   const teeth = [...pick(random, CASSETTES)]
@@ -90,30 +130,7 @@ export function madeUpCassette(random: Random): MadeUpCassette {
         road: [{ km, condition: 'dry-road' }],
         loads,
       })
-      teeth.forEach((count, j) => {
-        const likely = (found: Parameters<typeof evidenceLikelihood>[0]) =>
-          evidenceLikelihood(found, worn(j), count, own)
-        if (random.chance(0.08)) {
-          const word = outcome(random, TOOTH_WORDS, (one) => likely({ kind: 'look', word: one }))
-          add(j, { kind: 'look', word })
-        }
-        if (random.chance(0.03)) {
-          const result = outcome(random, ['pass', 'condemn'] as const, (one) =>
-            likely({ kind: 'tool', result: one }),
-          )
-          add(j, { kind: 'tool', result })
-        }
-        if (random.chance(0.02)) {
-          const sd = 0.06 + 0.2 * worn(j)
-          add(j, { kind: 'picture', mm: random.normal(own.mmPerPercent * worn(j), sd) })
-        }
-        if (random.chance(step === 0 ? 0.3 : 0.02)) {
-          const result = outcome(random, ['held', 'skipped'] as const, (one) =>
-            likely({ kind: 'ride', result: one, chain: to }),
-          )
-          add(j, { kind: 'ride', result })
-        }
-      })
+      findOut(random, { teeth, own, worn, add }, to, step === 0)
     }
   }
   const draws: KeptDraws = {

@@ -64,7 +64,7 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
     if (!log) return
     const next = new Map<string, Asked>()
     for (const group of groups)
-      // Of an older log nothing is asked anew: the fresh answer is on its way.
+      // An answer about an older log asks for nothing new: the fresh one is on its way.
       if (group.outlook) {
         const before = asked.get(group.id)
         next.set(group.id, group.fresh || !before ? askOf(group, group.outlook, log) : before)

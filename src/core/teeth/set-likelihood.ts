@@ -40,7 +40,7 @@ const TIMES = NODES.map((set) => NODES.map((cog) => Math.exp(SET_LOG_SD * set + 
 /** A finding that hangs on the rider's numbers, heard at any draw; `times` as worn as the road alone would have the teeth. */
 type Hears = (n: number, times: number, own: ToothShift) => number
 
-/** The same as the likelihood of methods 5 has it, with nothing made anew: it is asked for millions of times. */
+/** The likelihood of methods 5 without making an object for each call: there are millions of calls. */
 function hearing({ found, i }: Placed, road: RoadOfTeeth, teeth: number): Hears {
   const { worn, chain } = road.then[i] ?? { worn: new Float64Array(0), chain: new Float64Array(0) }
   const heard = (evidence: ToothEvidence): Hears => {
