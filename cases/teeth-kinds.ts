@@ -1,8 +1,11 @@
+import { resolve } from 'node:path'
 import { array, number, object, string } from 'yup'
 import { believedCogs } from '../src/core/teeth/believed.ts'
 import { conformed, followRate, loadOf } from '../src/core/teeth/conform.ts'
 import type { ToothEvidence } from '../src/core/teeth/evidence.ts'
 import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
+import { measurePicture, type PictureFault } from '../src/core/teeth/picture/measure.ts'
+import { pictureAt } from './picture-at.ts'
 import { skipRisk } from '../src/core/teeth/skip.ts'
 import type { WearWord } from '../src/core/log/entry.ts'
 import { figure, kind, type Runner } from './kind.ts'
@@ -32,8 +35,25 @@ function evidenceOf({
   return { kind: 'ride', result: ride as 'held' | 'skipped', chain }
 }
 
+/** Why a picture gives no measurement, in a sentence. */
+const FAULTS: Readonly<Record<PictureFault, string>> = {
+  'none-found': 'No sprocket of so many teeth is to be seen in the picture.',
+  tilted: 'The part is tilted too far away from the camera.',
+  'cut-off': 'A part of the sprocket is outside the picture.',
+  'too-small': 'The sprocket is too small in the picture.',
+}
+
 /** Cases about teeth. */
 export const TEETH_KINDS: Readonly<Record<string, Runner>> = {
+  'teeth.picture': kind(
+    object({ path: string().required(), teeth: teeth(), part: string().oneOf(['cog', 'ring']).required() }),
+    ({ path, teeth: count }, folder) => {
+      const found = measurePicture(pictureAt(resolve(folder, path)), count)
+      if ('fault' in found) throw new RangeError(FAULTS[found.fault])
+      const { valleyExcessMm, teethSeen, setAside } = found.measured
+      return { valleyExcessMm, teethSeen, setAside: setAside.length }
+    },
+  ),
   'teeth.geometry': kind(
     object({ teeth: figure(), elongation: number().strict() }),
     ({ teeth: count, elongation }) => ({ ...sprocketGeometry(count, elongation) }),
