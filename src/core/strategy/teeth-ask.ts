@@ -222,8 +222,12 @@ function drawsName({ count, rider, beta, chains }: KeptDraws): string {
  * @param draws of the rider's answer
  */
 export function teethAsk(garage: Garage, bikes: ReadonlySet<string>, draws: KeptDraws): TeethAsk {
-  const chains = [...garage.parts.values()].flatMap(({ entry }) => chainFacts(garage, entry.part) ?? [])
-  const sets = [...garage.parts.values()].flatMap((part) => {
+  const parts = [...garage.parts.values()]
+  // Of a workshop's chains only those that ever ran on these bikes.
+  const chains = parts
+    .filter(({ fittings }) => fittings.some(({ bike }) => bikes.has(bike)))
+    .flatMap(({ entry }) => chainFacts(garage, entry.part) ?? [])
+  const sets = parts.flatMap((part) => {
     const { spec } = part.entry
     const isOfRider = bikes.has(part.fittings.at(-1)?.bike ?? '')
     return (spec.type === 'cassette' || spec.type === 'ring') && isOfRider && !part.retired
