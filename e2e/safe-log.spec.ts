@@ -267,6 +267,8 @@ test('a correction open in two tabs does not close without a word', async ({ pag
   await goTo(page, 'Miles')
   await page.getByLabel('Distance, km').fill('33')
   await page.getByRole('button', { name: 'Add the ride' }).click()
+  // The page is left only once the ride is in.
+  await expect(page.getByRole('status').getByText(/33.*km/)).toBeVisible()
   await page.goto('/log')
   await page.getByRole('button', { name: /^Open: .*33/ }).click()
   const sheet = page.getByRole('dialog')
