@@ -5,7 +5,8 @@ import { toothStates } from '../../core/strategy/facts/tooth-state.ts'
 import { cogRisks, SKIP_DOUBTFUL } from '../../core/strategy/facts/teeth-facts.ts'
 import { worstWord, type ChainWord } from '../../core/strategy/wear-word.ts'
 import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
-import { meanOf } from '../../core/stats/mean.ts'
+import { openFitting } from '../../core/log/garage.ts'
+import { useAnswers } from '../../session/use-forecasts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { useJudged } from '../../session/verdicts.ts'
 import { DrivetrainDrawing } from '../../ui/drawings/DrivetrainDrawing.tsx'
@@ -17,7 +18,7 @@ import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { STATIONS } from '../../ui/places.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
-import { sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { sayCount, sayPercent } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import { sayCogRisks, sayLooks } from './say-teeth.ts'
 import { ToothPanel } from './ToothPanel.tsx'
@@ -35,25 +36,26 @@ function worstOf(states: readonly ToothState[]): ChainWord {
   return worstWord(states.flatMap(({ word }) => (word === 'unsure' ? [] : [word]))) ?? 'unsure'
 }
 
-/** The chains that may be asked about on this bike: a fresh one, the one that is on, and spares that have run on it. */
+/** The chains that may be asked about on this bike: the one that is on, and spares that have run on it; as worn as Gauge has them. */
 function useChains(bike: string | undefined, teeth: TeethOutlook | undefined) {
   const { garage } = useOpenLog()
-  return useMemo(() => {
-    const isOfBike = (id: string): boolean =>
-      garage.parts.get(id)?.retired === false &&
-      (garage.parts.get(id)?.fittings.some((fitting) => fitting.bike === bike) ?? false)
-    return Object.entries(teeth?.chains ?? {})
-      .filter(([id]) => isOfBike(id))
-      .map(([id, worn]) => {
-        const isOn = garage.parts.get(id)?.fittings.at(-1)?.to === undefined
-        return {
-          id,
-          isOn,
-          label: `${isOn ? 'the one on it' : namePart(garage, id)}, ${sayFigure(meanOf(worn))} %`,
-        }
-      })
-      .sort((a, b) => Number(b.isOn) - Number(a.isOn))
-  }, [garage, bike, teeth])
+  const parts = useMemo(
+    () =>
+      Object.keys(teeth?.chains ?? {})
+        .flatMap((id) => garage.parts.get(id) ?? [])
+        .filter(({ retired, fittings }) => !retired && fittings.some((fitting) => fitting.bike === bike)),
+    [garage, bike, teeth],
+  )
+  const answers = useAnswers(useMemo(() => parts.map(({ entry }) => entry.part), [parts]))
+  return parts
+    .map((part, i) => {
+      const id = part.entry.part
+      const isOn = openFitting(part)?.bike === bike
+      const mean = answers[i]?.now.mean
+      const worn = mean === undefined ? '' : `, ${sayPercent(mean)}`
+      return { id, isOn, label: `${isOn ? 'the one on it' : namePart(garage, id)}${worn}` }
+    })
+    .sort((a, b) => Number(b.isOn) - Number(a.isOn))
 }
 
 /** Teeth: what the road, the eye, the tool and the ride say about every cog, ring and pulley, and whether a chain runs on them. */
