@@ -38,6 +38,9 @@ function evidenceOf({
 /** Why a picture gives no measurement, in a sentence. */
 const FAULTS: Readonly<Record<PictureFault, string>> = {
   'none-found': 'No sprocket of so many teeth is to be seen in the picture.',
+  'other-count': 'The sprocket in the picture has another number of teeth.',
+  several: 'More than one sprocket of that size is in the picture.',
+  blurred: 'The picture is blurred.',
   tilted: 'The part is tilted too far away from the camera.',
   'cut-off': 'A part of the sprocket is outside the picture.',
   'too-small': 'The sprocket is too small in the picture.',
@@ -50,8 +53,14 @@ export const TEETH_KINDS: Readonly<Record<string, Runner>> = {
     ({ path, teeth: count }, folder) => {
       const found = measurePicture(pictureAt(resolve(folder, path)), count)
       if ('fault' in found) throw new RangeError(FAULTS[found.fault])
-      const { valleyExcessMm, teethSeen, setAside } = found.measured
-      return { valleyExcessMm, teethSeen, setAside: setAside.length }
+      const { valleyExcessMm, leanDeg, landMm, teeth: seen } = found.measured
+      return {
+        valleyExcessMm,
+        leanDeg,
+        landMm,
+        teethSeen: seen.filter((tooth) => tooth !== 'hidden').length,
+        setAside: seen.filter((tooth) => tooth === 'short').length,
+      }
     },
   ),
   'teeth.geometry': kind(

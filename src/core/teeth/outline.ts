@@ -13,15 +13,17 @@ const FLANK_STEPS = 5
  * One half of a tooth space of a new sprocket, from the bottom of the valley outwards, for a valley on the y
  * axis: the seating arc about the roller's centre, then the flank arc, whose centre lies in the metal on the line
  * through the end of the seating arc, up to the tip circle or the middle of the tooth, whichever comes first.
+ * @param fineness so many times the points a drawing needs
  */
-export function halfSpace(teeth: number): Point[] {
+export function halfSpace(teeth: number, fineness = 1): Point[] {
+  const [seatSteps, flankSteps] = [fineness * SEAT_STEPS, fineness * FLANK_STEPS]
   const shape = sprocketGeometry(teeth)
   const roller = shape.pitchDiameterMm / 2
   const half = (shape.seatAngleDeg / 2) * (Math.PI / 180)
   const tipRadius = (shape.tipMaxMm + shape.tipMinMm) / 4
   const points: Point[] = []
-  for (let i = 0; i <= SEAT_STEPS; i++) {
-    const angle = (half * i) / SEAT_STEPS
+  for (let i = 0; i <= seatSteps; i++) {
+    const angle = (half * i) / seatSteps
     points.push({ x: shape.seatRadiusMm * Math.sin(angle), y: roller - shape.seatRadiusMm * Math.cos(angle) })
   }
   const reach = shape.seatRadiusMm + shape.flankRadiusMm
@@ -36,7 +38,7 @@ export function halfSpace(teeth: number): Point[] {
   })
   let end = 0
   for (let step = 0.5; step > 1e-5; step /= 2) if (inHalfTooth(flank(end + step))) end += step
-  for (let i = 1; i <= FLANK_STEPS; i++) points.push(flank((end * i) / FLANK_STEPS))
+  for (let i = 1; i <= flankSteps; i++) points.push(flank((end * i) / flankSteps))
   return points
 }
 

@@ -16,9 +16,23 @@ export interface RingWaves {
   readonly im: (wave: number) => Float64Array
 }
 
-/** Waves of the gradient round a centre, along the rings: a comb of z teeth has the z-th, strong and alone. */
-export function ringWaves(gradients: Gradients, { x, y }: Place, waves: readonly number[]): RingWaves {
-  const radii = Math.floor(Math.min(x, y, gradients.width - 1 - x, gradients.height - 1 - y) * 1.08)
+/** How far from a place rings can be looked at, px: a little of them may lie out of the picture. */
+const furthest = ({ width, height }: Gradients, { x, y }: Place): number =>
+  Math.floor(Math.min(x, y, width - 1 - x, height - 1 - y) * 1.08)
+
+/**
+ * Waves of the gradient round a centre, along the rings: a comb of z teeth has the z-th, strong and alone.
+ * @param from the least radius looked at, px
+ * @param to and the largest
+ */
+export function ringWaves(
+  gradients: Gradients,
+  { x, y }: Place,
+  waves: readonly number[],
+  from = LEAST_RADIUS,
+  to = Infinity,
+): RingWaves {
+  const radii = Math.min(furthest(gradients, { x, y }), Math.ceil(to))
   const re = new Map(waves.map((wave) => [wave, new Float64Array(Math.max(0, radii))]))
   const im = new Map(waves.map((wave) => [wave, new Float64Array(Math.max(0, radii))]))
   const ANGLES = Math.max(LEAST_ANGLES, PER_TOOTH * Math.max(...waves))
@@ -29,7 +43,7 @@ export function ringWaves(gradients: Gradients, { x, y }: Place, waves: readonly
   }
   const ring = new Float64Array(ANGLES)
   const found = new Float64Array(2)
-  for (let r = LEAST_RADIUS; r < radii; r++) {
+  for (let r = Math.max(LEAST_RADIUS, Math.floor(from)); r < radii; r++) {
     for (let a = 0; a < ANGLES; a++) {
       gradientAt(gradients, x + r * (cos[a] as number), y + r * (sin[a] as number), found)
       const along = -(sin[a] as number) * (found[0] as number) + (cos[a] as number) * (found[1] as number)
@@ -53,6 +67,7 @@ export function ringWaves(gradients: Gradients, { x, y }: Place, waves: readonly
 
 /** A comb of teeth round a place. */
 export interface Comb {
+  readonly teeth: number
   readonly centre: Place
   readonly pxPerMm: number
   /** Angle of the middle of a valley, if the part is brighter than what is behind it; half a tooth on, if it is darker. */
@@ -73,16 +88,31 @@ function meanWave(waves: RingWaves, wave: number, from: number, to: number): { r
   return count > 0 ? { re: re / count, im: im / count } : { re: 0, im: 0 }
 }
 
-/** The best size of a comb of so many teeth round a place: its wave is strong between root and tip, and nowhere inside. */
-export function combAt(gradients: Gradients, centre: Place, teeth: number): Comb | undefined {
-  const waves = ringWaves(gradients, centre, [teeth])
+/** Sizes looked at, px per mm. */
+interface Sizes {
+  readonly least: number
+  readonly most: number
+}
+
+const bandsOf = (teeth: number) => {
   const shape = sprocketGeometry(teeth)
   const pitch = shape.pitchDiameterMm / 2
-  const root = pitch - shape.seatRadiusMm
-  const tip = (shape.tipMinMm + shape.tipMaxMm) / 4
+  return { root: pitch - shape.seatRadiusMm, tip: (shape.tipMinMm + shape.tipMaxMm) / 4 }
+}
+
+/** Every size of a comb of so many teeth that can be told round a place. */
+function sizesRound(gradients: Gradients, centre: Place, teeth: number): Sizes {
+  const { root, tip } = bandsOf(teeth)
+  return {
+    least: Math.max(LEAST_RADIUS + 4, SMALLEST * Math.min(gradients.width, gradients.height)) / root,
+    most: furthest(gradients, centre) / tip,
+  }
+}
+
+/** The best size of a comb in waves that were taken: its wave is strong between root and tip, and nowhere beside. */
+function combIn(waves: RingWaves, centre: Place, teeth: number, { least, most }: Sizes): Comb | undefined {
+  const { root, tip } = bandsOf(teeth)
   let best: Comb | undefined
-  const least = Math.max(LEAST_RADIUS + 4, SMALLEST * Math.min(gradients.width, gradients.height)) / root
-  const most = waves.radii / tip
   for (let s = least; s < most; s *= 1.01) {
     const band = meanWave(waves, teeth, s * (root + 0.8), s * (tip - 0.8))
     const inside = meanWave(waves, teeth, s * (root - 4), s * (root - 0.8))
@@ -94,9 +124,29 @@ export function combAt(gradients: Gradients, centre: Place, teeth: number): Comb
     if (best && strength <= best.strength) continue
     // Bright metal: the gradient along the ring is sin z(θ - valley), whose wave has the phase -π/2 - z valley.
     const valley = (-Math.PI / 2 - Math.atan2(band.im, band.re)) / teeth
-    best = { centre, pxPerMm: s, valley, strength }
+    best = { teeth, centre, pxPerMm: s, valley, strength }
   }
   return best
+}
+
+/** The best comb of so many teeth round a place, of any size. */
+export function combAt(gradients: Gradients, centre: Place, teeth: number): Comb | undefined {
+  return combIn(ringWaves(gradients, centre, [teeth]), centre, teeth, sizesRound(gradients, centre, teeth))
+}
+
+/** The best comb of each of some numbers of teeth round a place. */
+export function combsRound(gradients: Gradients, centre: Place, counts: readonly number[]): readonly Comb[] {
+  const waves = ringWaves(gradients, centre, counts)
+  return counts.flatMap((teeth) => combIn(waves, centre, teeth, sizesRound(gradients, centre, teeth)) ?? [])
+}
+
+/** A comb looked for anew round a place, about as large as before. */
+function combAgain(gradients: Gradients, centre: Place, { teeth, pxPerMm }: Comb): Comb | undefined {
+  const { root, tip } = bandsOf(teeth)
+  const all = sizesRound(gradients, centre, teeth)
+  const sizes = { least: Math.max(all.least, pxPerMm * 0.9), most: Math.min(all.most, pxPerMm * 1.1) }
+  const waves = ringWaves(gradients, centre, [teeth], sizes.least * (root - 4), sizes.most * (tip + 3) + 1)
+  return combIn(waves, centre, teeth, sizes)
 }
 
 /** Places are tried this far apart, px of the smallest picture. */
@@ -118,11 +168,9 @@ export function likelyCombs(gradients: Gradients, teeth: number, count: number):
   return found.sort((a, b) => b.strength - a.strength).slice(0, count)
 }
 
-/** The best comb near some places: each is tried, and the best moved about in ever smaller steps. */
-export function bestComb(gradients: Gradients, places: readonly Place[], teeth: number): Comb | undefined {
-  const tried = places.flatMap((place) => combAt(gradients, place, teeth) ?? [])
-  let best = tried.sort((a, b) => b.strength - a.strength)[0]
-  if (!best) return undefined
+/** A comb moved about in ever smaller steps to where it is strongest. */
+export function climbed(gradients: Gradients, from: Comb): Comb {
+  let best = from
   for (let step = 6; step >= 0.5; step /= 2)
     for (let moved = true, n = 0; moved && n < 6; n++) {
       moved = false
@@ -132,7 +180,7 @@ export function bestComb(gradients: Gradients, places: readonly Place[], teeth: 
         [0, step],
         [0, -step],
       ] as const) {
-        const next = combAt(gradients, { x: best.centre.x + dx, y: best.centre.y + dy }, teeth)
+        const next = combAgain(gradients, { x: best.centre.x + dx, y: best.centre.y + dy }, best)
         if (!next || next.strength <= best.strength) continue
         best = next
         moved = true

@@ -1,6 +1,6 @@
-import type { Planes } from './pixels.ts'
+import type { Plane } from './pixels.ts'
 
-/** How steeply a picture changes, and which way, at every pixel; per pixel of the picture. */
+/** How steeply a picture changes, and which way, at every pixel; over what is usual round about. */
 export interface Gradients {
   readonly width: number
   readonly height: number
@@ -8,49 +8,53 @@ export interface Gradients {
   readonly y: Float32Array
 }
 
-/** The side of a square over which the picture's usual steepness is taken, pixels. */
+/** The side of a square over which the usual steepness is taken, pixels. */
 const SQUARE = 48
 
-/**
- * The gradient of the colour that changes most, over the usual steepness round about: shadow and light then count alike.
- */
-export function gradientsOf({ width, height, planes }: Planes): Gradients {
+/** The gradient of a plane, over half the usual steepness round about and half that of the whole: shadow and light count alike. */
+export function gradientsOf({ width, height, values }: Plane): Gradients {
   const [gx, gy] = [new Float32Array(width * height), new Float32Array(width * height)]
+  const columns = Math.ceil(width / SQUARE)
+  const usual = new Float64Array(columns * Math.ceil(height / SQUARE))
+  const counts = new Float64Array(usual.length)
+  let whole = 0
   for (let y = 1; y < height - 1; y++)
     for (let x = 1; x < width - 1; x++) {
       const at = y * width + x
-      let most = 0
-      for (const plane of planes) {
-        const dx = ((plane[at + 1] as number) - (plane[at - 1] as number)) / 2
-        const dy = ((plane[at + width] as number) - (plane[at - width] as number)) / 2
-        const square = dx * dx + dy * dy
-        if (square <= most) continue
-        most = square
-        gx[at] = dx
-        gy[at] = dy
-      }
-    }
-  const columns = Math.ceil(width / SQUARE)
-  const rows = Math.ceil(height / SQUARE)
-  const usual = new Float32Array(columns * rows)
-  const counts = new Float32Array(columns * rows)
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const square = Math.floor(y / SQUARE) * columns + Math.floor(x / SQUARE)
-      const at = y * width + x
-      usual[square] = (usual[square] as number) + Math.hypot(gx[at] as number, gy[at] as number)
+      const dx = ((values[at + 1] as number) - (values[at - 1] as number)) / 2
+      const dy = ((values[at + width] as number) - (values[at - width] as number)) / 2
+      gx[at] = dx
+      gy[at] = dy
+      const steep = Math.sqrt(dx * dx + dy * dy)
+      const square = ((y / SQUARE) | 0) * columns + ((x / SQUARE) | 0)
+      usual[square] = (usual[square] as number) + steep
       counts[square] = (counts[square] as number) + 1
+      whole += steep
     }
-  const whole = usual.reduce((a, b) => a + b, 0) / (width * height)
+  whole /= width * height
+  const over = usual.map(
+    (sum, i) => 1 / (0.5 * (sum / Math.max(1, counts[i] as number)) + 0.5 * whole + 1e-6),
+  )
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      const square = Math.floor(y / SQUARE) * columns + Math.floor(x / SQUARE)
-      const over = 1 / (0.5 * ((usual[square] as number) / (counts[square] as number)) + 0.5 * whole + 1e-6)
       const at = y * width + x
-      gx[at] = (gx[at] as number) * over
-      gy[at] = (gy[at] as number) * over
+      const by = over[((y / SQUARE) | 0) * columns + ((x / SQUARE) | 0)] as number
+      gx[at] = (gx[at] as number) * by
+      gy[at] = (gy[at] as number) * by
     }
   return { width, height, x: gx, y: gy }
+}
+
+/** Of two gradients the steeper at every pixel. */
+export function steeper(a: Gradients, b: Gradients): Gradients {
+  const [x, y] = [a.x.slice(), a.y.slice()]
+  for (let i = 0; i < x.length; i++) {
+    const [ax, ay, bx, by] = [a.x[i] as number, a.y[i] as number, b.x[i] as number, b.y[i] as number]
+    if (bx * bx + by * by <= ax * ax + ay * ay) continue
+    x[i] = bx
+    y[i] = by
+  }
+  return { width: a.width, height: a.height, x, y }
 }
 
 /** A gradient between pixels, in a straight line along both ways; nothing beyond the picture. */

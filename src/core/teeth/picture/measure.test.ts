@@ -29,7 +29,7 @@ describe('a flat picture of a sprocket', () => {
 
   test('of a worn ring shows how far, and nothing for another number of teeth', () => {
     expect(Math.abs((ring?.output?.valleyExcessMm ?? NaN) - 0.5)).toBeLessThan(0.12)
-    expect(miscounted?.error).toMatch(/^No sprocket of so many teeth/)
+    expect(miscounted?.error).toMatch(/^The sprocket in the picture has another number of teeth/)
   })
 
   test('that is no picture, or is too small, says so', () => {

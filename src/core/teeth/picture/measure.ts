@@ -1,159 +1,154 @@
 import { sprocketGeometry } from '../geometry.ts'
-import { likelyCentres } from './centre.ts'
-import { bestComb, combAt, likelyCombs, type Comb } from './comb.ts'
-import { findPoints, fitPart, type Fitted } from './fit.ts'
-import { gradientAt, gradientsOf, type Gradients } from './gradients.ts'
-import { blurred, shrunk, type Pixels } from './pixels.ts'
-import { flatPose, project, tiltOf, type Pose } from './pose.ts'
+import { alignPart } from './align.ts'
+import type { Comb } from './comb.ts'
+import { seenTeeth, type SeenTooth } from './ends.ts'
+import { anySteps, combsIn } from './find.ts'
+import { findPoints } from './fit.ts'
+import { middleOf } from './least-squares.ts'
+import { unlikeMetal } from './metal.ts'
+import { blurred, coloursOf, cut, halved, type Colours, type Pixels } from './pixels.ts'
+import { boxOf, cutAt, flatPose, scaled, tiltOf, type Pose } from './pose.ts'
 import { valleyProfile } from './profile.ts'
+import { settle } from './settle.ts'
+import { excessByValley, landMm, leanDeg } from './shape.ts'
 
 /** Why a picture cannot be measured. */
-export type PictureFault = 'none-found' | 'tilted' | 'cut-off' | 'too-small'
+export type PictureFault =
+  'none-found' | 'other-count' | 'several' | 'tilted' | 'cut-off' | 'blurred' | 'too-small'
 
 /** What a picture tells of a sprocket. */
 export interface MeasuredPicture {
-  /** What the valleys are wider than new at the pitch circle, mm: their middle, shift aids set aside; and valley by valley. */
+  /** What the valleys are wider than new at the pitch circle, mm: their middle, shift aids set aside; how surely; and valley by valley. */
   readonly valleyExcessMm: number
+  readonly sdMm: number
   readonly byValley: readonly number[]
-  /** Teeth whose ends were seen, and those left out as shift aids. */
-  readonly teethSeen: number
-  readonly setAside: readonly number[]
+  /** What either side of the valleys has receded by, mm: told apart less surely than both together. */
+  readonly wornMm: readonly [number, number]
+  /** How far teeth lean, degrees, and how wide they are where they end, mm. */
+  readonly leanDeg: number
+  readonly landMm: number
+  /** Every tooth; t stands between the valleys t and t + 1. */
+  readonly teeth: readonly SeenTooth[]
   readonly tiltDeg: number
   readonly pxPerMm: number
   /** Where the part lies, in pixels of the picture as it was given. */
   readonly pose: Pose
 }
 
-/** Pixels along the longer side: to be measured in, to find the comb in, to look everywhere in. */
+/** A measurement, or why there is none; where the count was another, which. */
+export type PictureAnswer =
+  { readonly measured: MeasuredPicture } | { readonly fault: PictureFault; readonly counted?: number }
+
+/** Pixels along the longer side to be measured in, and how far they are blurred first, px. */
 const FINE = 1600
-const COARSE = 400
-const TINY = 200
+const BLUR_PX = 1.2
+/** The least picture that is looked at, px. */
+const LEAST_SIDE = 120
 /** Found outlines have edges at least so strong over the usual, and lie this near, mm. */
 const LEAST_EDGE = 1.4
-const MOST_RESIDUAL_MM = 0.075
+const MOST_RESIDUAL_MM = 0.1
+/** Wider edges come of a blurred picture, mm and px; what they were blurred here is taken off first. */
+const MOST_WIDTH_MM = 0.45
+const MOST_WIDTH_PX = 4.6
 const MOST_TILT_DEG = 15
 const LEAST_PX_PER_MM = 2.2
 /** So large a share of the outline must be in the picture. */
 const LEAST_SEEN = 0.9
-/** Teeth that end so much before the others are shift aids, mm. */
-const SHORT_MM = 0.7
+/** Beyond the tips so much is kept of the picture, mm. */
+const MARGIN_MM = 6
+/** Measurements vary by so much more than their edges tell, mm: bevels, shadows and what a part's side looks like. */
+const OTHER_SD_MM = 0.05
 
-/** The likeliest combs, each found in the coarse picture. */
-function combsIn(pixels: Pixels, teeth: number): { readonly combs: readonly Comb[]; readonly by: number } {
-  const coarse = shrunk(pixels, COARSE)
-  const tiny = shrunk(pixels, TINY)
-  const gradients = gradientsOf(blurred(coarse.picture, 1))
-  const scale = tiny.by / coarse.by
-  const places = [
-    ...likelyCentres(gradients, 4),
-    ...likelyCombs(gradientsOf(blurred(tiny.picture, 0.8)), teeth, 4).map(({ centre }) => ({
-      x: (centre.x + 0.5) * scale - 0.5,
-      y: (centre.y + 0.5) * scale - 0.5,
-    })),
+/** A fit that costs more than this leaves something unexplained: a shadow taken for metal, perhaps. */
+const USUAL_COST = 80
+
+/** Both ways a comb can lie: metal brighter than what is behind it, or darker. */
+function startsOf({ centre, pxPerMm, valley }: Comb, teeth: number, by: number): readonly Pose[] {
+  const [x, y] = [(centre.x + 0.5) * by - 0.5, (centre.y + 0.5) * by - 0.5]
+  return [valley, valley + Math.PI / teeth].map((turned) => flatPose(x, y, pxPerMm * by, turned))
+}
+
+/** Where the part roughly is, in the colours' pixels; or why it is not to be found. */
+function roughly(
+  colours: Colours,
+  teeth: number,
+): { readonly pose: Pose } | { readonly fault: PictureFault; readonly counted?: number } {
+  const mid = halved(colours)
+  const found = combsIn(halved(mid), teeth)
+  if ('none' in found) return { fault: 'none-found' }
+  if ('counted' in found) return { fault: 'other-count', counted: found.counted }
+  if ('several' in found) return { fault: 'several' }
+  const profile = valleyProfile(teeth)
+  const steps = anySteps(mid, 1)
+  const best = found.combs
+    .flatMap((comb) => startsOf(comb, teeth, 2))
+    .map((start) => alignPart(steps, profile, teeth, start))
+    .sort((a, b) => b.strength - a.strength)[0]
+  return best ? { pose: scaled(best.pose, 2) } : { fault: 'none-found' }
+}
+
+/** Measures the part at a rough pose in colours. */
+function measuredAt(whole: Colours, teeth: number, rough: Pose): PictureAnswer {
+  const [{ width, height }] = whole
+  const box = boxOf(rough, sprocketGeometry(teeth).tipMaxMm / 2 + MARGIN_MM, width, height)
+  if (box.width < 32 || box.height < 32) return { fault: 'cut-off' }
+  const [red, green, blue] = whole
+  const soft: Colours = [
+    blurred(cut(red, box), BLUR_PX),
+    blurred(cut(green, box), BLUR_PX),
+    blurred(cut(blue, box), BLUR_PX),
   ]
-  const combs = places
-    .flatMap((place) => combAt(gradients, place, teeth) ?? [])
-    .sort((a, b) => b.strength - a.strength)
-    .slice(0, 2)
-    .flatMap(({ centre }) => bestComb(gradients, [centre], teeth) ?? [])
-  return { combs, by: coarse.by }
-}
-
-const scoreOf = ({ edge, found, residualMm }: Fitted): number => (edge * found) / (residualMm + 0.02)
-
-/** Where each tooth ends, mm from the centre; not a number where no end is to be seen. */
-function toothEnds(gradients: Gradients, teeth: number, pose: Pose, sign: number): number[] {
-  const shape = sprocketGeometry(teeth)
-  const [from, to] = [shape.pitchDiameterMm / 2, shape.tipMaxMm / 2 + 0.6]
-  const [at, held] = [new Float64Array(6), new Float64Array(2)]
-  return Array.from({ length: teeth }, (_, tooth) => {
-    const angle = (2 * Math.PI * (tooth + 0.5)) / teeth
-    const [c, s] = [Math.cos(angle), Math.sin(angle)]
-    let [best, end] = [0, NaN]
-    for (let r = from; r <= to; r += 0.05) {
-      project(pose, r * c, r * s, at)
-      gradientAt(gradients, at[0] as number, at[1] as number, held)
-      const [ox, oy] = [
-        (at[2] as number) * c + (at[3] as number) * s,
-        (at[4] as number) * c + (at[5] as number) * s,
-      ]
-      const across = (sign * ((held[0] as number) * ox + (held[1] as number) * oy)) / Math.hypot(ox, oy)
-      if (across <= best) continue
-      best = across
-      end = r
-    }
-    return best >= LEAST_EDGE / 2 ? end : NaN
-  })
-}
-
-const medianOf = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[values.length >> 1] ?? NaN
-
-/** Each valley's own excess: the whole part's, and what its own edges are off by. */
-function excessByValley(fitted: Fitted, points: ReturnType<typeof findPoints>, teeth: number): number[] {
-  const sideOf = (valley: number, side: -1 | 1): number =>
-    medianOf(
-      points
-        .filter((one) => one.valley === valley && one.point.side === side && Math.abs(one.offMm) < 0.6)
-        // A flank that has gone further than the model's stands further out of the valley: into the metal.
-        .map(({ offMm, point }) => -offMm / (point.share * Math.max(0.3, Math.abs(point.along.radial)))),
-    )
-  const [left, right] = fitted.worn
-  return Array.from({ length: teeth }, (_, valley) => left + right + sideOf(valley, -1) + sideOf(valley, 1))
+  const profile = valleyProfile(teeth)
+  const settled = settle(soft, profile, teeth, cutAt(rough, box.x, box.y))
+  if (!settled) return { fault: 'none-found' }
+  const { fitted, gradients, agreed } = settled
+  if (agreed.edge < LEAST_EDGE || agreed.residualMm > MOST_RESIDUAL_MM) return { fault: 'none-found' }
+  const { tiltDeg, pxPerMm } = tiltOf(fitted.pose)
+  if (tiltDeg > MOST_TILT_DEG) return { fault: 'tilted' }
+  if (pxPerMm < LEAST_PX_PER_MM) return { fault: 'too-small' }
+  const widthMm = Math.sqrt(Math.max(0, agreed.widthMm ** 2 - (BLUR_PX / pxPerMm) ** 2))
+  if (widthMm > MOST_WIDTH_MM || widthMm * pxPerMm > MOST_WIDTH_PX) return { fault: 'blurred' }
+  const points = findPoints(gradients, profile, teeth, fitted, 0.5, 0)
+  if (points.length < LEAST_SEEN * teeth * profile.length) return { fault: 'cut-off' }
+  const seen = seenTeeth(unlikeMetal(soft, teeth, fitted.pose), teeth, fitted.pose, fitted.worn)
+  const byValley = excessByValley(fitted, points, teeth)
+  const counted = byValley.filter(
+    (excess, valley) =>
+      Number.isFinite(excess) &&
+      seen.teeth[valley] === 'whole' &&
+      seen.teeth[(valley - 1 + teeth) % teeth] === 'whole',
+  )
+  const valleyExcessMm = middleOf(counted)
+  if (!Number.isFinite(valleyExcessMm)) return { fault: 'cut-off' }
+  return {
+    measured: {
+      valleyExcessMm,
+      sdMm: Math.hypot(fitted.sdMm, OTHER_SD_MM) * Math.max(1, Math.sqrt(settled.cost / USUAL_COST)),
+      byValley,
+      wornMm: fitted.worn,
+      leanDeg: leanDeg(teeth, fitted.worn),
+      landMm: landMm(teeth, valleyExcessMm, seen.endRadiusMm),
+      teeth: seen.teeth,
+      tiltDeg,
+      pxPerMm,
+      pose: cutAt(fitted.pose, -box.x, -box.y),
+    },
+  }
 }
 
 /**
  * Measures the wear of a cog or ring in a picture taken about flat to it.
  * @param teeth of the sprocket, as it was counted
+ * @param near where it lies, if that is known, in the picture's pixels: laid there by hand
  * @returns the measurement, or why there is none
  */
-export function measurePicture(
-  pixels: Pixels,
-  teeth: number,
-): { readonly measured: MeasuredPicture } | { readonly fault: PictureFault } {
-  if (Math.min(pixels.width, pixels.height) < 120) return { fault: 'too-small' }
-  const { combs, by: coarseBy } = combsIn(pixels, teeth)
-  const { picture, by } = shrunk(pixels, FINE)
-  const gradients = gradientsOf(blurred(picture, 1.2))
-  const profile = valleyProfile(teeth)
-  const scale = coarseBy / by
-  const fits = combs.flatMap(({ centre, pxPerMm, valley }) =>
-    ([-1, 1] as const).map((sign) => {
-      const turned = valley + (sign === 1 ? Math.PI / teeth : 0)
-      const [x, y] = [(centre.x + 0.5) * scale - 0.5, (centre.y + 0.5) * scale - 0.5]
-      return {
-        sign,
-        fitted: fitPart(gradients, profile, teeth, flatPose(x, y, pxPerMm * scale, turned), sign),
-      }
-    }),
-  )
-  const best = fits.sort((a, b) => scoreOf(b.fitted) - scoreOf(a.fitted))[0]
-  if (!best || best.fitted.edge < LEAST_EDGE || best.fitted.residualMm > MOST_RESIDUAL_MM)
-    return { fault: 'none-found' }
-  const { fitted, sign } = best
-  const { tiltDeg, pxPerMm } = tiltOf(fitted.pose)
-  if (tiltDeg > MOST_TILT_DEG) return { fault: 'tilted' }
-  if (pxPerMm < LEAST_PX_PER_MM) return { fault: 'too-small' }
-  const points = findPoints(gradients, profile, teeth, fitted, 0.6, sign)
-  if (points.length < LEAST_SEEN * teeth * profile.length) return { fault: 'cut-off' }
-  const ends = toothEnds(gradients, teeth, fitted.pose, sign)
-  const seen = ends.filter(Number.isFinite)
-  const usual = medianOf(seen)
-  const setAside = ends.flatMap((end, tooth) => (end < usual - SHORT_MM ? [tooth] : []))
-  const byValley = excessByValley(fitted, points, teeth)
-  // Tooth t stands between valleys t and t + 1.
-  const isBeside = (valley: number): boolean =>
-    setAside.some((tooth) => tooth === valley || (tooth + 1) % teeth === valley)
-  const counted = byValley.filter((excess, valley) => Number.isFinite(excess) && !isBeside(valley))
-  return {
-    measured: {
-      valleyExcessMm: medianOf(counted),
-      byValley,
-      teethSeen: seen.length,
-      setAside,
-      tiltDeg,
-      pxPerMm: pxPerMm * by,
-      pose: fitted.pose.map((value, i) => (i < 6 ? value * by : value)),
-    },
-  }
+export function measurePicture(pixels: Pixels, teeth: number, near?: Pose): PictureAnswer {
+  if (Math.min(pixels.width, pixels.height) < LEAST_SIDE) return { fault: 'too-small' }
+  const { colours, by } = coloursOf(pixels, FINE)
+  const rough = near ? { pose: scaled(near, 1 / by) } : roughly(colours, teeth)
+  if ('fault' in rough) return rough
+  const answer = measuredAt(colours, teeth, rough.pose)
+  if ('fault' in answer) return answer
+  const { measured } = answer
+  return { measured: { ...measured, pxPerMm: measured.pxPerMm * by, pose: scaled(measured.pose, by) } }
 }
