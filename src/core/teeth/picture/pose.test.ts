@@ -8,7 +8,10 @@ const at = (one: Pose, X: number, Y: number): readonly [number, number] => {
   project(one, X, Y, to)
   return [to[0] ?? NaN, to[1] ?? NaN]
 }
-const place = fc.tuple(fc.double({ min: -90, max: 90, noNaN: true }), fc.double({ min: -90, max: 90, noNaN: true }))
+const place = fc.tuple(
+  fc.double({ min: -90, max: 90, noNaN: true }),
+  fc.double({ min: -90, max: 90, noNaN: true }),
+)
 
 describe('a pose', () => {
   test('taken back is where it came from', () => {
