@@ -72,6 +72,11 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
     world: 'own',
     ledger: undefined as unknown as Ledger,
     kept: { read: () => Promise.resolve(undefined), keep: () => Promise.resolve() },
+    pictures: {
+      read: () => Promise.resolve(undefined),
+      keep: () => Promise.resolve('picture'),
+      drop: () => Promise.resolve(),
+    },
     entries,
     garage,
     now: TODAY,

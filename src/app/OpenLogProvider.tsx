@@ -7,6 +7,7 @@ import { SafeKeepingContext, type StoragePromise } from '../session/safe-keeping
 import { useSafeKeeper } from '../session/use-safe-keeping.ts'
 import { useWriting } from '../session/use-writing.ts'
 import { keep, readKept } from '../store/kept.ts'
+import { dropPicture, keepPicture, readPicture } from '../store/pictures.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
 import { makeDemoWorld } from '../workers/demo-world.ts'
 import { entriesLastTime, hasSeenEntries, markEntries } from './log-mark.ts'
@@ -48,6 +49,12 @@ const kept: OpenLog['kept'] = {
   keep: (key, value) => keep(ledger.database, key, value),
 }
 
+const pictures: OpenLog['pictures'] = {
+  read: (id) => readPicture(ledger.database, id),
+  keep: (jpeg) => keepPicture(ledger.database, jpeg),
+  drop: (id) => dropPicture(ledger.database, id),
+}
+
 const PROMISE_WORDS: Readonly<Record<StoragePromise, string>> = {
   given: 'Your log lives in this browser alone. The browser has promised not to delete it.',
   refused:
@@ -76,7 +83,7 @@ function Open({ stored, entries, children }: OpenProps) {
     return () => clearTimeout(timer)
   }, [])
   const open = useMemo<OpenLog>(
-    () => ({ world, ledger, kept, entries, garage, now, ...writing }),
+    () => ({ world, ledger, kept, pictures, entries, garage, now, ...writing }),
     [entries, garage, now, writing],
   )
   return (

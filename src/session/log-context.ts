@@ -14,11 +14,19 @@ export interface KeptThings {
   readonly keep: (key: string, value: unknown) => Promise<void>
 }
 
+/** Pictures kept beside the log, each by its id: an entry names it. */
+export interface KeptPictures {
+  readonly read: (id: string) => Promise<Blob | undefined>
+  readonly keep: (jpeg: Blob) => Promise<string>
+  readonly drop: (id: string) => Promise<void>
+}
+
 /** The open log and what it says. */
 export interface OpenLog {
   readonly world: World
   readonly ledger: Ledger
   readonly kept: KeptThings
+  readonly pictures: KeptPictures
   readonly entries: readonly Entry[]
   readonly garage: Garage
   /** The time, kept fresh enough for days and distances. */

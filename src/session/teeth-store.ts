@@ -52,6 +52,7 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
       log.parts,
       log.looks,
       log.listed['cog-test'],
+      log.listed.picture,
       ...group.bikes.map((bike) => log.bikes.get(bike)),
     ]
     const before = asked.get(group.id)

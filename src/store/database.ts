@@ -3,6 +3,7 @@ import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { entryChecks, type EntryChecks } from '../formats/entry-checks.ts'
 import { beginGeneration } from './generation.ts'
+import type { StoredPicture } from './pictures.ts'
 
 /** An entry and its place in the order of arrival on this device. */
 export type StoredEntry = Entry & { seq: number }
@@ -34,6 +35,7 @@ export type LogDatabase = Dexie & {
   readonly kept: EntityTable<KeptThing, 'key'>
   readonly answers: EntityTable<StoredAnswer, 'key'>
   readonly aside: EntityTable<AsideEntry, 'text'>
+  readonly pictures: EntityTable<StoredPicture, 'id'>
 }
 
 /** Which records are open: the user's own or the demo garage. They never mix. */
@@ -81,12 +83,13 @@ export function openDatabase(world: World): LogDatabase {
   database.version(3).stores({ forecasts: '&group' })
   database.version(4).stores({ aside: '&text' }).upgrade(upgradeEntries)
   database.version(5).stores({ forecasts: null, answers: '&key, [job+version+about+at], [at+bytes]' })
+  database.version(6).stores({ pictures: '&id' })
   database.on('populate', (transaction) => void beginGeneration(transaction))
   return database
 }
 
 /** The newest shape of the database that this build knows. */
-const SHAPE = 5
+const SHAPE = 6
 /** Dexie counts in tenths, so that there is room between two shapes. */
 const shapeOf = (database: LogDatabase): number => database.backendDB().version / 10
 

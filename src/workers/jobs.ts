@@ -1,5 +1,6 @@
 import type { JobSteps } from '../core/job.ts'
 import { nextLookSteps } from '../core/wear/next-look-value.ts'
+import { pictureSteps } from '../core/teeth/picture/measure.ts'
 import { teethOutlookSteps } from '../core/teeth/teeth-outlook.ts'
 import { riderOutlookSteps } from '../core/wear/rider-outlook.ts'
 import type { ArchiveQuestion, PackedQuestion, RideFilesQuestion } from './ride-jobs.ts'
@@ -12,6 +13,7 @@ export const JOBS = {
   'rider-outlook': riderOutlookSteps,
   'teeth-outlook': teethOutlookSteps,
   'next-look': nextLookSteps,
+  'teeth-picture': pictureSteps,
   'ride-files': async function* (question: RideFilesQuestion) {
     const { rideFileSteps } = await import('./ride-jobs.ts')
     return yield* rideFileSteps(question)
@@ -46,6 +48,7 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'rider-outlook': 6,
   'teeth-outlook': 1,
   'next-look': 1,
+  'teeth-picture': 1,
   'ride-files': 1,
   'ride-archive': 1,
   'packed-rides': 1,

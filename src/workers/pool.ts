@@ -1,6 +1,7 @@
-import { proxy } from 'comlink'
+import { proxy, transfer } from 'comlink'
 import type { JobStep } from '../core/job.ts'
 import type { AnswersWorker, Outcome } from './answers.worker.ts'
+import { buffersOf } from './buffers.ts'
 import type { Answer, JobName, Part, Question } from './jobs.ts'
 import type { Started } from './start-worker.ts'
 
@@ -12,6 +13,8 @@ export interface AskOptions<N extends JobName> {
   readonly isWaitedFor: boolean
   /** Told how far it has come. A part that is handed over is the caller's from then on. */
   readonly onStep?: (step: JobStep<Part<N>>) => void
+  /** The question's bytes go to the worker and are no longer here; else they are copied. */
+  readonly isHandedOver?: true
 }
 
 /** Something that was asked. */
@@ -129,7 +132,11 @@ export function workerPool(start: () => Started<AnswersWorker>, size: number): P
   let ids = 0
   return {
     size,
-    ask: <N extends JobName>(name: N, question: Question<N>, { isWaitedFor, onStep }: AskOptions<N>) => {
+    ask: <N extends JobName>(
+      name: N,
+      question: Question<N>,
+      { isWaitedFor, onStep, isHandedOver }: AskOptions<N>,
+    ) => {
       const id = ++ids
       let settle: (answer: Answer<N> | undefined) => void = () => undefined
       let fail: (error: unknown) => void = () => undefined
@@ -142,7 +149,10 @@ export function workerPool(start: () => Started<AnswersWorker>, size: number): P
         if (!isStopped) onStep?.(step as JobStep<Part<N>>)
       }
       const run = async ({ remote }: Started<AnswersWorker>): Promise<void> => {
-        const outcome = await (remote.run as unknown as RunOf<N>)(id, name, question, proxy(heard))
+        const given = isHandedOver
+          ? transfer(question as Question<N> & object, buffersOf(question))
+          : question
+        const outcome = await (remote.run as unknown as RunOf<N>)(id, name, given, proxy(heard))
         settle(outcome?.answer)
       }
       const task: Task = { isWaitedFor, fail, run }

@@ -113,7 +113,14 @@ function foundIn(garage: Garage, id: PartId, spec: SetSpec) {
         ? ({ kind: 'tool', result: result === 'held' ? 'pass' : 'condemn' } as const)
         : ({ kind: 'ride', result: result === 'held' ? 'held' : 'skipped' } as const),
   }))
-  return [...looks, ...tests].filter(({ sprocket }) => sprocket >= 0).sort((a, b) => (a.at < b.at ? -1 : 1))
+  const pictures = (garage.listed.picture.get(id) ?? []).map(({ at, cog, excessMm, sdMm }) => ({
+    at,
+    sprocket: numberOf(cog),
+    found: { kind: 'picture', mm: excessMm, sdMm } as const,
+  }))
+  return [...looks, ...tests, ...pictures]
+    .filter(({ sprocket }) => sprocket >= 0)
+    .sort((a, b) => (a.at < b.at ? -1 : 1))
 }
 
 /** The rides of a run, cut where something was found out and where they get long. */

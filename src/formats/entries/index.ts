@@ -15,6 +15,7 @@ import { lookAnswerSchema } from './look-answer.ts'
 import { readingUseSchema } from './reading-use.ts'
 import { cogTestSchema } from './cog-test.ts'
 import { lookSchema } from './look.ts'
+import { pictureSchema } from './picture.ts'
 import { washSchema } from './wash.ts'
 import { limitSchema } from './limit.ts'
 import { planSchema } from './plan.ts'
@@ -38,6 +39,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   'look-answer': lookAnswerSchema,
   look: lookSchema,
   'cog-test': cogTestSchema,
+  picture: pictureSchema,
   wash: washSchema,
   limit: limitSchema,
   plan: planSchema,

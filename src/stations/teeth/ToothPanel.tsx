@@ -15,6 +15,7 @@ import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayAgo, sayDay, sayFigure, sayPercent } from '../../ui/words/numbers.ts'
 import { CogTests } from './CogTests.tsx'
 import { MatchByEye } from './MatchByEye.tsx'
+import { TakePicture } from './picture/TakePicture.tsx'
 import { nameOf } from './say-teeth.ts'
 
 /** What each word looks like on a tooth. */
@@ -27,7 +28,7 @@ const LOOKS_LIKE: Readonly<Record<WearWord, string>> = {
 }
 
 /** Everything the log holds about one sprocket, newest first. */
-function ToothHistory({ state: { sprocket, tests } }: { readonly state: ToothState }) {
+function ToothHistory({ state: { sprocket, tests, pictures } }: { readonly state: ToothState }) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const { part, role, teeth } = sprocket
@@ -35,8 +36,8 @@ function ToothHistory({ state: { sprocket, tests } }: { readonly state: ToothSta
     const looks = (garage.looks.get(part.entry.part) ?? []).filter(
       ({ cog }) => cog === (role === 'cog' ? teeth : undefined),
     )
-    return [...looks, ...tests].sort((a, b) => (a.at < b.at ? 1 : -1))
-  }, [garage, part, role, teeth, tests])
+    return [...looks, ...tests, ...pictures].sort((a, b) => (a.at < b.at ? 1 : -1))
+  }, [garage, part, role, teeth, tests, pictures])
   if (found.length === 0) return null
   return (
     <div className="border-t border-hairline pt-3">
@@ -118,6 +119,7 @@ export function ToothPanel({ state, teeth }: Props) {
                 : `Probably ${word}: ${LOOKS_LIKE[word]}.`}
           </p>
         </div>
+        {isDrawn && <TakePicture key={`${part.entry.part} ${sprocket.teeth}`} state={state} />}
         {role === 'cog' && <CogTests state={state} teeth={teeth} />}
         <ToothHistory state={state} />
       </div>

@@ -14,6 +14,7 @@ import { lookAnswer } from './look-answer.ts'
 import { note } from './note.ts'
 import { odometer } from './odometer.ts'
 import { part } from './part.ts'
+import { picture } from './picture.ts'
 import { plan } from './plan.ts'
 import { readingUse } from './reading-use.ts'
 import { reading } from './reading.ts'
@@ -33,6 +34,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   wash,
   look,
   'cog-test': cogTest,
+  picture,
   fit,
   remove,
   part,

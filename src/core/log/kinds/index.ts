@@ -13,6 +13,7 @@ import { tool } from './tool.ts'
 import { zeroing } from './zeroing.ts'
 import { cogTest } from './cog-test.ts'
 import { look } from './look.ts'
+import { picture } from './picture.ts'
 import { wash } from './wash.ts'
 import { limit } from './limit.ts'
 import { plan } from './plan.ts'
@@ -36,6 +37,7 @@ export const KINDS = {
   zeroing,
   look,
   'cog-test': cogTest,
+  picture,
   wash,
   limit,
   plan,

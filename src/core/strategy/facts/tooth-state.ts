@@ -2,6 +2,7 @@ import { gearMix, sprocketTeeth } from '../../exposure/gear-mix.ts'
 import type { WearWord } from '../../log/entry.ts'
 import type { Garage } from '../../log/garage.ts'
 import type { CogTestEntry } from '../../log/kinds/cog-test.ts'
+import type { PictureEntry } from '../../log/kinds/picture.ts'
 import { MM_PER_PERCENT } from '../../teeth/evidence.ts'
 import { skipChance } from '../../teeth/skipping.ts'
 import type { SprocketOutlook, TeethOutlook } from '../../teeth/teeth-outlook.ts'
@@ -27,6 +28,8 @@ export interface ToothState {
   readonly share: number | undefined
   /** Tests under load, oldest first. */
   readonly tests: readonly CogTestEntry[]
+  /** Measured pictures, oldest first. */
+  readonly pictures: readonly PictureEntry[]
 }
 
 /** The word for a sprocket: by all that is known, else the eye's last. */
@@ -62,6 +65,9 @@ export function toothStates(
       share: mix.totalKj > 0 && (role === 'cog' || role === 'ring') ? (kj ?? 0) / mix.totalKj : undefined,
       tests:
         role === 'cog' ? (garage.listed['cog-test'].get(id) ?? []).filter(({ cog }) => cog === count) : [],
+      pictures: (garage.listed.picture.get(id) ?? []).filter(
+        ({ cog }) => cog === (role === 'cog' ? count : undefined),
+      ),
     }
   })
 }

@@ -1,3 +1,4 @@
+import { toEnd, type JobStep } from '../../job.ts'
 import { sprocketGeometry } from '../geometry.ts'
 import { alignPart } from './align.ts'
 import type { Comb } from './comb.ts'
@@ -87,8 +88,8 @@ function roughly(
   return best ? { pose: scaled(best.pose, 2) } : { fault: 'none-found' }
 }
 
-/** Measures the part at a rough pose in colours. */
-function measuredAt(whole: Colours, teeth: number, rough: Pose): PictureAnswer {
+/** Measures the part at a rough pose in colours. @yields before the longest piece of work */
+function* measuredAt(whole: Colours, teeth: number, rough: Pose): Generator<JobStep, PictureAnswer, undefined> {
   const [{ width, height }] = whole
   const box = boxOf(rough, sprocketGeometry(teeth).tipMaxMm / 2 + MARGIN_MM, width, height)
   if (box.width < 32 || box.height < 32) return { fault: 'cut-off' }
@@ -98,6 +99,7 @@ function measuredAt(whole: Colours, teeth: number, rough: Pose): PictureAnswer {
     blurred(cut(green, box), BLUR_PX),
     blurred(cut(blue, box), BLUR_PX),
   ]
+  yield { done: 2, of: STEPS }
   const profile = valleyProfile(teeth)
   const settled = settle(soft, profile, teeth, cutAt(rough, box.x, box.y))
   if (!settled) return { fault: 'none-found' }
@@ -136,19 +138,37 @@ function measuredAt(whole: Colours, teeth: number, rough: Pose): PictureAnswer {
   }
 }
 
+/** A picture, and what is known of what is in it. */
+export interface PictureQuestion extends Pixels {
+  /** Teeth of the sprocket, as they were counted. */
+  readonly teeth: number
+  /** Where it lies, if that is known, in the picture's pixels: laid there by hand. */
+  readonly near?: Pose
+}
+
+const STEPS = 3
+
 /**
  * Measures the wear of a cog or ring in a picture taken about flat to it.
- * @param teeth of the sprocket, as it was counted
- * @param near where it lies, if that is known, in the picture's pixels: laid there by hand
- * @returns the measurement, or why there is none
+ * @returns by steps, the measurement, or why there is none
  */
-export function measurePicture(pixels: Pixels, teeth: number, near?: Pose): PictureAnswer {
+export function* pictureSteps({
+  teeth,
+  near,
+  ...pixels
+}: PictureQuestion): Generator<JobStep, PictureAnswer, undefined> {
   if (Math.min(pixels.width, pixels.height) < LEAST_SIDE) return { fault: 'too-small' }
+  yield { done: 0, of: STEPS }
   const { colours, by } = coloursOf(pixels, FINE)
+  yield { done: 1, of: STEPS }
   const rough = near ? { pose: scaled(near, 1 / by) } : roughly(colours, teeth)
   if ('fault' in rough) return rough
-  const answer = measuredAt(colours, teeth, rough.pose)
+  const answer = yield* measuredAt(colours, teeth, rough.pose)
   if ('fault' in answer) return answer
   const { measured } = answer
   return { measured: { ...measured, pxPerMm: measured.pxPerMm * by, pose: scaled(measured.pose, by) } }
 }
+
+/** The same in one go. */
+export const measurePicture = (pixels: Pixels, teeth: number, near?: Pose): PictureAnswer =>
+  toEnd(pictureSteps({ ...pixels, teeth, ...(near && { near }) }))

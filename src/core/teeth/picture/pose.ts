@@ -141,3 +141,34 @@ export function scaled(pose: Pose, by: number): Pose {
     h,
   )
 }
+
+/** The same part moved in its picture, turned about its centre, and larger by a factor. */
+export function nudged(
+  pose: Pose,
+  {
+    x = 0,
+    y = 0,
+    turn = 0,
+    size = 1,
+  }: { readonly x?: number; readonly y?: number; readonly turn?: number; readonly size?: number },
+): Pose {
+  const [c, s] = [size * Math.cos(turn), size * Math.sin(turn)]
+  const [g, h] = [pose[6] as number, pose[7] as number]
+  const row = (i: number): readonly [number, number] => [
+    (pose[i] as number) * c + (pose[i + 1] as number) * s,
+    (pose[i + 1] as number) * c - (pose[i] as number) * s,
+  ]
+  const [G, H] = [g * c + h * s, h * c - g * s]
+  const [[a, b], [d, e]] = [row(0), row(3)]
+  // Moved in the picture, not on the part: the last row brings its own share along.
+  return Float64Array.of(
+    a + x * G,
+    b + x * H,
+    (pose[2] as number) + x,
+    d + y * G,
+    e + y * H,
+    (pose[5] as number) + y,
+    G,
+    H,
+  )
+}

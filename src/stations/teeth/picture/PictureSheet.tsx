@@ -1,0 +1,219 @@
+import { useMemo, useState } from 'react'
+import type { ToothState } from '../../../core/strategy/facts/tooth-state.ts'
+import { MM_PER_PERCENT } from '../../../core/teeth/evidence.ts'
+import type { MeasuredPicture } from '../../../core/teeth/picture/measure.ts'
+import { flatPose, type Pose } from '../../../core/teeth/picture/pose.ts'
+import { sprocketGeometry } from '../../../core/teeth/geometry.ts'
+import { toothWord } from '../../../core/teeth/tooth-word.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { WearMark } from '../../../ui/glyphs/ToothGlyph.tsx'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { Sheet } from '../../../ui/parts/Sheet.tsx'
+import { useInTurn } from '../../../ui/use-in-turn.ts'
+import { sayDay } from '../../../ui/words/numbers.ts'
+import { nameOf } from '../say-teeth.ts'
+import { keptPicture, type DecodedPicture } from './decode-picture.ts'
+import { PictureOverlay } from './PictureOverlay.tsx'
+import { RoundCurve } from './RoundCurve.tsx'
+import { isAtOdds, sayGrounds, sayMeasured, sayPictureFault } from './say-picture.ts'
+import type { Measuring } from './use-measuring.ts'
+
+/** So many of the worst valleys are marked, where they are worse than the rest by more than this, mm. */
+const MARKED = 3
+const WORSE_MM = 0.1
+
+/** A part in the middle of a picture that fills most of it: where the hand begins. */
+function inTheMiddle({ width, height }: DecodedPicture, teeth: number): Pose {
+  const radius = sprocketGeometry(teeth).tipMaxMm / 2
+  return flatPose(width / 2, height / 2, (0.4 * Math.min(width, height)) / radius, -Math.PI / 2)
+}
+
+function worstOf({ byValley, teeth, valleyExcessMm }: MeasuredPicture): readonly number[] {
+  const count = byValley.length
+  return byValley
+    .map((mm, valley) => ({ mm, valley }))
+    .filter(
+      ({ mm, valley }) =>
+        mm > valleyExcessMm + WORSE_MM &&
+        teeth[valley] === 'whole' &&
+        teeth[(valley - 1 + count) % count] === 'whole',
+    )
+    .sort((a, b) => b.mm - a.mm)
+    .slice(0, MARKED)
+    .map(({ valley }) => valley)
+}
+
+interface StandsProps {
+  readonly measuring: Measuring
+  readonly name: string
+  readonly teeth: number
+  readonly stop: () => void
+}
+
+/** How far it has come, what came of it, or why nothing did. */
+function HowItStands({ measuring, name, teeth, stop }: StandsProps) {
+  const answer = measuring.status === 'done' ? measuring.answer : undefined
+  const measured = answer && 'measured' in answer ? answer.measured : undefined
+  const word = measured && toothWord(measured.valleyExcessMm / MM_PER_PERCENT)
+  return (
+    <div aria-live="polite">
+      {measuring.status === 'opening' && <p>Opening the picture…</p>}
+      {measuring.status === 'measuring' && (
+        <div className="flex flex-wrap items-center gap-3">
+          <progress
+            max={1}
+            value={measuring.share}
+            aria-label="Measuring the picture"
+            className="h-2 grow accent-petrol"
+          />
+          <Button onClick={stop}>Stop</Button>
+        </div>
+      )}
+      {measuring.status === 'stopped' && <p>Stopped.</p>}
+      {measuring.status === 'failed' && (
+        <p role="alert">The picture could not be measured. Choose it again.</p>
+      )}
+      {measuring.status === 'unreadable' && (
+        <p role="alert">{sayPictureFault(measuring.fault, name, teeth)}</p>
+      )}
+      {answer && 'fault' in answer && (
+        <p role="alert">{sayPictureFault(answer.fault, name, teeth, answer.counted)}</p>
+      )}
+      {measured && word && (
+        <>
+          <p className="text-lg">
+            {sayMeasured(measured)} <WearMark word={word} className="align-middle" />
+          </p>
+          <p className="mt-1 text-sm text-steel">{sayGrounds(measured)}.</p>
+        </>
+      )}
+    </div>
+  )
+}
+
+interface Props {
+  readonly state: ToothState
+  readonly measuring: Measuring
+  readonly measure: (picture: DecodedPicture, near?: Pose) => void
+  readonly stop: () => void
+  readonly onClose: () => void
+}
+
+/** A picture of one sprocket: the outline laid over it, what it measures, and whether it counts. */
+export function PictureSheet({ state, measuring, measure, stop, onClose }: Props) {
+  const { record, now, pictures } = useOpenLog()
+  const { sprocket } = state
+  const name = nameOf(sprocket)
+  const [laid, setLaid] = useState<Pose>()
+  const [byHand, setByHand] = useState(false)
+  const [isKept, setKept] = useState(false)
+  const answer = measuring.status === 'done' ? measuring.answer : undefined
+  const measured = answer && 'measured' in answer ? answer.measured : undefined
+  const picture = 'picture' in measuring ? measuring.picture : undefined
+  const pose =
+    laid ?? measured?.pose ?? (picture && byHand ? inTheMiddle(picture, sprocket.teeth) : undefined)
+  const worst = useMemo(() => (measured ? worstOf(measured) : []), [measured])
+  const word = measured && toothWord(measured.valleyExcessMm / MM_PER_PERCENT)
+  const eye = sprocket.look
+  const count = useInTurn(async () => {
+    if (!measured || !picture) return
+    const bytes = isKept ? await keptPicture(picture) : undefined
+    const id = bytes && (await pictures.keep(bytes))
+    const written = await record(
+      [
+        {
+          kind: 'picture',
+          at: now,
+          part: sprocket.part.entry.part,
+          ...(sprocket.role === 'cog' && { cog: sprocket.teeth }),
+          excessMm: measured.valleyExcessMm,
+          sdMm: measured.sdMm,
+          leanDeg: measured.leanDeg,
+          landMm: measured.landMm,
+          teethSeen: measured.teeth.filter((tooth) => tooth !== 'hidden').length,
+          setAside: measured.teeth.filter((tooth) => tooth === 'short').length,
+          ...(id !== undefined && { picture: id }),
+        },
+      ],
+      `${name} measured in a picture.`,
+    )
+    if (written) onClose()
+  })
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title={`A picture of ${name}`}
+      note="It stays on this device: nothing is sent anywhere."
+    >
+      <div className="flex flex-col gap-3">
+        {picture && (
+          <PictureOverlay
+            picture={picture}
+            name={name}
+            teeth={sprocket.teeth}
+            pose={pose}
+            worn={!laid && measured ? measured.wornMm : [0, 0]}
+            worst={laid ? [] : worst}
+            {...(byHand && {
+              onMove: (next: Pose, isOver: boolean) => {
+                setLaid(next)
+                if (!isOver) return
+                measure(picture, next)
+              },
+            })}
+          />
+        )}
+        <HowItStands measuring={measuring} name={name} teeth={sprocket.teeth} stop={stop} />
+        {measured && <RoundCurve {...measured} />}
+        {word && eye && isAtOdds(eye.word, word) && (
+          <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
+            By eye it was {eye.word} ({sayDay(eye.at, now)}), in the picture it is {word}. Is it the right
+            cog, and the outline on its teeth? Both count until one is left out.
+          </p>
+        )}
+        {picture && !byHand && measuring.status !== 'measuring' && (
+          <Button
+            onClick={() => {
+              setByHand(true)
+              setLaid(measured?.pose ?? inTheMiddle(picture, sprocket.teeth))
+            }}
+          >
+            Lay the outline by hand
+          </Button>
+        )}
+        {byHand && (
+          <p className="text-sm text-steel">
+            Drag the round handle to move the outline, the square one to size it, the other to turn it; or use
+            the arrow keys on them, with Shift for long steps. It is measured anew each time.
+          </p>
+        )}
+        {laid && picture && measured && measuring.status === 'done' && (
+          <Button onClick={() => setLaid(undefined)}>Show where it was found</Button>
+        )}
+        {measured && (
+          <>
+            <label className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                checked={isKept}
+                onChange={(event) => setKept(event.target.checked)}
+                className="size-5 accent-petrol"
+              />
+              <span>
+                Keep the picture too, smaller, beside the log{' '}
+                <span className="text-sm text-steel">(it goes into your backups)</span>
+              </span>
+            </label>
+            <div className="flex flex-wrap gap-2">
+              <Button look="firm" onClick={count}>
+                Count it
+              </Button>
+              <Button onClick={onClose}>Leave it</Button>
+            </div>
+          </>
+        )}
+      </div>
+    </Sheet>
+  )
+}
