@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, type KeyboardEvent, type PointerEvent } fro
 import { sprocketGeometry } from '../../../core/teeth/geometry.ts'
 import type { Point } from '../../../core/teeth/outline.ts'
 import { laidOutline, valleyAt } from '../../../core/teeth/picture/laid.ts'
-import { nudged, project, type Pose } from '../../../core/teeth/picture/pose.ts'
+import { nudged, project, type Box, type Pose } from '../../../core/teeth/picture/pose.ts'
 import type { DecodedPicture } from './decode-picture.ts'
 
 /** Drawn over a picture, whatever the theme. */
@@ -32,7 +32,8 @@ function handleAt(handle: Handle, teeth: number, pose: Pose): Point {
       ? [0, 0]
       : handle === 'edge'
         ? [shape.rootDiameterMm / 2, 0]
-        : [(shape.tipMinMm + shape.tipMaxMm) / 4, Math.PI / teeth]
+        : // A quarter of the way round, so that neither lies on the other.
+          [(shape.tipMinMm + shape.tipMaxMm) / 4, ((2 * Math.round(teeth / 4) + 1) * Math.PI) / teeth]
   project(pose, radius * Math.cos(angle), radius * Math.sin(angle), at)
   return { x: at[0] as number, y: at[1] as number }
 }
@@ -77,21 +78,21 @@ interface Props {
   readonly worn: readonly [number, number]
   /** Valleys that are marked as the worst. */
   readonly worst: readonly number[]
+  /** The part of the picture that is shown, in its pixels. */
+  readonly view: Box
   /** Told of every move; the last of a row of moves is one that ends it. Absent: the outline cannot be moved. */
   readonly onMove?: (pose: Pose, isOver: boolean) => void
 }
 
 /** The outline as it is, drawn so that it shows on light and dark alike; as new, dashed; the worst valleys ringed. */
 function Lines({
-  width,
-  height,
+  view,
   teeth,
   pose,
   worn,
   worst,
 }: Pick<Props, 'teeth' | 'worn' | 'worst'> & {
-  readonly width: number
-  readonly height: number
+  readonly view: Box
   readonly pose: Pose
 }) {
   const { now, fresh, ringPx } = useMemo(
@@ -105,7 +106,7 @@ function Lines({
   const line = { fill: 'none', vectorEffect: 'non-scaling-stroke' } as const
   return (
     <svg
-      viewBox={`0 0 ${width} ${height}`}
+      viewBox={`${view.x} ${view.y} ${view.width} ${view.height}`}
       aria-hidden="true"
       className="pointer-events-none absolute inset-0 size-full"
     >
@@ -121,20 +122,21 @@ function Lines({
 }
 
 /** The picture with the outline laid over it: as worn in full, as new dashed, the worst valleys ringed. */
-export function PictureOverlay({ picture, name, teeth, pose, worn, worst, onMove }: Props) {
-  const { width, height, canvas } = picture
+export function PictureOverlay({ picture, name, teeth, pose, worn, worst, view, onMove }: Props) {
+  const { canvas } = picture
+  const { x: left, y: top, width, height } = view
   const place = useRef<HTMLDivElement>(null)
   const held = useRef<{ readonly handle: Handle; readonly from: Point } | undefined>(undefined)
   const shown = useRef<HTMLCanvasElement>(null)
   useEffect(() => {
-    shown.current?.getContext('2d')?.drawImage(canvas, 0, 0)
-  }, [canvas])
+    shown.current?.getContext('2d')?.drawImage(canvas, -left, -top)
+  }, [canvas, left, top, width, height])
   const pointIn = (event: PointerEvent): Point => {
     const box = place.current?.getBoundingClientRect()
     if (!box) return { x: 0, y: 0 }
     return {
-      x: ((event.clientX - box.left) / box.width) * width,
-      y: ((event.clientY - box.top) / box.height) * height,
+      x: left + ((event.clientX - box.left) / box.width) * width,
+      y: top + ((event.clientY - box.top) / box.height) * height,
     }
   }
   const moveTo = (event: PointerEvent, isOver: boolean): void => {
@@ -154,7 +156,7 @@ export function PictureOverlay({ picture, name, teeth, pose, worn, worst, onMove
         aria-label={`Your picture of ${name}`}
         className="block h-auto w-full"
       />
-      {pose && <Lines width={width} height={height} teeth={teeth} pose={pose} worn={worn} worst={worst} />}
+      {pose && <Lines view={view} teeth={teeth} pose={pose} worn={worn} worst={worst} />}
       {pose &&
         onMove &&
         HANDLES.map((handle) => {
@@ -165,7 +167,7 @@ export function PictureOverlay({ picture, name, teeth, pose, worn, worst, onMove
               type="button"
               aria-label={HANDLE_NAMES[handle]}
               title={HANDLE_NAMES[handle]}
-              style={{ left: `${(100 * x) / width}%`, top: `${(100 * y) / height}%` }}
+              style={{ left: `${(100 * (x - left)) / width}%`, top: `${(100 * (y - top)) / height}%` }}
               className={clsx(
                 'absolute grid size-11 -translate-x-1/2 -translate-y-1/2 cursor-grab touch-none place-items-center',
                 'before:block before:border-2 before:border-black before:bg-white before:content-[""]',

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import type { ToothState } from '../../../core/strategy/facts/tooth-state.ts'
 import { MM_PER_PERCENT } from '../../../core/teeth/evidence.ts'
 import type { MeasuredPicture } from '../../../core/teeth/picture/measure.ts'
-import { flatPose, type Pose } from '../../../core/teeth/picture/pose.ts'
+import { boxOf, flatPose, type Box, type Pose } from '../../../core/teeth/picture/pose.ts'
 import { sprocketGeometry } from '../../../core/teeth/geometry.ts'
 import { toothWord } from '../../../core/teeth/tooth-word.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
@@ -20,7 +20,11 @@ import type { Measuring } from './use-measuring.ts'
 
 /** So many of the worst valleys are marked, where they are worse than the rest by more than this, mm. */
 const MARKED = 3
-const WORSE_MM = 0.1
+const WORSE_MM = 0.12
+/** And where they are worn at all, mm. */
+const WORN_MM = 0.25
+/** So much is shown round the part, mm. */
+const ROUND_MM = 3
 
 /** A part in the middle of a picture that fills most of it: where the hand begins. */
 function inTheMiddle({ width, height }: DecodedPicture, teeth: number): Pose {
@@ -28,13 +32,19 @@ function inTheMiddle({ width, height }: DecodedPicture, teeth: number): Pose {
   return flatPose(width / 2, height / 2, (0.4 * Math.min(width, height)) / radius, -Math.PI / 2)
 }
 
+const sizeOf = ({ width, height }: DecodedPicture) => ({ width, height })
+
+/** What is shown of a picture once the part is found: the part, and a little round it. */
+const roundIt = (pose: Pose, { width, height }: DecodedPicture, teeth: number): Box =>
+  boxOf(pose, sprocketGeometry(teeth).tipMaxMm / 2 + ROUND_MM, width, height)
+
 function worstOf({ byValley, teeth, valleyExcessMm }: MeasuredPicture): readonly number[] {
   const count = byValley.length
   return byValley
     .map((mm, valley) => ({ mm, valley }))
     .filter(
       ({ mm, valley }) =>
-        mm > valleyExcessMm + WORSE_MM &&
+        mm > Math.max(WORN_MM, valleyExcessMm + WORSE_MM) &&
         teeth[valley] === 'whole' &&
         teeth[(valley - 1 + count) % count] === 'whole',
     )
@@ -99,24 +109,19 @@ interface Props {
   readonly onClose: () => void
 }
 
-/** A picture of one sprocket: the outline laid over it, what it measures, and whether it counts. */
-export function PictureSheet({ state, measuring, measure, stop, onClose }: Props) {
+/** Whether it counts, and whether the picture is kept. */
+function CountIt({
+  state: { sprocket },
+  measured,
+  picture,
+  onClose,
+}: Pick<Props, 'state' | 'onClose'> & {
+  readonly measured: MeasuredPicture
+  readonly picture: DecodedPicture
+}) {
   const { record, now, pictures } = useOpenLog()
-  const { sprocket } = state
-  const name = nameOf(sprocket)
-  const [laid, setLaid] = useState<Pose>()
-  const [byHand, setByHand] = useState(false)
   const [isKept, setKept] = useState(false)
-  const answer = measuring.status === 'done' ? measuring.answer : undefined
-  const measured = answer && 'measured' in answer ? answer.measured : undefined
-  const picture = 'picture' in measuring ? measuring.picture : undefined
-  const pose =
-    laid ?? measured?.pose ?? (picture && byHand ? inTheMiddle(picture, sprocket.teeth) : undefined)
-  const worst = useMemo(() => (measured ? worstOf(measured) : []), [measured])
-  const word = measured && toothWord(measured.valleyExcessMm / MM_PER_PERCENT)
-  const eye = sprocket.look
   const count = useInTurn(async () => {
-    if (!measured || !picture) return
     const bytes = isKept ? await keptPicture(picture) : undefined
     const id = bytes && (await pictures.keep(bytes))
     const written = await record(
@@ -135,18 +140,59 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
           ...(id !== undefined && { picture: id }),
         },
       ],
-      `${name} measured in a picture.`,
+      `${nameOf(sprocket)} measured in a picture.`,
     )
     if (written) onClose()
   })
   return (
+    <>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          checked={isKept}
+          onChange={(event) => setKept(event.target.checked)}
+          className="size-5 accent-petrol"
+        />
+        <span>
+          Keep the picture too, smaller, beside the log{' '}
+          <span className="text-sm text-steel">(it goes into your backups)</span>
+        </span>
+      </label>
+      <div className="flex flex-wrap gap-2">
+        <Button look="firm" onClick={count}>
+          Count it
+        </Button>
+        <Button onClick={onClose}>Leave it</Button>
+      </div>
+    </>
+  )
+}
+
+/** A picture of one sprocket: the outline laid over it, what it measures, and whether it counts. */
+export function PictureSheet({ state, measuring, measure, stop, onClose }: Props) {
+  const { now } = useOpenLog()
+  const { sprocket } = state
+  const name = nameOf(sprocket)
+  const [laid, setLaid] = useState<Pose>()
+  const [byHand, setByHand] = useState(false)
+  const answer = measuring.status === 'done' ? measuring.answer : undefined
+  const measured = answer && 'measured' in answer ? answer.measured : undefined
+  const isOther = answer !== undefined && 'fault' in answer && answer.fault === 'other-count'
+  const picture = 'picture' in measuring ? measuring.picture : undefined
+  const pose =
+    laid ?? measured?.pose ?? (picture && byHand ? inTheMiddle(picture, sprocket.teeth) : undefined)
+  const worst = useMemo(() => (measured ? worstOf(measured) : []), [measured])
+  const word = measured && toothWord(measured.valleyExcessMm / MM_PER_PERCENT)
+  const eye = sprocket.look
+  return (
     <Sheet
       open
+      wide
       onClose={onClose}
       title={`A picture of ${name}`}
       note="It stays on this device: nothing is sent anywhere."
     >
-      <div className="flex flex-col gap-3">
+      <div className="grid items-start gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         {picture && (
           <PictureOverlay
             picture={picture}
@@ -155,6 +201,11 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
             pose={pose}
             worn={!laid && measured ? measured.wornMm : [0, 0]}
             worst={laid ? [] : worst}
+            view={
+              byHand || !measured
+                ? { x: 0, y: 0, ...sizeOf(picture) }
+                : roundIt(measured.pose, picture, sprocket.teeth)
+            }
             {...(byHand && {
               onMove: (next: Pose, isOver: boolean) => {
                 setLaid(next)
@@ -164,55 +215,36 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
             })}
           />
         )}
-        <HowItStands measuring={measuring} name={name} teeth={sprocket.teeth} stop={stop} />
-        {measured && <RoundCurve {...measured} />}
-        {word && eye && isAtOdds(eye.word, word) && (
-          <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
-            By eye it was {eye.word} ({sayDay(eye.at, now)}), in the picture it is {word}. Is it the right
-            cog, and the outline on its teeth? Both count until one is left out.
-          </p>
-        )}
-        {picture && !byHand && measuring.status !== 'measuring' && (
-          <Button
-            onClick={() => {
-              setByHand(true)
-              setLaid(measured?.pose ?? inTheMiddle(picture, sprocket.teeth))
-            }}
-          >
-            Lay the outline by hand
-          </Button>
-        )}
-        {byHand && (
-          <p className="text-sm text-steel">
-            Drag the round handle to move the outline, the square one to size it, the other to turn it; or use
-            the arrow keys on them, with Shift for long steps. It is measured anew each time.
-          </p>
-        )}
-        {laid && picture && measured && measuring.status === 'done' && (
-          <Button onClick={() => setLaid(undefined)}>Show where it was found</Button>
-        )}
-        {measured && (
-          <>
-            <label className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                checked={isKept}
-                onChange={(event) => setKept(event.target.checked)}
-                className="size-5 accent-petrol"
-              />
-              <span>
-                Keep the picture too, smaller, beside the log{' '}
-                <span className="text-sm text-steel">(it goes into your backups)</span>
-              </span>
-            </label>
-            <div className="flex flex-wrap gap-2">
-              <Button look="firm" onClick={count}>
-                Count it
-              </Button>
-              <Button onClick={onClose}>Leave it</Button>
-            </div>
-          </>
-        )}
+        <div className="flex flex-col items-start gap-3 *:max-w-full">
+          <HowItStands measuring={measuring} name={name} teeth={sprocket.teeth} stop={stop} />
+          {measured && <RoundCurve {...measured} />}
+          {word && eye && isAtOdds(eye.word, word) && (
+            <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
+              By eye it was {eye.word} ({sayDay(eye.at, now)}), in the picture it is {word}. Is it the right
+              cog, and the outline on its teeth? Both count until one is left out.
+            </p>
+          )}
+          {picture && !byHand && measuring.status !== 'measuring' && !isOther && (
+            <Button
+              onClick={() => {
+                setByHand(true)
+                setLaid(measured?.pose ?? inTheMiddle(picture, sprocket.teeth))
+              }}
+            >
+              Lay the outline by hand
+            </Button>
+          )}
+          {byHand && (
+            <p className="text-sm text-steel">
+              Drag the round handle to move the outline, the square one to size it, the other to turn it; or
+              use the arrow keys on them, with Shift for long steps. It is measured anew each time.
+            </p>
+          )}
+          {laid && picture && measured && measuring.status === 'done' && (
+            <Button onClick={() => setLaid(undefined)}>Show where it was found</Button>
+          )}
+          {measured && picture && <CountIt {...{ state, measured, picture, onClose }} />}
+        </div>
       </div>
     </Sheet>
   )
