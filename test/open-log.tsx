@@ -76,6 +76,7 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
       read: () => Promise.resolve(undefined),
       keep: () => Promise.resolve('picture'),
       drop: () => Promise.resolve(),
+      all: () => Promise.resolve([]),
     },
     entries,
     garage,

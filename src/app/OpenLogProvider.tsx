@@ -7,7 +7,7 @@ import { SafeKeepingContext, type StoragePromise } from '../session/safe-keeping
 import { useSafeKeeper } from '../session/use-safe-keeping.ts'
 import { useWriting } from '../session/use-writing.ts'
 import { keep, readKept } from '../store/kept.ts'
-import { dropPicture, keepPicture, readPicture } from '../store/pictures.ts'
+import { dropPicture, keepPicture, picturesOf, readPicture } from '../store/pictures.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
 import { makeDemoWorld } from '../workers/demo-world.ts'
 import { entriesLastTime, hasSeenEntries, markEntries } from './log-mark.ts'
@@ -53,6 +53,10 @@ const pictures: OpenLog['pictures'] = {
   read: (id) => readPicture(ledger.database, id),
   keep: (jpeg) => keepPicture(ledger.database, jpeg),
   drop: (id) => dropPicture(ledger.database, id),
+  all: async () => {
+    const state = ledger.state()
+    return state.status === 'open' ? picturesOf(ledger.database, state.entries) : []
+  },
 }
 
 const PROMISE_WORDS: Readonly<Record<StoragePromise, string>> = {

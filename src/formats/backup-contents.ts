@@ -1,4 +1,5 @@
 import type { AsideEntry } from '../core/log/aside.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry } from '../core/log/entries.ts'
 
 /** A file that is no backup at all: what is wrong and how to mend it, in one sentence. */
@@ -12,6 +13,7 @@ export interface BackupContents {
   readonly entries: readonly Entry[]
   /** The others, to be kept beside the log. */
   readonly aside: readonly AsideEntry[]
+  readonly pictures: readonly KeptPicture[]
   /** What is wrong with the file as a whole, in one sentence, where something is. */
   readonly remark?: string
 }

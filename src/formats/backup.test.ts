@@ -39,13 +39,13 @@ const faultOfBackup = (broken: string): string => {
 
 describe('a backup', () => {
   test('read back is the log that was written', () => {
-    expect(readBackup(text)).toEqual({ entries, aside: [] })
+    expect(readBackup(text)).toEqual({ entries, aside: [], pictures: [] })
   })
 
   test('is open JSON with a name, a version and an entry a line', () => {
     expect(JSON.parse(text)).toMatchObject({
       format: 'jolt-mile-log',
-      version: 2,
+      version: 3,
       count: entries.length,
       aside: [],
     })
@@ -53,7 +53,7 @@ describe('a backup', () => {
   })
 
   test('of an empty log is read too', () => {
-    expect(readBackup(writeBackup([], noon(1, 1)))).toEqual({ entries: [], aside: [] })
+    expect(readBackup(writeBackup([], noon(1, 1)))).toEqual({ entries: [], aside: [], pictures: [] })
   })
 
   test('of the whole demo world comes back whole', () => {
@@ -65,7 +65,7 @@ describe('a backup', () => {
 
   test('carries what is kept aside along, again and again', () => {
     const once = readBackup(writeBackup(entries, noon(2, 1), aside))
-    expect(once).toEqual({ entries, aside })
+    expect(once).toEqual({ entries, aside, pictures: [] })
     expect(readBackup(writeBackup(once.entries, noon(2, 2), once.aside))).toEqual(once)
   })
 
@@ -92,7 +92,7 @@ describe('a backup', () => {
   })
 
   test('of a newer app gives what this one knows, and keeps the rest', () => {
-    const newer = writeBackup(entries, noon(2, 1), aside.slice(0, 1)).replace('"version":2', '"version":3')
+    const newer = writeBackup(entries, noon(2, 1), aside.slice(0, 1)).replace('"version":3', '"version":4')
     const back = readBackup(newer)
     expect(back.entries).toEqual(entries)
     expect(back.aside).toMatchObject([{ why: 'newer' }])
@@ -102,12 +102,18 @@ describe('a backup', () => {
   test('that does not hold everything is told from one that does', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
-    expect(differenceOf({ entries, aside: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [] }, entries, [])).toMatch(/1 of 13 entries/)
+    expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
+    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 13 entries/)
     expect(
-      differenceOf({ entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [] }, entries, []),
+      differenceOf(
+        { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
+        entries,
+        [],
+      ),
     ).toMatch(/1 of 13/)
-    expect(differenceOf({ entries, aside: [] }, entries, aside)).toMatch(/2 of the 2 entries kept aside/)
+    expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
+      /2 of the 2 entries kept aside/,
+    )
   })
 
   test.each([
@@ -198,5 +204,26 @@ describe('an entry at the door', () => {
     expect(faultOfDraft(lent)).toMatchObject({ field: 'lentTo' })
     expect(faultOfDraft(ride(1, 2, 20, { elapsedSeconds: 4e8 }))).toMatchObject({ field: 'elapsedSeconds' })
     expect(faultOfDraft(ride(1, 2, 20))).toBeUndefined()
+  })
+})
+
+describe('kept pictures', () => {
+  const picture = { id: 'front-ring', jpeg: Uint8Array.of(0xff, 0xd8, 0xff, 0xe0, 0, 1, 2, 250) }
+
+  test('come back from a backup byte for byte, from one that was cut short too', () => {
+    const text = writeBackup(entries, '2026-03-09T07:30:00.000Z', [], [picture])
+    expect(readBackup(text).pictures).toEqual([picture])
+    expect(readBackup(text.slice(0, -3)).pictures).toEqual([picture])
+    expect(differenceOf(readBackup(text), entries, [], [picture])).toBeUndefined()
+    const less = { ...readBackup(text), pictures: [] }
+    expect(differenceOf(less, entries, [], [picture])).toBe('1 of 1 pictures do not come back as they were')
+  })
+
+  test('that are none are kept aside, and the rest comes in', () => {
+    const text = writeBackup(entries, '2026-03-09T07:30:00.000Z', [], [picture]).replace(/"jpeg":"/, '"jpeg":"AAAA')
+    const { pictures, aside, entries: back } = readBackup(text)
+    expect(pictures).toEqual([])
+    expect(aside).toMatchObject([{ why: 'damaged', said: 'it is no picture that can be read' }])
+    expect(back).toHaveLength(entries.length)
   })
 })

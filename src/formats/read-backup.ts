@@ -2,11 +2,13 @@ import { ASIDE_REASONS, type AsideEntry, type AsideReason } from '../core/log/as
 import type { Entry } from '../core/log/entries.ts'
 import { BackupFileError, type BackupContents } from './backup-contents.ts'
 import { checkEntry } from './entry-schema.ts'
+import { readPictureText } from './picture-text.ts'
 import { BACKUP_FORMAT, BACKUP_VERSION } from './write-backup.ts'
 
 interface Parts {
   readonly entries: readonly unknown[]
   readonly aside: readonly unknown[]
+  readonly pictures: readonly unknown[]
   /** Lines that cannot be read at all. */
   readonly damaged: readonly string[]
   readonly remark?: string
@@ -32,11 +34,13 @@ function salvaged(text: string): Parts {
   if (!/^\s*\{\s*"format"\s*:\s*"jolt-mile-log"/.test(head)) throw new BackupFileError(NO_BACKUP)
   const entries: unknown[] = []
   const aside: unknown[] = []
+  const pictures: unknown[] = []
   const damaged: string[] = []
   let section = entries
   for (const line of lines) {
     const bare = line.trim().replace(/,$/, '')
     if (/^\],?\s*"aside"/.test(bare)) section = aside
+    else if (/^\],?\s*"pictures"/.test(bare)) section = pictures
     else if (bare !== '' && !/^[\]}\s]+$/.test(bare)) {
       const parsed = tryParse(bare)
       if (parsed) section.push(parsed.value)
@@ -51,6 +55,7 @@ function salvaged(text: string): Parts {
   return {
     entries,
     aside,
+    pictures,
     damaged,
     remark: `The file is cut short or damaged: ${entries.length} of its ${Number.isFinite(count) ? `${count} ` : ''}entries could be read. If there is a whole copy, bring it in too: nothing comes in twice.`,
   }
@@ -63,7 +68,7 @@ function partsOf(text: string): Parts {
   if (!parsed) return salvaged(trimmed)
   if (!isObject(parsed.value) || parsed.value['format'] !== BACKUP_FORMAT)
     throw new BackupFileError(NO_BACKUP)
-  const { version, count, entries, aside } = parsed.value
+  const { version, count, entries, aside, pictures } = parsed.value
   if (!Array.isArray(entries))
     throw new BackupFileError(
       Number(version) > BACKUP_VERSION
@@ -79,6 +84,7 @@ function partsOf(text: string): Parts {
   return {
     entries: entries as readonly unknown[],
     aside: Array.isArray(aside) ? (aside as readonly unknown[]) : [],
+    pictures: Array.isArray(pictures) ? (pictures as readonly unknown[]) : [],
     damaged: [],
     ...(remark !== undefined && { remark }),
   }
@@ -126,8 +132,12 @@ export function* backupSteps(
       )
   }
   for (const line of parts.damaged) keep(line, 'damaged', 'its line in the file cannot be read')
+  const pictures = parts.pictures.map(readPictureText)
+  for (const [i, picture] of pictures.entries())
+    if (!picture) keep(parts.pictures[i], 'damaged', 'it is no picture that can be read')
   return {
     entries,
+    pictures: pictures.flatMap((picture) => picture ?? []),
     aside: [...aside.values()],
     ...(parts.remark !== undefined && { remark: parts.remark }),
   }

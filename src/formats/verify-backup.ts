@@ -1,4 +1,5 @@
 import type { AsideEntry } from '../core/log/aside.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { canonicalText } from '../core/log/merge.ts'
 import type { BackupContents } from './backup-contents.ts'
@@ -12,6 +13,7 @@ export function differenceOf(
   contents: BackupContents,
   entries: readonly Entry[],
   aside: readonly AsideEntry[],
+  pictures: readonly KeptPicture[] = [],
 ): string | undefined {
   if (contents.remark !== undefined) return contents.remark
   const back = new Map(contents.entries.map((entry) => [entry.id, entry]))
@@ -20,6 +22,9 @@ export function differenceOf(
     return read === undefined || canonicalText(read) !== canonicalText(entry)
   })
   if (lost.length > 0) return `${lost.length} of ${entries.length} entries do not come back as they were`
+  const shown = new Map(contents.pictures.map(({ id, jpeg }) => [id, jpeg.length]))
+  const unseen = pictures.filter(({ id, jpeg }) => shown.get(id) !== jpeg.length).length
+  if (unseen > 0) return `${unseen} of ${pictures.length} pictures do not come back as they were`
   const beside = new Set(contents.aside.map(({ text }) => text))
   // What was kept aside may have become readable meanwhile: it then comes back as an entry.
   const missing = aside.filter(({ text }) => !beside.has(JSON.stringify(JSON.parse(text)))).length

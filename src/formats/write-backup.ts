@@ -1,21 +1,24 @@
 import type { AsideEntry } from '../core/log/aside.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
+import { writePicture } from './picture-text.ts'
 import type { Entry } from '../core/log/entries.ts'
 
 /** Name and version of the backup format. A version is never changed, only followed. */
 export const BACKUP_FORMAT = 'jolt-mile-log'
-export const BACKUP_VERSION = 2
+export const BACKUP_VERSION = 3
 
 const lines = (texts: readonly string[]): string => texts.join(',\n')
 
 /**
- * The whole log as one JSON text: `{ format, version, exportedAt, count, entries, aside }`, an entry a line, so that it
+ * The whole log as one JSON text: `{ format, version, exportedAt, count, entries, aside, pictures }`, an entry a line, so that it
  * can be read and compared by people too, and so that what is left of a damaged copy can still be read. `aside` holds
- * what is kept beside the log: `{ why, said, value }`.
+ * what is kept beside the log: `{ why, said, value }`; `pictures` those that entries name: `{ id, jpeg }`, in base 64.
  */
 export function writeBackup(
   entries: readonly Entry[],
   exportedAt: string,
   aside: readonly AsideEntry[] = [],
+  pictures: readonly KeptPicture[] = [],
 ): string {
   const head = JSON.stringify({
     format: BACKUP_FORMAT,
@@ -26,5 +29,5 @@ export function writeBackup(
   const held = aside.map(
     ({ text, why, said }) => `{"why":${JSON.stringify(why)},"said":${JSON.stringify(said)},"value":${text}}`,
   )
-  return `${head.slice(0, -1)},"entries":[\n${lines(entries.map((entry) => JSON.stringify(entry)))}\n],"aside":[\n${lines(held)}\n]}\n`
+  return `${head.slice(0, -1)},"entries":[\n${lines(entries.map((entry) => JSON.stringify(entry)))}\n],"aside":[\n${lines(held)}\n],"pictures":[\n${lines(pictures.map(writePicture))}\n]}\n`
 }

@@ -1,4 +1,5 @@
 import type { AsideEntry } from '../core/log/aside.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry } from '../core/log/entries.ts'
 import type { BackupContents } from '../formats/backup-contents.ts'
 import { differenceOf } from '../formats/verify-backup.ts'
@@ -37,10 +38,11 @@ export async function readAnyhow(
 const backupName = (world: 'own' | 'demo', now: string): string =>
   `jolt-mile-${world === 'demo' ? 'demo-' : ''}${now.slice(0, 10)}.json`
 
-/** What goes into a backup: the log as it is stored, and what is kept beside it. */
+/** What goes into a backup: the log as it is stored, and what is kept beside it, the pictures that it names among it. */
 export interface BackupOf {
   readonly stored: readonly Entry[]
   readonly aside: readonly AsideEntry[]
+  readonly pictures?: readonly KeptPicture[]
 }
 
 /**
@@ -56,9 +58,9 @@ export async function saveBackup(
   tell: (outcome: BackupOutcome) => void,
 ): Promise<BackupOutcome> {
   const attempt = async (): Promise<BackupOutcome> => {
-    const { stored, aside } = await find()
+    const { stored, aside, pictures = [] } = await find()
     const now = new Date().toISOString()
-    const text = writeBackup(stored, now, aside)
+    const text = writeBackup(stored, now, aside, pictures)
     const contents = await readAnyhow(
       new Blob([text]),
       () => text,
@@ -70,7 +72,7 @@ export async function saveBackup(
         ? 'it could not be read again to check it'
         : contents === 'cancelled'
           ? undefined
-          : differenceOf(contents, stored, aside)
+          : differenceOf(contents, stored, aside, pictures)
     hand(backupName(world, now), text)
     return difference === undefined
       ? { status: 'saved', count: stored.length }

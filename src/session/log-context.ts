@@ -1,6 +1,7 @@
 import { createContext, useContext, useMemo } from 'react'
 import type { BikeId, EntryId, IsoTime } from '../core/log/entry.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Garage } from '../core/log/garage.ts'
 import { bikeReport, type BikeReport } from '../core/strategy/facts/bike-report.ts'
 import type { World } from '../store/database.ts'
@@ -19,6 +20,8 @@ export interface KeptPictures {
   readonly read: (id: string) => Promise<Blob | undefined>
   readonly keep: (jpeg: Blob) => Promise<string>
   readonly drop: (id: string) => Promise<void>
+  /** Those that the log names now. */
+  readonly all: () => Promise<readonly KeptPicture[]>
 }
 
 /** The open log and what it says. */

@@ -1,8 +1,9 @@
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
-import type { Merge } from '../core/log/merge.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import { differenceOf } from '../formats/verify-backup.ts'
 import { writeBackup } from '../formats/write-backup.ts'
+import type { Ledger } from '../store/ledger.ts'
 import { readAnyhow } from './backup.ts'
 
 /** What of a folder is used here, as the browser gives it. */
@@ -26,7 +27,7 @@ export async function readOthers(
   folder: Folder,
   device: string,
   seen: SeenFiles,
-  merge: (entries: readonly Entry[], aside: readonly AsideEntry[]) => Promise<Merge>,
+  merge: Ledger['merge'],
 ): Promise<number> {
   let broughtIn = 0
   for await (const handle of folder.values()) {
@@ -36,7 +37,7 @@ export async function readOthers(
     if (seen.get(handle.name) === mark) continue
     const contents = await readAnyhow(file, () => file.text())
     if (contents === 'cancelled') continue
-    broughtIn += (await merge(contents.entries, contents.aside)).added.length
+    broughtIn += (await merge(contents.entries, contents.aside, contents.pictures)).added.length
     // Half a file, still on its way, is read again when the rest is there.
     if (contents.remark === undefined) seen.set(handle.name, mark)
   }
@@ -53,14 +54,15 @@ export async function writeOwn(
   device: string,
   stored: readonly Entry[],
   aside: readonly AsideEntry[],
+  pictures: readonly KeptPicture[],
   now: string,
 ): Promise<void> {
   const handle = await folder.getFileHandle(folderFileName(device), { create: true })
   const stream = await handle.createWritable()
-  await stream.write(writeBackup(stored, now, aside))
+  await stream.write(writeBackup(stored, now, aside, pictures))
   await stream.close()
   const file = await handle.getFile()
   const contents = await readAnyhow(file, () => file.text())
-  const difference = contents === 'cancelled' ? undefined : differenceOf(contents, stored, aside)
+  const difference = contents === 'cancelled' ? undefined : differenceOf(contents, stored, aside, pictures)
   if (difference !== undefined) throw new Error(difference)
 }

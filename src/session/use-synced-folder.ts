@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { v4 } from 'uuid'
 import type { Entry } from '../core/log/entries.ts'
 import { allAside } from '../store/merge-in.ts'
+import { picturesOf } from '../store/pictures.ts'
 import { keep, readKept } from '../store/kept.ts'
 import type { Ledger } from '../store/ledger.ts'
 import type { FolderState, SafeKeeping } from './safe-keeping.ts'
@@ -49,7 +50,14 @@ async function takeTurn(
     const at = new Date().toISOString()
     const state: FolderState = { name: folder.name, status: 'kept', at, broughtIn }
     if (log.status !== 'open' || before === log.stored) return { state }
-    await writeOwn(folder, device, log.stored, await allAside(ledger.database), at)
+    await writeOwn(
+      folder,
+      device,
+      log.stored,
+      await allAside(ledger.database),
+      await picturesOf(ledger.database, log.entries),
+      at,
+    )
     await onWritten(log.stored)
     return { state, written: log.stored }
   } catch (error) {

@@ -1,9 +1,9 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import { entryChecks, type EntryChecks } from '../formats/entry-checks.ts'
 import { beginGeneration } from './generation.ts'
-import type { StoredPicture } from './pictures.ts'
 
 /** An entry and its place in the order of arrival on this device. */
 export type StoredEntry = Entry & { seq: number }
@@ -35,7 +35,7 @@ export type LogDatabase = Dexie & {
   readonly kept: EntityTable<KeptThing, 'key'>
   readonly answers: EntityTable<StoredAnswer, 'key'>
   readonly aside: EntityTable<AsideEntry, 'text'>
-  readonly pictures: EntityTable<StoredPicture, 'id'>
+  readonly pictures: EntityTable<KeptPicture, 'id'>
 }
 
 /** Which records are open: the user's own or the demo garage. They never mix. */

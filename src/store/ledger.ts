@@ -10,6 +10,7 @@ import { allAside, forgetAside, mergeIn, moveAside, takeFromAside } from './merg
 import { secondCopy, type CopyPlace, type SecondCopy } from './second-copy.ts'
 import type { Merge } from '../core/log/merge.ts'
 import { entryChecks } from '../formats/entry-checks.ts'
+import { takePictures } from './pictures.ts'
 import { addEntries, wipe } from './write.ts'
 
 export type { Ledger, LogState } from './log-state.ts'
@@ -208,11 +209,14 @@ export function openLedger(
       )
       return { written, entries: log.oneStamp(log.held()) }
     },
-    merge: async (theirs, aside) => {
+    merge: async (theirs, aside, pictures = []) => {
       // What both hold is compared before, while nobody waits for the database.
       const first = mergeLogs(log.held(), theirs, clock())
       const rest = [...first.added, ...first.differing]
       const merge = await log.change((stored) => mergeIn(database, stored, rest, aside, clock()))
+      const state = log.state()
+      if (state.status === 'open' && pictures.length > 0)
+        await takePictures(database, state.entries, pictures)
       return { ...merge, known: merge.known + first.known, undoneHere: first.undoneHere }
     },
     setAside: (ids) => log.change(() => moveAside(database, ids)),

@@ -1,4 +1,5 @@
 import type { AsideEntry } from '../core/log/aside.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
 import type { Merge } from '../core/log/merge.ts'
 import type { LogDatabase, OpenFault } from './database.ts'
@@ -34,8 +35,12 @@ export interface Ledger {
    * @throws DraftError, LogVanishedError, or what the database throws
    */
   readonly write: (decide: (entries: readonly Entry[]) => readonly EntryDraft[]) => Promise<Written>
-  /** Adds what another log holds and this one does not, all or none. */
-  readonly merge: (theirs: readonly Entry[], aside: readonly AsideEntry[]) => Promise<Merge>
+  /** Adds what another log holds and this one does not, all or none; and the pictures that the log then names. */
+  readonly merge: (
+    theirs: readonly Entry[],
+    aside: readonly AsideEntry[],
+    pictures?: readonly KeptPicture[],
+  ) => Promise<Merge>
   /** Takes entries out of the log and keeps them beside it. */
   readonly setAside: (ids: readonly string[]) => Promise<number>
   /** Puts entries kept beside the log into it, where they can be counted. */

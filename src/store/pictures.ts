@@ -1,11 +1,6 @@
+import { picturesNamed, type KeptPicture } from '../core/log/kept-picture.ts'
+import type { Entry } from '../core/log/entries.ts'
 import type { LogDatabase } from './database.ts'
-
-/** A picture kept beside the log: an entry names it by its id. */
-export interface StoredPicture {
-  readonly id: string
-  /** As JPEG. */
-  readonly jpeg: Uint8Array<ArrayBuffer>
-}
 
 /** Keeps a picture under a new id. @returns the id, for the entry that it belongs to */
 export async function keepPicture(database: LogDatabase, jpeg: Blob): Promise<string> {
@@ -23,7 +18,20 @@ export async function readPicture(database: LogDatabase, id: string): Promise<Bl
 /** Deletes a kept picture, for good. */
 export const dropPicture = (database: LogDatabase, id: string): Promise<void> => database.pictures.delete(id)
 
-/** The kept pictures of these ids that are here. */
-export async function picturesOf(database: LogDatabase, ids: readonly string[]): Promise<StoredPicture[]> {
-  return (await database.pictures.bulkGet([...ids])).flatMap((one) => one ?? [])
+/** The kept pictures that these entries name, as far as they are here. */
+export async function picturesOf(
+  database: LogDatabase,
+  entries: readonly Entry[],
+): Promise<readonly KeptPicture[]> {
+  return (await database.pictures.bulkGet([...picturesNamed(entries)])).flatMap((one) => one ?? [])
+}
+
+/** Takes in those pictures of another log that these entries name: one that was deleted here stays so. */
+export async function takePictures(
+  database: LogDatabase,
+  entries: readonly Entry[],
+  theirs: readonly KeptPicture[],
+): Promise<void> {
+  const named = new Set(picturesNamed(entries))
+  await database.pictures.bulkPut(theirs.filter(({ id }) => named.has(id)))
 }

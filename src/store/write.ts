@@ -123,10 +123,10 @@ export async function entriesSince(
 
 /** Empties the log of this world, and what was kept beside it. */
 export async function wipe(database: LogDatabase): Promise<void> {
-  const { entries, kept, answers, aside } = database
-  await database.transaction('rw', entries, kept, answers, aside, async () => {
+  const { entries, kept, answers, aside, pictures } = database
+  await database.transaction('rw', entries, kept, answers, aside, pictures, async () => {
     const generation = await readGeneration(database)
-    await Promise.all([entries.clear(), kept.clear(), answers.clear(), aside.clear()])
+    await Promise.all([entries.clear(), kept.clear(), answers.clear(), aside.clear(), pictures.clear()])
     await countChange(database, generation)
   })
 }

@@ -19,7 +19,7 @@ import { KeptSafe } from './KeptSafe.tsx'
 
 /** Saves a backup, but says so only after it was read again and everything was in it. */
 function useBackupOut() {
-  const { ledger, world } = useOpenLog()
+  const { ledger, world, pictures } = useOpenLog()
   const { aside, backupSaved } = useSafeKeeping()
   const [said, setSaid] = useState('')
   const [save, busy] = useOnce(async () => {
@@ -28,7 +28,7 @@ function useBackupOut() {
     const { stored } = state
     const { status } = await saveBackup(
       world,
-      () => ({ stored, aside }),
+      async () => ({ stored, aside, pictures: await pictures.all() }),
       saveText,
       (outcome) => setSaid(sayBackup(outcome)),
     )

@@ -47,7 +47,7 @@ export function useBackupIn() {
       const contents = await held.result
       if (contents === 'cancelled') return setState({ said: 'Cancelled. Nothing was changed.' })
       setState({ said: `Adding what is new in ${file.name}…` })
-      const merge = await ledger.merge(contents.entries, contents.aside)
+      const merge = await ledger.merge(contents.entries, contents.aside, contents.pictures)
       setState({
         said: sayMerge(file.name, contents, merge),
         ...(merge.undoneHere.length > 0 && { undoneHere: merge.undoneHere }),

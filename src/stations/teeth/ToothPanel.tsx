@@ -15,6 +15,7 @@ import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayAgo, sayDay, sayFigure, sayPercent } from '../../ui/words/numbers.ts'
 import { CogTests } from './CogTests.tsx'
 import { MatchByEye } from './MatchByEye.tsx'
+import { ComparePictures } from './picture/ComparePictures.tsx'
 import { TakePicture } from './picture/TakePicture.tsx'
 import { nameOf } from './say-teeth.ts'
 
@@ -38,6 +39,7 @@ function ToothHistory({ state: { sprocket, tests, pictures } }: { readonly state
     )
     return [...looks, ...tests, ...pictures].sort((a, b) => (a.at < b.at ? 1 : -1))
   }, [garage, part, role, teeth, tests, pictures])
+  const kept = pictures.filter(({ picture }) => picture !== undefined)
   if (found.length === 0) return null
   return (
     <div className="border-t border-hairline pt-3">
@@ -55,6 +57,7 @@ function ToothHistory({ state: { sprocket, tests, pictures } }: { readonly state
           </li>
         ))}
       </ul>
+      {kept.length > 0 && <ComparePictures name={nameOf(sprocket)} entries={kept} />}
     </div>
   )
 }

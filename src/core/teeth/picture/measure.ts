@@ -89,7 +89,11 @@ function roughly(
 }
 
 /** Measures the part at a rough pose in colours. @yields before the longest piece of work */
-function* measuredAt(whole: Colours, teeth: number, rough: Pose): Generator<JobStep, PictureAnswer, undefined> {
+function* measuredAt(
+  whole: Colours,
+  teeth: number,
+  rough: Pose,
+): Generator<JobStep, PictureAnswer, undefined> {
   const [{ width, height }] = whole
   const box = boxOf(rough, sprocketGeometry(teeth).tipMaxMm / 2 + MARGIN_MM, width, height)
   if (box.width < 32 || box.height < 32) return { fault: 'cut-off' }

@@ -122,7 +122,7 @@ function CountIt({
   const { record, now, pictures } = useOpenLog()
   const [isKept, setKept] = useState(false)
   const count = useInTurn(async () => {
-    const bytes = isKept ? await keptPicture(picture) : undefined
+    const bytes = isKept ? await keptPicture(picture, measured.pose, sprocket.teeth) : undefined
     const id = bytes && (await pictures.keep(bytes))
     const written = await record(
       [
@@ -154,7 +154,7 @@ function CountIt({
           className="size-5 accent-petrol"
         />
         <span>
-          Keep the picture too, smaller, beside the log{' '}
+          Keep the part of the picture with the teeth, beside the log{' '}
           <span className="text-sm text-steel">(it goes into your backups)</span>
         </span>
       </label>

@@ -1,3 +1,5 @@
+import { sprocketGeometry } from '../../../core/teeth/geometry.ts'
+import { project, type Pose } from '../../../core/teeth/picture/pose.ts'
 import type { Pixels } from '../../../core/teeth/picture/pixels.ts'
 
 /** A picture as it is measured and shown: no larger than it has to be. */
@@ -13,8 +15,9 @@ export type DecodeFault = 'no-picture' | 'too-large'
 /** Pixels along the longer side that are measured; and the most that are opened at all. */
 const MEASURED_SIDE = 1600
 const MOST_PIXELS = 60_000_000
-/** Kept pictures are so large, px along the longer side. */
-const KEPT_SIDE = 1000
+/** Kept pictures are so large, px along each side, and show so much round the tips, mm. */
+const KEPT_SIDE = 900
+const KEPT_ROUND_MM = 3
 const KEPT_QUALITY = 0.82
 
 /** A canvas with a picture drawn on it, smaller where it is larger than so many pixels along its longer side. */
@@ -57,10 +60,30 @@ export function pixelsOf({ canvas, width, height }: DecodedPicture): Pixels {
   return { width, height, data: context.getImageData(0, 0, width, height).data }
 }
 
-/** The picture as it is kept beside the log. */
-export async function keptPicture({ canvas, width, height }: DecodedPicture): Promise<Blob | undefined> {
-  const small = drawn(canvas, width, height, KEPT_SIDE)
+/**
+ * The part as it is kept beside the log: cut out, laid flat and turned so that a valley lies to the right. Two pictures of one
+ * sprocket are then of one scale, and their teeth lie on each other.
+ */
+export async function keptPicture(
+  { canvas }: DecodedPicture,
+  pose: Pose,
+  teeth: number,
+): Promise<Blob | undefined> {
+  const kept = document.createElement('canvas')
+  kept.width = KEPT_SIDE
+  kept.height = KEPT_SIDE
+  const context = kept.getContext('2d')
+  if (!context) return undefined
+  const at = new Float64Array(6)
+  project(pose, 0, 0, at)
+  const [x, y, a, b, d, e] = at as unknown as readonly [number, number, number, number, number, number]
+  const half = KEPT_SIDE / 2
+  const by = half / (sprocketGeometry(teeth).tipMaxMm / 2 + KEPT_ROUND_MM) / (a * e - b * d)
+  const [m11, m12, m21, m22] = [by * e, -by * d, -by * b, by * a]
+  context.setTransform(m11, m12, m21, m22, half - m11 * x - m21 * y, half - m12 * x - m22 * y)
+  context.imageSmoothingQuality = 'high'
+  context.drawImage(canvas, 0, 0)
   return new Promise((resolve) => {
-    small.toBlob((blob) => resolve(blob ?? undefined), 'image/jpeg', KEPT_QUALITY)
+    kept.toBlob((blob) => resolve(blob ?? undefined), 'image/jpeg', KEPT_QUALITY)
   })
 }

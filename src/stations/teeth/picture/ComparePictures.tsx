@@ -1,0 +1,118 @@
+import { useEffect, useState } from 'react'
+import type { PictureEntry } from '../../../core/log/kinds/picture.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { SelectField } from '../../../ui/parts/fields.tsx'
+import { useInTurn } from '../../../ui/use-in-turn.ts'
+import { sayDay } from '../../../ui/words/numbers.ts'
+import { sayMm } from './say-picture.ts'
+
+/** A kept picture's address for as long as it is shown; "missing" where it is not on this device. */
+function usePicture(id: string | undefined): string | undefined {
+  const { pictures } = useOpenLog()
+  const [held, setHeld] = useState<{ readonly id: string; readonly address: string }>()
+  useEffect(() => {
+    if (id === undefined) return undefined
+    let address: string | undefined
+    let isGone = false
+    void pictures.read(id).then((blob) => {
+      if (isGone) return
+      address = blob && URL.createObjectURL(blob)
+      setHeld({ id, address: address ?? 'missing' })
+    })
+    return () => {
+      isGone = true
+      if (address !== undefined) URL.revokeObjectURL(address)
+    }
+  }, [id, pictures])
+  return held?.id === id ? held?.address : undefined
+}
+
+interface Props {
+  readonly name: string
+  /** With kept pictures, oldest first. */
+  readonly entries: readonly PictureEntry[]
+}
+
+/** Kept pictures of one sprocket, two at a time, one laid over the other at one scale. */
+export function ComparePictures({ name, entries }: Props) {
+  const { now, record, pictures } = useOpenLog()
+  const [older, setOlder] = useState<string>()
+  const [newer, setNewer] = useState<string>()
+  const [share, setShare] = useState(50)
+  const last = entries.at(-1)
+  const right = entries.find(({ id }) => id === newer) ?? last
+  const left = entries.find(({ id }) => id === older) ?? entries[0]
+  const isPair = left !== undefined && right !== undefined && left.id !== right.id
+  const [leftAt, rightAt] = [usePicture(left?.picture), usePicture(right?.picture)]
+  const drop = useInTurn(async () => {
+    if (right?.picture === undefined) return
+    const { picture, id, format: _format, action: _action, ...rest } = right
+    const written = await record(
+      [{ ...rest, supersedes: id }],
+      'The picture is deleted; what it measured stays.',
+    )
+    if (written) await pictures.drop(picture)
+  })
+  if (!right) return null
+  const options = Object.fromEntries(
+    entries.map(({ id, at, excessMm }) => [id, `${sayDay(at, now)}, ${sayMm(excessMm)}`]),
+  )
+  return (
+    <div className="mt-3">
+      {isPair && (
+        <div className="grid grid-cols-2 gap-3">
+          <SelectField label="Left" value={left.id} onPick={setOlder} options={options} />
+          <SelectField label="Right" value={right.id} onPick={setNewer} options={options} />
+        </div>
+      )}
+      <div className="relative mt-2 aspect-square overflow-hidden bg-ink/5">
+        {rightAt === 'missing' ? (
+          <p className="p-4 text-sm text-steel">
+            The picture is not on this device: bring in a backup from the one that has it.
+          </p>
+        ) : (
+          rightAt && (
+            <img
+              src={rightAt}
+              alt={`${name}, ${sayDay(right.at, now)}`}
+              className="absolute inset-0 size-full"
+            />
+          )
+        )}
+        {isPair && leftAt && leftAt !== 'missing' && (
+          <img
+            src={leftAt}
+            alt={`${name}, ${sayDay(left.at, now)}`}
+            className="absolute inset-0 size-full"
+            style={{ clipPath: `inset(0 ${100 - share}% 0 0)` }}
+          />
+        )}
+        {isPair && (
+          <span
+            aria-hidden="true"
+            className="absolute inset-y-0 w-0.5 bg-paper"
+            style={{ left: `${share}%` }}
+          />
+        )}
+      </div>
+      {isPair && (
+        <label className="mt-1 grid text-sm font-medium">
+          From the left picture to the right one
+          <input
+            type="range"
+            min={0}
+            max={100}
+            value={share}
+            onChange={(event) => setShare(Number(event.target.value))}
+            aria-valuetext={`${share} % of the left one`}
+            className="h-8 w-full accent-petrol"
+          />
+        </label>
+      )}
+      <Button look="link" onClick={drop}>
+        Delete the picture{isPair ? ' on the right' : ''} for good
+      </Button>
+    </div>
+  )
+}
