@@ -1,3 +1,5 @@
+import { leanDeg } from '../src/core/teeth/picture/shape.ts'
+import { DEMO_SHOWN, type DemoPicture } from './pictures/shots.ts'
 import type { BikeEntry } from '../src/core/log/kinds/bike.ts'
 import type { PartSpec } from '../src/core/log/kinds/part.ts'
 import type { RideEntry } from '../src/core/log/kinds/ride.ts'
@@ -77,6 +79,25 @@ export function underLoad(
 ): void {
   for (const [cog, result] of Object.entries(results))
     diary.write({ kind: 'cog-test', at: diary.at(day, 18), part, cog: Number(cog), by, result })
+}
+
+/** A picture of a cog that was measured and kept. */
+export function picture(diary: Diary, day: number, part: string, id: DemoPicture): void {
+  const { teeth, wornMm, short } = DEMO_SHOWN[id]
+  const excessMm = wornMm[0] + wornMm[1]
+  diary.write({
+    kind: 'picture',
+    at: diary.at(day, 18.2),
+    part,
+    cog: teeth,
+    excessMm,
+    sdMm: 0.07,
+    leanDeg: leanDeg(teeth, wornMm),
+    landMm: Math.max(0, Math.round((0.95 - 0.65 * excessMm) * 100) / 100),
+    teethSeen: teeth,
+    setAside: short.length,
+    picture: id,
+  })
 }
 
 /** A chain that is taken off and not coming back. */

@@ -1,5 +1,5 @@
 import type { ChainSpec } from '../src/core/log/kinds/part.ts'
-import { deliver, look, retire, STORY_DAYS, underLoad, wash } from './bikes.ts'
+import { deliver, look, picture, retire, STORY_DAYS, underLoad, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/stats/random.ts'
 import { roadToday } from './weather.ts'
@@ -74,6 +74,8 @@ export function kite(diary: Diary, random: Random): void {
     { with: 'rule', place: 44 },
     { with: 'rule', place: 90 },
   ])
+  picture(diary, STORY_DAYS - 205, 'kite-cassette', 'kite-15-before')
+  picture(diary, STORY_DAYS - 12, 'kite-cassette', 'kite-15')
   look(diary, STORY_DAYS - 12, 'kite-cassette', {
     11: 'good',
     13: 'swap',

@@ -1,4 +1,4 @@
-import { deliver, look, ride, STORY_DAYS, underLoad } from './bikes.ts'
+import { deliver, look, picture, ride, STORY_DAYS, underLoad } from './bikes.ts'
 import type { Diary } from './diary.ts'
 import type { Reading } from '../src/core/measure/reading.ts'
 import type { Random } from '../src/core/stats/random.ts'
@@ -54,6 +54,7 @@ export function plover(diary: Diary, random: Random): void {
     }),
   )
   look(diary, came + 2, 'plover-cassette', { 13: 'watch', 14: 'swap', 15: 'swap', 17: 'watch' })
+  picture(diary, came + 1, 'plover-cassette', 'plover-14')
   underLoad(diary, came + 1, 'plover-cassette', 'ride', { 14: 'slipped', 15: 'slipped' })
   look(diary, came + 2, 'plover-ring-large', 'watch')
 }

@@ -39,7 +39,7 @@ let demoWriting: Promise<unknown> | undefined
 /** Writes the demo garage into its own database, once at a time, whenever it is entered and found empty. */
 function enterDemo(): Promise<unknown> {
   demoWriting ??= makeDemoWorld(new Date().toISOString())
-    .then((entries) => ledger.merge(entries, []))
+    .then(({ entries, pictures: shown }) => ledger.merge(entries, [], shown))
     .finally(() => (demoWriting = undefined))
   return demoWriting
 }

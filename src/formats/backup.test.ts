@@ -220,7 +220,10 @@ describe('kept pictures', () => {
   })
 
   test('that are none are kept aside, and the rest comes in', () => {
-    const text = writeBackup(entries, '2026-03-09T07:30:00.000Z', [], [picture]).replace(/"jpeg":"/, '"jpeg":"AAAA')
+    const text = writeBackup(entries, '2026-03-09T07:30:00.000Z', [], [picture]).replace(
+      /"jpeg":"/,
+      '"jpeg":"AAAA',
+    )
     const { pictures, aside, entries: back } = readBackup(text)
     expect(pictures).toEqual([])
     expect(aside).toMatchObject([{ why: 'damaged', said: 'it is no picture that can be read' }])

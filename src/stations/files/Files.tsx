@@ -78,9 +78,9 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
 function DemoSection() {
   const { world, ledger, now } = useOpenLog()
   const [restart, busy] = useOnce(async () => {
-    const entries = await makeDemoWorld(now)
+    const { entries, pictures } = await makeDemoWorld(now)
     await ledger.wipe()
-    await ledger.merge(entries, [])
+    await ledger.merge(entries, [], pictures)
   })
   return (
     <Section

@@ -1,9 +1,14 @@
 import { Camera, ImageUp } from 'lucide-react'
 import { useId, useState } from 'react'
 import type { ToothState } from '../../../core/strategy/facts/tooth-state.ts'
-import { buttonLook } from '../../../ui/parts/Button.tsx'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { demoPictureAt } from '../../../workers/demo-world.ts'
+import { Button, buttonLook } from '../../../ui/parts/Button.tsx'
 import { PictureSheet } from './PictureSheet.tsx'
 import { useMeasuring } from './use-measuring.ts'
+
+/** Cogs of which made-up photos ship with the demo, by their tooth counts. */
+const MADE_UP = [14, 15]
 
 interface PickProps {
   readonly label: string
@@ -40,6 +45,7 @@ function PickFile({ label, isCamera, onPicked }: PickProps) {
 /** A picture of one sprocket, taken or chosen, and measured. */
 export function TakePicture({ state }: { readonly state: ToothState }) {
   const { state: measuring, open, measure, stop } = useMeasuring(state.sprocket.teeth)
+  const { world } = useOpenLog()
   const [isOpen, setOpen] = useState(false)
   const pick = (file: File): void => {
     setOpen(true)
@@ -56,6 +62,19 @@ export function TakePicture({ state }: { readonly state: ToothState }) {
           <PickFile label="Take a picture" isCamera onPicked={pick} />
         </span>
         <PickFile label="Choose a picture" isCamera={false} onPicked={pick} />
+        {world === 'demo' && MADE_UP.includes(state.sprocket.teeth) && (
+          <Button
+            onClick={() => {
+              setOpen(true)
+              void fetch(demoPictureAt(`photo-cog-${state.sprocket.teeth}`)).then(
+                async (answer) => open(await answer.blob()),
+                () => undefined,
+              )
+            }}
+          >
+            Use a made-up picture
+          </Button>
+        )}
       </div>
       {isOpen && (
         <PictureSheet
