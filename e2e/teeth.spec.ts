@@ -86,3 +86,50 @@ test('a test on the road is offered last, with its caution, and can be switched 
   await expect(checks.getByText('Road tests are not offered.')).toBeVisible()
   await expect(checks.getByText('Last of all: a test on the road')).toHaveCount(0)
 })
+
+test('photograph a cog, lay the outline by hand, count it and keep it, beside the eye, the tool and the road', async ({
+  page,
+}) => {
+  await teethOf(page, 'Kite')
+  const checks = page.getByRole('region', { name: 'Checks' })
+  const choose = checks.getByLabel('Choose a picture')
+
+  // A picture of another cog, and a file that is none.
+  await rowOf(page, 13).click()
+  await choose.setInputFiles('public/pictures/photo-cog-15.jpg')
+  const sheet = page.getByRole('dialog', { name: 'A picture of cog 13' })
+  await expect(sheet.getByRole('alert')).toContainText('I count 15 teeth here; cog 13 has 13.')
+  await sheet.getByRole('button', { name: 'Close' }).click()
+  await choose.setInputFiles({ name: 'cog.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') })
+  await expect(sheet.getByRole('alert')).toContainText('no picture that the browser can open')
+  await sheet.getByRole('button', { name: 'Close' }).click()
+
+  await rowOf(page, 15).click()
+  const seen = checks.getByRole('link', { name: /cog 15 in a picture/ })
+  await expect(seen).toHaveCount(2)
+  await choose.setInputFiles('public/pictures/photo-cog-15.jpg')
+  const own = page.getByRole('dialog', { name: 'A picture of cog 15' })
+  await expect(own.getByText(/^The valleys are 0\.[5-8]\d mm wider than new, give or take/)).toBeVisible()
+  await expect(own).toContainText('15 of 15 teeth seen, 2 shift aids left out')
+  await expectAccessible(page)
+
+  // By hand: a nudge, and it is measured anew.
+  await own.getByRole('button', { name: 'Lay the outline by hand' }).click()
+  await own.getByRole('button', { name: 'Centre: move it' }).press('Shift+ArrowRight')
+  await expect(own.getByText(/^The valleys are 0\.[5-8]\d mm wider than new, give or take/)).toBeVisible()
+
+  await own.getByRole('checkbox', { name: /Keep the part of the picture/ }).check()
+  await own.getByRole('button', { name: 'Count it' }).click()
+  await expect(own).toBeHidden()
+  await expect(seen).toHaveCount(3)
+  await expect(rowOf(page, 15)).toContainText('by road, eye, picture, tool and ride')
+  await expect(answerOf(page)).toContainText('A fresh chain will probably skip on the 13 and 15.')
+
+  // Two pictures at one scale, one drawn over the other.
+  await expect(checks.getByRole('img', { name: /^cog 15, / })).toHaveCount(2)
+  await checks.getByRole('slider', { name: 'From the left picture to the right one' }).fill('20')
+  await expectAccessible(page)
+  await checks.getByRole('button', { name: 'Delete the picture on the right for good' }).click()
+  await expect(checks.getByRole('combobox', { name: 'Right' }).getByRole('option')).toHaveCount(2)
+  await expect(seen).toHaveCount(3)
+})

@@ -8,10 +8,11 @@ import { nameOf } from './say-teeth.ts'
 const TEETH_DRAWN = 6
 
 /** What has been found out about a sprocket, and how. */
-function sayFoundBy({ sprocket, tests, outlook }: ToothState): string {
+function sayFoundBy({ sprocket, tests, pictures, outlook }: ToothState): string {
   const by = [
     ...(outlook ? ['road'] : []),
     ...(sprocket.look ? ['eye'] : []),
+    ...(pictures.length > 0 ? ['picture'] : []),
     ...(tests.some((test) => test.by === 'tool') ? ['tool'] : []),
     ...(tests.some((test) => test.by === 'ride') ? ['ride'] : []),
   ]

@@ -20,6 +20,8 @@ const SHORT_MM = { from: 1.05, to: 0.35 }
 const AID_MM = 0.9
 const AID_GAP = 0.45
 const AID = 0.8
+/** Or so many times as much as they differ in the middle. */
+const SPREAD = 5
 /** Ends are looked for so finely, mm. */
 const STEP_MM = 0.05
 /** Rays either side of a tooth's middle, mm. */
@@ -97,10 +99,19 @@ export function seenTeeth(
     const usual = locally(ends, tooth)
     return (mean(tooth, usual - SHORT_MM.from, usual - SHORT_MM.to) - usualFoot) / (usualBeyond - usualFoot)
   })
+  // Where the ends are made out badly, more is asked of one that is called short.
+  const spreadOf = (values: readonly number[]): number =>
+    SPREAD *
+    middleOf(
+      all
+        .map((tooth) => Math.abs((values[tooth] as number) - locally(values, tooth)))
+        .filter(Number.isFinite),
+    )
+  const [endMm, gap] = [Math.max(AID_MM, spreadOf(ends)), Math.max(AID_GAP, spreadOf(gaps))]
   const found = all.map((tooth): SeenTooth => {
     if (!((foot[tooth] as number) < half)) return 'hidden'
-    const early = (locally(ends, tooth) - (ends[tooth] as number)) / AID_MM
-    const open = ((gaps[tooth] as number) - locally(gaps, tooth)) / AID_GAP
+    const early = (locally(ends, tooth) - (ends[tooth] as number)) / endMm
+    const open = ((gaps[tooth] as number) - locally(gaps, tooth)) / gap
     return Math.max(-0.5, early) + open > AID ? 'short' : 'whole'
   })
   return {

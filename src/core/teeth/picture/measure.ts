@@ -55,10 +55,13 @@ const MOST_TILT_DEG = 15
 const LEAST_PX_PER_MM = 2.2
 /** So large a share of the outline must be in the picture. */
 const LEAST_SEEN = 0.9
+/** Teeth narrower than so many pixels, once they have worn by so much, are widened by blur. */
+const LEAST_WIDTH_PX = 5
+const WORN_BY_THEN_MM = 0.5
 /** Beyond the tips so much is kept of the picture, mm. */
 const MARGIN_MM = 6
 /** Measurements vary by so much more than their edges tell, mm: bevels, shadows and what a part's side looks like. */
-const OTHER_SD_MM = 0.05
+const OTHER_SD_MM = 0.09
 
 /** A fit that costs more than this leaves something unexplained: a shadow taken for metal, perhaps. */
 const USUAL_COST = 80
@@ -104,7 +107,7 @@ function* measuredAt(
     blurred(cut(blue, box), BLUR_PX),
   ]
   yield { done: 2, of: STEPS }
-  const profile = valleyProfile(teeth)
+  const profile = valleyProfile(teeth, WORN_BY_THEN_MM + LEAST_WIDTH_PX / tiltOf(rough).pxPerMm)
   const settled = settle(soft, profile, teeth, cutAt(rough, box.x, box.y))
   if (!settled) return { fault: 'none-found' }
   const { fitted, gradients, agreed } = settled
