@@ -74,7 +74,7 @@ export function kite(diary: Diary, random: Random): void {
     { with: 'rule', place: 44 },
     { with: 'rule', place: 90 },
   ])
-  picture(diary, STORY_DAYS - 205, 'kite-cassette', 'kite-15-before')
+  picture(diary, STORY_DAYS - 400, 'kite-cassette', 'kite-15-before')
   picture(diary, STORY_DAYS - 12, 'kite-cassette', 'kite-15')
   look(diary, STORY_DAYS - 12, 'kite-cassette', {
     11: 'good',

@@ -15,7 +15,7 @@ function casesRun(): {
 }
 
 describe('a flat picture of a sprocket', () => {
-  const [fresh, worn, ring, miscounted, ride] = casesRun()
+  const [fresh, worn, ring, miscounted, ride, onWood, onCloth] = casesRun()
 
   test('of a new cog shows no wear', () => {
     expect(Math.abs(fresh?.output?.valleyExcessMm ?? NaN)).toBeLessThan(0.12)
@@ -30,6 +30,13 @@ describe('a flat picture of a sprocket', () => {
   test('of a worn ring shows how far, and nothing for another number of teeth', () => {
     expect(Math.abs((ring?.output?.valleyExcessMm ?? NaN) - 0.5)).toBeLessThan(0.12)
     expect(miscounted?.error).toMatch(/^The sprocket in the picture has another number of teeth/)
+  })
+
+  test('taken at a slant on wood or on cloth shows how far it has worn, and its shift aids', () => {
+    expect(Math.abs((onWood?.output?.valleyExcessMm ?? NaN) - 0.66)).toBeLessThan(0.15)
+    expect(onWood?.output).toMatchObject({ teethSeen: 15, setAside: 2 })
+    expect(Math.abs((onCloth?.output?.valleyExcessMm ?? NaN) - 0.6)).toBeLessThan(0.15)
+    expect(onCloth?.output).toMatchObject({ teethSeen: 14, setAside: 1 })
   })
 
   test('that is no picture, or is too small, says so', () => {

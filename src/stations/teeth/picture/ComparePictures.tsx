@@ -55,9 +55,7 @@ export function ComparePictures({ name, entries }: Props) {
     if (written) await pictures.drop(picture)
   })
   if (!right) return null
-  const options = Object.fromEntries(
-    entries.map(({ id, at, excessMm }) => [id, `${sayDay(at, now)}, ${sayMm(excessMm)}`]),
-  )
+  const options = Object.fromEntries(entries.map(({ id, at }) => [id, sayDay(at, now)]))
   return (
     <div className="mt-3">
       {isPair && (
@@ -110,6 +108,10 @@ export function ComparePictures({ name, entries }: Props) {
           />
         </label>
       )}
+      <p className="text-sm text-steel">
+        {isPair && `Left ${sayMm(left.excessMm)}, right `}
+        {sayMm(right.excessMm)} wider than new.
+      </p>
       <Button look="link" onClick={drop}>
         Delete the picture{isPair ? ' on the right' : ''} for good
       </Button>

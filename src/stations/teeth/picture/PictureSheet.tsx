@@ -237,7 +237,7 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
           {byHand && (
             <p className="text-sm text-steel">
               Drag the round handle to move the outline, the square one to size it, the other to turn it; or
-              use the arrow keys on them, with Shift for long steps. It is measured anew each time.
+              use the arrow keys on them, with Shift for long steps. It is measured again each time.
             </p>
           )}
           {laid && picture && measured && measuring.status === 'done' && (
