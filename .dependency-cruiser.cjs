@@ -11,7 +11,7 @@ const rooms = {
   demo: ['src/core'],
   cases: ['src/core', 'src/formats'],
   bench: ['src/core', 'src/formats', 'demo'],
-  study: ['src/core'],
+  study: ['src/core', 'demo'],
   hostile: ['src/core', 'src/formats', 'server', 'test'],
   server: [],
 }

@@ -7,10 +7,13 @@ import { followLog } from '../src/core/log/replay-more.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { usualCandidates } from '../src/core/measure/next-reading.ts'
 import { posterior } from '../src/core/measure/posterior.ts'
+import jpeg from 'jpeg-js'
 import { bikeReport } from '../src/core/strategy/facts/bike-report.ts'
 import { toEnd } from '../src/core/job.ts'
 import { riderOutlookSteps } from '../src/core/wear/rider-outlook.ts'
 import { teethAsk } from '../src/core/strategy/teeth-ask.ts'
+import { pictureSteps } from '../src/core/teeth/picture/measure.ts'
+import type { Pixels } from '../src/core/teeth/picture/pixels.ts'
 import { teethOutlookSteps } from '../src/core/teeth/teeth-outlook.ts'
 import { riderGroups } from '../src/core/strategy/rider-ask.ts'
 import { nextLookSteps, type NextLookQuestion } from '../src/core/wear/next-look-value.ts'
@@ -125,6 +128,49 @@ function teethFigure(): Figure {
   }
 }
 
+/** A photo of so many pixels along its longer side, from a made-up one. */
+function largePhoto(side: number): Pixels {
+  const { width, height, data } = jpeg.decode(readFileSync('public/pictures/photo-cog-15.jpg'), {
+    useTArray: true,
+  })
+  const by = side / width
+  const [w, h] = [Math.round(width * by), Math.round(height * by)]
+  const large = new Uint8Array(4 * w * h)
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      const from = 4 * (Math.floor(y / by) * width + Math.floor(x / by))
+      large.set(data.subarray(from, from + 4), 4 * (y * w + x))
+    }
+  return { width: w, height: h, data: large }
+}
+
+/** A photo of 12 megapixels, measured, and the memory that it takes beside its own bytes. */
+function photoFigure(): Figure {
+  const photo = largePhoto(4000)
+  let most = 0
+  const took = Array.from({ length: 7 }, () => {
+    const before = process.memoryUsage().arrayBuffers
+    const began = performance.now()
+    const steps = pictureSteps({ ...photo, teeth: 15 })
+    let step = steps.next()
+    while (!step.done) {
+      most = Math.max(most, process.memoryUsage().arrayBuffers - before)
+      step = steps.next()
+    }
+    most = Math.max(most, process.memoryUsage().arrayBuffers - before)
+    if ('fault' in step.value) throw new Error(`the photo is not measured: ${step.value.fault}`)
+    return performance.now() - began
+  })
+    .slice(2)
+    .sort((a, b) => a - b)
+  return {
+    what: 'a photo of 12 megapixels measured (in a worker; opening it apart)',
+    median: `${(took[took.length >> 1] ?? NaN).toFixed(0)} ms`,
+    worst: `${(took.at(-1) ?? NaN).toFixed(0)} ms; ${(most / 1e6).toFixed(0)} MB beside its own ${(photo.data.length / 1e6).toFixed(0)}`,
+    goal: 'under 3 s',
+  }
+}
+
 type Manifest = Record<string, { file: string; imports?: string[] }>
 
 /** Scripts fetched before Today draws: the entry, what it imports, and the station's own, gzipped. */
@@ -210,7 +256,7 @@ const figures: Figure[] = [
     goal: 'under 220 kB',
   },
 ]
-figures.push(riderFigure(), tenYearsFigure(), teethFigure())
+figures.push(riderFigure(), tenYearsFigure(), teethFigure(), photoFigure())
 const pages = await pageFigures()
 const rows = (of: readonly Figure[]): string =>
   of.map(({ what, median, worst, goal }) => `| ${what} | ${median} | ${worst} | ${goal} |`).join('\n')

@@ -15,7 +15,7 @@ const SHOTS = [
   { name: 'miles-late-shop', path: '/miles', bike: 'quarry', size: WIDE, theme: 'late-shop' },
   { name: 'log', path: '/log', bike: 'heron', size: WIDE },
   { name: 'gauge', path: '/gauge', bike: 'heron', size: WIDE },
-  { name: 'teeth', path: '/teeth', bike: 'kite', size: WIDE },
+  { name: 'teeth', path: '/teeth', bike: 'kite', size: WIDE, shows: 'With which chain?' },
   { name: 'wash', path: '/wash', bike: 'quarry', size: WIDE },
   { name: 'decide', path: '/decide', bike: 'heron', size: WIDE, whole: true },
   { name: 'shelf', path: '/shelf', bike: 'quarry', size: WIDE },
@@ -49,7 +49,7 @@ const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
 try {
   await ready(`http://127.0.0.1:${PORT}/api/health`)
-  for (const { name, path, bike, size, theme = 'daylight', whole = false } of SHOTS) {
+  for (const { name, path, bike, size, theme = 'daylight', whole = false, shows } of SHOTS) {
     const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce' })
     const page = await context.newPage()
     await page.clock.setFixedTime(DAY)
@@ -65,6 +65,8 @@ try {
     await page.waitForFunction(
       () => !/Working it out|Working out the chains/.test(document.body.textContent ?? ''),
     )
+    // What takes its time and does not say so.
+    if (shows) await page.getByText(shows).waitFor()
     // Roads are drawn once they come into sight.
     await page.waitForFunction(() =>
       [...document.querySelectorAll('canvas[role=img], [data-drawn=false]')].every(

@@ -14,6 +14,8 @@ export interface TeethKnown {
   readonly outlook: TeethOutlook | undefined
   readonly fresh: boolean
   readonly fault: string | undefined
+  /** It is being worked out for the first time. */
+  readonly isWorking: boolean
 }
 
 /** The teeth of every rider in the log, as they come in. */
@@ -27,7 +29,7 @@ export interface KeptTeeth extends TeethStore {
   readonly follow: (garage: Garage) => void
 }
 
-const NOTHING: TeethKnown = { outlook: undefined, fresh: false, fault: undefined }
+const NOTHING: TeethKnown = { outlook: undefined, fresh: false, fault: undefined, isWorking: false }
 
 /** What a question about teeth is made of: where none of it changed it is asked as it was. */
 interface Asked {
@@ -87,7 +89,12 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
       if (!one || id === undefined) return NOTHING
       const before = known.get(id)
       if (before?.from === one) return before.said
-      const said: TeethKnown = { outlook: one.answer, fresh: one.fresh, fault: one.fault }
+      const said: TeethKnown = {
+        outlook: one.answer,
+        fresh: one.fresh,
+        fault: one.fault,
+        isWorking: one.answer === undefined && one.fault === undefined,
+      }
       known.set(id, { from: one, said })
       return said
     },

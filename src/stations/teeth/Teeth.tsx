@@ -8,6 +8,7 @@ import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
 import { openFitting } from '../../core/log/garage.ts'
 import { useAnswers } from '../../session/use-forecasts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { useTeeth } from '../../session/teeth-store.ts'
 import { useJudged } from '../../session/verdicts.ts'
 import { DrivetrainDrawing } from '../../ui/drawings/DrivetrainDrawing.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -75,6 +76,7 @@ export default function Teeth() {
     [garage, report, teeth, inQuestion],
   )
   const risks = useMemo(() => (report && teeth ? cogRisks(report, teeth) : []), [report, teeth])
+  const { isWorking } = useTeeth(bike)
   if (!report) return <NoBike what="Add one with its cogs and rings, and say here how their teeth look." />
   const { name } = report.bike.entry
   if (states.length === 0)
@@ -127,6 +129,11 @@ export default function Teeth() {
       )}
       <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
         <section aria-label="Every sprocket" className="min-w-0">
+          {isWorking && (
+            <p role="status" className="mb-4 text-steel">
+              Working it out: what the road did to each tooth…
+            </p>
+          )}
           {risks.length > 0 && (
             <Choice<string>
               legend="With which chain?"
