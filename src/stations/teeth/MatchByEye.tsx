@@ -42,7 +42,8 @@ export function MatchByEye({ state, onMatched }: Props) {
         {role === 'cog'
           ? 'Look at the trailing face of each tooth: there the chain pulls. '
           : 'Look at the leading face of each tooth: there it pulls the chain. '}
-        Pass over teeth that are short, cut or twisted: they are shifting aids. Go all the way round.
+        Pass over teeth that are short, cut or twisted: they are shifting aids. Go all the way round
+        {role === 'ring' ? ': the pedal stroke wears some teeth more' : ''}. Feel for burrs with a glove on.
       </p>
       <div
         className="mt-3 cursor-ew-resize touch-pan-y select-none"

@@ -21,6 +21,7 @@ import { useNarrow } from '../../ui/use-narrow.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayCount, sayPercent } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
+import { OwnNumbers } from './OwnNumbers.tsx'
 import { sayCogRisks, sayLooks } from './say-teeth.ts'
 import { ToothPanel } from './ToothPanel.tsx'
 import { ToothRows } from './ToothRows.tsx'
@@ -163,6 +164,7 @@ export default function Teeth() {
             The % is the chain’s elongation that the teeth have shaped themselves to. Below it 8 in 10 lie.
             The chance is that a chain skips under one hard push.
           </p>
+          {teeth && <OwnNumbers {...teeth} />}
         </section>
         <section id="looks" tabIndex={-1} className="min-w-0 scroll-mt-4 outline-none" aria-label="Checks">
           {chosen && <ToothPanel state={chosen} teeth={teeth} />}

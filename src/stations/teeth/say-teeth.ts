@@ -84,6 +84,7 @@ export function sayCogRisks(cogs: readonly CogRisk[]): TeethSaid {
       isLikely && areSoldSingly(fresh.bad)
         ? `${isMany ? 'They are' : 'It is'} sold singly; take ${isMany ? 'those' : 'one'} of the same family, with ${isMany ? 'their' : 'its'} spacer.`
         : '',
+      isLikely ? 'New cogs want a fresh chain: a worn one would shape them to itself.' : '',
       doubtful.length > 0
         ? `It may skip on ${sayCogs(doubtful.map(({ teeth }) => teeth))} too: ${sayChance(Math.max(...doubtful.map((cog) => cog.fresh)))} at most.`
         : '',
