@@ -4,6 +4,7 @@ import { believedCogs } from '../src/core/teeth/believed.ts'
 import { conformed, followRate, loadOf } from '../src/core/teeth/conform.ts'
 import type { ToothEvidence } from '../src/core/teeth/evidence.ts'
 import { sprocketGeometry } from '../src/core/teeth/geometry.ts'
+import { seenOf } from '../src/core/teeth/picture/ends.ts'
 import { measurePicture, type PictureFault } from '../src/core/teeth/picture/measure.ts'
 import { pictureAt } from './picture-at.ts'
 import { skipRisk } from '../src/core/teeth/skip.ts'
@@ -58,8 +59,8 @@ export const TEETH_KINDS: Readonly<Record<string, Runner>> = {
         valleyExcessMm,
         leanDeg,
         landMm,
-        teethSeen: seen.filter((tooth) => tooth !== 'hidden').length,
-        setAside: seen.filter((tooth) => tooth === 'short').length,
+        teethSeen: seenOf(seen).seen,
+        setAside: seenOf(seen).aids,
       }
     },
   ),

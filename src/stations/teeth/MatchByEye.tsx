@@ -1,7 +1,6 @@
 import { useState, type PointerEvent } from 'react'
 import type { WearWord } from '../../core/log/entry.ts'
 import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
-import { MM_PER_PERCENT } from '../../core/teeth/evidence.ts'
 import { sprocketGeometry } from '../../core/teeth/geometry.ts'
 import { toothWord } from '../../core/teeth/tooth-word.ts'
 import { ToothRackDrawing } from '../../ui/drawings/ToothRackDrawing.tsx'
@@ -22,7 +21,7 @@ const clamp = (worn: number): number => Math.min(MOST, Math.max(0, worn))
 
 /** The sprocket's own teeth, dragged until they look like those on the bike. The word follows. */
 export function MatchByEye({ state, onMatched }: Props) {
-  const { sprocket, outlook } = state
+  const { sprocket, outlook, mmPerPercent } = state
   const role = sprocket.role === 'ring' ? 'ring' : 'cog'
   const expected = outlook?.mean ?? 0.2
   const [worn, setWorn] = useState(clamp(expected))
@@ -34,7 +33,7 @@ export function MatchByEye({ state, onMatched }: Props) {
     const drawnMm =
       TEETH_DRAWN * Math.PI * (sprocketGeometry(sprocket.teeth).pitchDiameterMm / sprocket.teeth)
     const movedMm = (event.movementX / width) * drawnMm * (role === 'cog' ? 1 : -1)
-    setWorn((now) => clamp(now + movedMm / MM_PER_PERCENT))
+    setWorn((now) => clamp(now + movedMm / mmPerPercent))
   }
   return (
     <div>
@@ -53,7 +52,7 @@ export function MatchByEye({ state, onMatched }: Props) {
         <ToothRackDrawing
           teeth={sprocket.teeth}
           role={role}
-          excessMm={worn * MM_PER_PERCENT}
+          excessMm={worn * mmPerPercent}
           word={word}
           count={TEETH_DRAWN}
           className="w-full"

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import type { WearWord } from '../../core/log/entry.ts'
+import { teethAtOdds } from '../../core/strategy/facts/teeth-at-odds.ts'
 import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
 import { TOOTH_WORDS } from '../../core/teeth/tooth-word.ts'
 import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
@@ -86,6 +87,7 @@ export function ToothPanel({ state, teeth }: Props) {
       `${nameOf(sprocket)}: ${seen}.`,
     )
   })
+  const odds = teethAtOdds(state)
   const isDrawn = role === 'cog' || role === 'ring'
   return (
     <Section
@@ -122,6 +124,13 @@ export function ToothPanel({ state, teeth }: Props) {
                 : `Probably ${word}: ${LOOKS_LIKE[word]}.`}
           </p>
         </div>
+        {odds && (
+          <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
+            By eye it was {odds.eye.word} ({sayDay(odds.eye.at, now)}), in a picture {odds.picture.word} (
+            {sayDay(odds.picture.at, now)}). Look again, and take out the one that is wrong: both count until
+            then.
+          </p>
+        )}
         {isDrawn && <TakePicture key={`${part.entry.part} ${sprocket.teeth}`} state={state} />}
         {role === 'cog' && <CogTests state={state} teeth={teeth} />}
         <ToothHistory state={state} />

@@ -20,8 +20,9 @@ export interface ToothState {
   readonly word: ChainWord
   /** Absent for a pulley, and while it is being worked out. */
   readonly outlook: SprocketOutlook | undefined
-  /** What its valleys are probably wider than new, mm. */
+  /** What its valleys are probably wider than new, mm; and what a % is worth, mm, as this rider's pictures have it. */
   readonly excessMm: number
+  readonly mmPerPercent: number
   /** Risk that the chain in question skips under a hard push; absent but for cogs. */
   readonly risk: number | undefined
   /** Share of the energy of the bike's rides, 0 to 1; absent for pulleys and where nothing was ridden. */
@@ -50,6 +51,7 @@ export function toothStates(
   chain: string | undefined,
 ): readonly ToothState[] {
   const mix = gearMix(bike.rides, bike.entry, sprocketTeeth(garage, bike.entry.bike))
+  const mmPerPercent = teeth?.mmPerPercent.after.p50 ?? MM_PER_PERCENT
   const inQuestion = chain === undefined ? undefined : teeth?.chains[chain]
   return sprockets.map((sprocket): ToothState => {
     const { role, part, teeth: count } = sprocket
@@ -60,7 +62,8 @@ export function toothStates(
       sprocket,
       outlook,
       word: wordOf(outlook, sprocket.look?.word),
-      excessMm: (outlook?.mean ?? 0) * MM_PER_PERCENT,
+      excessMm: (outlook?.mean ?? 0) * mmPerPercent,
+      mmPerPercent,
       risk: teeth && outlook && role === 'cog' ? skipChance(outlook, teeth, inQuestion) : undefined,
       share: mix.totalKj > 0 && (role === 'cog' || role === 'ring') ? (kj ?? 0) / mix.totalKj : undefined,
       tests:

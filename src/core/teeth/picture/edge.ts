@@ -105,18 +105,18 @@ export function riseAlong(
  * @param to filled with where it lies, in steps from the middle, how strong it is, and how wide, as the standard deviation in steps
  * @returns false where there is none
  */
-export function strongestRise(rises: Float32Array, from: number, steps: number, to: Float64Array): boolean {
+export function strongestRise(rises: Float32Array, steps: number, to: Float64Array): boolean {
   let best = 0
   let where = 0
   for (let i = -steps; i <= steps; i++) {
     const near = i / steps
-    const score = (rises[from + i + steps] as number) * Math.exp(-0.5 * near * near)
+    const score = (rises[i + steps] as number) * Math.exp(-0.5 * near * near)
     if (score <= best) continue
     best = score
     where = i
   }
   if (best <= 0 || where === -steps || where === steps) return false
-  const middle = from + where + steps
+  const middle = where + steps
   const [before, here, after] = [
     rises[middle - 1] as number,
     rises[middle] as number,

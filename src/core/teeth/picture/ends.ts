@@ -14,6 +14,16 @@ export interface SeenTeeth {
   readonly endRadiusMm: number
 }
 
+/** Whether a valley counts: with a whole tooth on both sides. Tooth t stands between the valleys t and t + 1. */
+export const isBetweenWhole = (teeth: readonly SeenTooth[], valley: number): boolean =>
+  teeth[valley] === 'whole' && teeth[(valley - 1 + teeth.length) % teeth.length] === 'whole'
+
+/** How many teeth were seen, and how many of them are shift aids. */
+export const seenOf = (teeth: readonly SeenTooth[]): { readonly seen: number; readonly aids: number } => ({
+  seen: teeth.filter((tooth) => tooth !== 'hidden').length,
+  aids: teeth.filter((tooth) => tooth === 'short').length,
+})
+
 /** A shift aid ends at least so much before its neighbours; looked at between, mm below their usual end. */
 const SHORT_MM = { from: 1.05, to: 0.35 }
 /** A shift aid usually ends so much early, mm, and shows so much of what is behind; told by the sum of both. */

@@ -35,8 +35,6 @@ export interface FoundPoint {
 
 /** How well a fit and a picture agree. */
 export interface Agreement {
-  /** Share of the outline's points with an edge where the model has it. */
-  readonly found: number
   /** How strong those edges are, over the picture's usual. */
   readonly edge: number
   /** How far the edges are from the model, mm, in the middle; and how wide they are. */
@@ -139,7 +137,7 @@ export function findPoints(
         count++
         for (let j = 0; j < size; j++) sum[j] = (sum[j] as number) + (rises[one * size + j] as number)
       }
-      if (!strongestRise(sum, 0, steps, edge)) return
+      if (!strongestRise(sum, steps, edge)) return
       points.push({
         valley,
         point,
@@ -158,10 +156,9 @@ export const neighboursOf = (teeth: number): number => Math.max(1, Math.round(te
 const WIDE = 14
 
 /** How well points found agree with the fit they were found at. */
-export function agreementOf(points: readonly FoundPoint[], asked: number): Agreement {
+export function agreementOf(points: readonly FoundPoint[]): Agreement {
   const near = points.filter(({ offMm }) => Math.abs(offMm) < 0.3)
   return {
-    found: near.length / asked,
     edge: middleOf(near.map(({ strength }) => strength)),
     residualMm: middleOf(points.map(({ offMm }) => Math.abs(offMm))),
     widthMm: middleOf(near.map(({ widthMm }) => widthMm)),
@@ -172,7 +169,6 @@ export function agreementOf(points: readonly FoundPoint[], asked: number): Agree
  * Fits a part's outline to the edges of a picture, along the normals: robust steps of Gauss and Newton over its pose and the wear
  * of either side.
  * @param reachesMm how far either side edges are looked for, step by step
- * @param sign as `edgeBy` takes it
  */
 export function fitPart(
   gradients: Gradients,

@@ -2,7 +2,7 @@ import { toEnd, type JobStep } from '../../job.ts'
 import { sprocketGeometry } from '../geometry.ts'
 import { alignPart } from './align.ts'
 import type { Comb } from './comb.ts'
-import { seenTeeth, type SeenTooth } from './ends.ts'
+import { isBetweenWhole, seenTeeth, type SeenTooth } from './ends.ts'
 import { anySteps, combsIn } from './find.ts'
 import { findPoints } from './fit.ts'
 import { middleOf } from './least-squares.ts'
@@ -55,9 +55,8 @@ const MOST_TILT_DEG = 15
 const LEAST_PX_PER_MM = 2.2
 /** So large a share of the outline must be in the picture. */
 const LEAST_SEEN = 0.9
-/** Teeth narrower than so many pixels, once they have worn by so much, are widened by blur. */
-const LEAST_WIDTH_PX = 5
-const WORN_BY_THEN_MM = 0.5
+/** Fewer valleys with a whole tooth on both sides are no measurement of the part, as a share. */
+const LEAST_COUNTED = 1 / 3
 /** Beyond the tips so much is kept of the picture, mm. */
 const MARGIN_MM = 6
 /** Measurements vary by so much more than their edges tell, mm: bevels, shadows and what a part's side looks like. */
@@ -107,7 +106,7 @@ function* measuredAt(
     blurred(cut(blue, box), BLUR_PX),
   ]
   yield { done: 2, of: STEPS }
-  const profile = valleyProfile(teeth, WORN_BY_THEN_MM + LEAST_WIDTH_PX / tiltOf(rough).pxPerMm)
+  const profile = valleyProfile(teeth)
   const settled = settle(soft, profile, teeth, cutAt(rough, box.x, box.y))
   if (!settled) return { fault: 'none-found' }
   const { fitted, gradients, agreed } = settled
@@ -122,13 +121,10 @@ function* measuredAt(
   const seen = seenTeeth(unlikeMetal(soft, teeth, fitted.pose), teeth, fitted.pose, fitted.worn)
   const byValley = excessByValley(fitted, points, teeth)
   const counted = byValley.filter(
-    (excess, valley) =>
-      Number.isFinite(excess) &&
-      seen.teeth[valley] === 'whole' &&
-      seen.teeth[(valley - 1 + teeth) % teeth] === 'whole',
+    (excess, valley) => Number.isFinite(excess) && isBetweenWhole(seen.teeth, valley),
   )
+  if (counted.length < LEAST_COUNTED * teeth) return { fault: 'none-found' }
   const valleyExcessMm = middleOf(counted)
-  if (!Number.isFinite(valleyExcessMm)) return { fault: 'cut-off' }
   return {
     measured: {
       valleyExcessMm,

@@ -33,11 +33,8 @@ export function wearShare(teeth: number, radiusMm: number): number {
   return 1 - 0.5 * Math.min(1, Math.abs(radiusMm - pitch) / span)
 }
 
-/**
- * A new valley, evenly sampled along its outline.
- * @param leastMm where a new tooth is narrower than this the flanks are left out: a blurred picture widens what is narrow
- */
-export function valleyProfile(teeth: number, leastMm = 0): readonly ProfilePoint[] {
+/** A new valley, evenly sampled along its outline. */
+export function valleyProfile(teeth: number): readonly ProfilePoint[] {
   const end = sprocketGeometry(teeth).tipMinMm / 2 - BELOW_TIP_MM
   const half = halfSpace(teeth, FINENESS)
   const shape = sprocketGeometry(teeth)
@@ -56,7 +53,6 @@ export function valleyProfile(teeth: number, leastMm = 0): readonly ProfilePoint
       const radius = Math.hypot(x, y)
       if (radius > end) break
       const angle = Math.atan2(x, y)
-      if (2 * radius * (Math.PI / teeth - angle) < leastMm) break
       const [ux, uy] = [(b.x - a.x) / length, (b.y - a.y) / length]
       const tangential = ux * Math.cos(angle) - uy * Math.sin(angle)
       const radial = ux * Math.sin(angle) + uy * Math.cos(angle)

@@ -63,7 +63,7 @@ export function settle(
     return {
       fitted,
       gradients,
-      agreed: agreementOf(points, teeth * profile.length),
+      agreed: agreementOf(points),
       cost: costOf(points, fitted),
     }
   }

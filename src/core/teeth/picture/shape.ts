@@ -1,6 +1,7 @@
 import { sprocketGeometry } from '../geometry.ts'
 import { halfSpace } from '../outline.ts'
-import { type Fitted, type FoundPoint } from './fit.ts'
+import { isBetweenWhole, type SeenTooth } from './ends.ts'
+import type { Fitted, FoundPoint } from './fit.ts'
 import { middleOf } from './least-squares.ts'
 import { wearShare } from './profile.ts'
 
@@ -24,6 +25,24 @@ export function excessByValley({ worn }: Fitted, points: readonly FoundPoint[], 
       worn[0] + worn[1] + middleOf(offs.get(2 * valley) ?? []) + middleOf(offs.get(2 * valley + 1) ?? []),
   )
 }
+
+/** So many of the worst valleys are told, where they are worse than the middle by more than this and worn at all, mm. */
+const MARKED = 3
+const WORSE_MM = 0.12
+const WORN_MM = 0.25
+
+/** The valleys that are clearly more worn than the rest, the worst first; at most three. */
+export const worstValleys = (
+  byValley: readonly number[],
+  teeth: readonly SeenTooth[],
+  middleMm: number,
+): readonly number[] =>
+  byValley
+    .map((mm, valley) => ({ mm, valley }))
+    .filter(({ mm, valley }) => mm > Math.max(WORN_MM, middleMm + WORSE_MM) && isBetweenWhole(teeth, valley))
+    .sort((a, b) => b.mm - a.mm)
+    .slice(0, MARKED)
+    .map(({ valley }) => valley)
 
 /**
  * How far the middle of a tooth leans at mid height, degrees from upright: the flank that has worn less stands where it stood, the

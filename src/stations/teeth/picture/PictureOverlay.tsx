@@ -80,6 +80,8 @@ interface Props {
   readonly worst: readonly number[]
   /** The part of the picture that is shown, in its pixels. */
   readonly view: Box
+  /** Where the hand has laid it: the handles are there. */
+  readonly laid?: Pose
   /** Told of every move; the last of a row of moves is one that ends it. Absent: the outline cannot be moved. */
   readonly onMove?: (pose: Pose, isOver: boolean) => void
 }
@@ -122,7 +124,7 @@ function Lines({
 }
 
 /** The picture with the outline laid over it: as worn in full, as new dashed, the worst valleys ringed. */
-export function PictureOverlay({ picture, name, teeth, pose, worn, worst, view, onMove }: Props) {
+export function PictureOverlay({ picture, name, teeth, pose, worn, worst, view, laid, onMove }: Props) {
   const { canvas } = picture
   const { x: left, y: top, width, height } = view
   const place = useRef<HTMLDivElement>(null)
@@ -141,9 +143,9 @@ export function PictureOverlay({ picture, name, teeth, pose, worn, worst, view, 
   }
   const moveTo = (event: PointerEvent, isOver: boolean): void => {
     const grip = held.current
-    if (!grip || !pose) return
+    if (!grip || !laid) return
     const to = pointIn(event)
-    onMove?.(dragged(grip.handle, pose, grip.from, to), isOver)
+    onMove?.(dragged(grip.handle, laid, grip.from, to), isOver)
     held.current = isOver ? undefined : { ...grip, from: to }
   }
   return (
@@ -157,10 +159,10 @@ export function PictureOverlay({ picture, name, teeth, pose, worn, worst, view, 
         className="block h-auto w-full"
       />
       {pose && <Lines view={view} teeth={teeth} pose={pose} worn={worn} worst={worst} />}
-      {pose &&
+      {laid &&
         onMove &&
         HANDLES.map((handle) => {
-          const { x, y } = handleAt(handle, teeth, pose)
+          const { x, y } = handleAt(handle, teeth, laid)
           return (
             <button
               key={handle}
@@ -185,7 +187,7 @@ export function PictureOverlay({ picture, name, teeth, pose, worn, worst, view, 
                 held.current = undefined
               }}
               onKeyDown={(event) => {
-                const next = keyed(handle, pose, event)
+                const next = keyed(handle, laid, event)
                 if (!next) return
                 event.preventDefault()
                 onMove(next, true)

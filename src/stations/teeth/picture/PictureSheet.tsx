@@ -1,8 +1,11 @@
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
+import type { WearWord } from '../../../core/log/entry.ts'
 import type { ToothState } from '../../../core/strategy/facts/tooth-state.ts'
-import { MM_PER_PERCENT } from '../../../core/teeth/evidence.ts'
-import type { MeasuredPicture } from '../../../core/teeth/picture/measure.ts'
+import { isAtOdds } from '../../../core/strategy/facts/teeth-at-odds.ts'
+import { seenOf } from '../../../core/teeth/picture/ends.ts'
+import type { MeasuredPicture, PictureAnswer } from '../../../core/teeth/picture/measure.ts'
 import { boxOf, flatPose, type Box, type Pose } from '../../../core/teeth/picture/pose.ts'
+import { worstValleys } from '../../../core/teeth/picture/shape.ts'
 import { sprocketGeometry } from '../../../core/teeth/geometry.ts'
 import { toothWord } from '../../../core/teeth/tooth-word.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
@@ -15,14 +18,16 @@ import { nameOf } from '../say-teeth.ts'
 import { keptPicture, type DecodedPicture } from './decode-picture.ts'
 import { PictureOverlay } from './PictureOverlay.tsx'
 import { RoundCurve } from './RoundCurve.tsx'
-import { isAtOdds, sayGrounds, sayMeasured, sayPictureFault } from './say-picture.ts'
+import { sayGrounds, sayMeasured, sayPictureFault } from './say-picture.ts'
 import type { Measuring } from './use-measuring.ts'
 
-/** So many of the worst valleys are marked, where they are worse than the rest by more than this, mm. */
-const MARKED = 3
-const WORSE_MM = 0.12
-/** And where they are worn at all, mm. */
-const WORN_MM = 0.25
+/** An outline that is laid by hand, and the answer that was there while it was. */
+interface Laid {
+  readonly pose: Pose
+  readonly during: PictureAnswer | undefined
+}
+const NOT_WORN = [0, 0] as const
+
 /** So much is shown round the part, mm. */
 const ROUND_MM = 3
 
@@ -38,33 +43,18 @@ const sizeOf = ({ width, height }: DecodedPicture) => ({ width, height })
 const roundIt = (pose: Pose, { width, height }: DecodedPicture, teeth: number): Box =>
   boxOf(pose, sprocketGeometry(teeth).tipMaxMm / 2 + ROUND_MM, width, height)
 
-function worstOf({ byValley, teeth, valleyExcessMm }: MeasuredPicture): readonly number[] {
-  const count = byValley.length
-  return byValley
-    .map((mm, valley) => ({ mm, valley }))
-    .filter(
-      ({ mm, valley }) =>
-        mm > Math.max(WORN_MM, valleyExcessMm + WORSE_MM) &&
-        teeth[valley] === 'whole' &&
-        teeth[(valley - 1 + count) % count] === 'whole',
-    )
-    .sort((a, b) => b.mm - a.mm)
-    .slice(0, MARKED)
-    .map(({ valley }) => valley)
-}
-
 interface StandsProps {
   readonly measuring: Measuring
   readonly name: string
   readonly teeth: number
+  readonly measured: MeasuredPicture | undefined
+  readonly word: WearWord | undefined
   readonly stop: () => void
 }
 
 /** How far it has come, what came of it, or why nothing did. */
-function HowItStands({ measuring, name, teeth, stop }: StandsProps) {
+function HowItStands({ measuring, name, teeth, measured, word, stop }: StandsProps) {
   const answer = measuring.status === 'done' ? measuring.answer : undefined
-  const measured = answer && 'measured' in answer ? answer.measured : undefined
-  const word = measured && toothWord(measured.valleyExcessMm / MM_PER_PERCENT)
   return (
     <div aria-live="polite">
       {measuring.status === 'opening' && <p>Opening the picture…</p>}
@@ -124,6 +114,7 @@ function CountIt({
   const count = useInTurn(async () => {
     const bytes = isKept ? await keptPicture(picture, measured.pose, sprocket.teeth) : undefined
     const id = bytes && (await pictures.keep(bytes))
+    const { seen, aids } = seenOf(measured.teeth)
     const written = await record(
       [
         {
@@ -135,14 +126,16 @@ function CountIt({
           sdMm: measured.sdMm,
           leanDeg: measured.leanDeg,
           landMm: measured.landMm,
-          teethSeen: measured.teeth.filter((tooth) => tooth !== 'hidden').length,
-          setAside: measured.teeth.filter((tooth) => tooth === 'short').length,
+          teethSeen: seen,
+          setAside: aids,
           ...(id !== undefined && { picture: id }),
         },
       ],
       `${nameOf(sprocket)} measured in a picture.`,
     )
     if (written) onClose()
+    // What could not be written names no picture.
+    else if (id !== undefined) await pictures.drop(id)
   })
   return (
     <>
@@ -171,18 +164,16 @@ function CountIt({
 /** A picture of one sprocket: the outline laid over it, what it measures, and whether it counts. */
 export function PictureSheet({ state, measuring, measure, stop, onClose }: Props) {
   const { now } = useOpenLog()
-  const { sprocket } = state
+  const { sprocket, mmPerPercent } = state
   const name = nameOf(sprocket)
-  const [laid, setLaid] = useState<Pose>()
-  const [byHand, setByHand] = useState(false)
+  const [laid, setLaid] = useState<Laid>()
   const answer = measuring.status === 'done' ? measuring.answer : undefined
   const measured = answer && 'measured' in answer ? answer.measured : undefined
   const isOther = answer !== undefined && 'fault' in answer && answer.fault === 'other-count'
   const picture = 'picture' in measuring ? measuring.picture : undefined
-  const pose =
-    laid ?? measured?.pose ?? (picture && byHand ? inTheMiddle(picture, sprocket.teeth) : undefined)
-  const worst = useMemo(() => (measured ? worstOf(measured) : []), [measured])
-  const word = measured && toothWord(measured.valleyExcessMm / MM_PER_PERCENT)
+  // The hand's own until it is measured; then the handles stay, and the outline shows what was found.
+  const isFound = measured !== undefined && laid?.during !== answer
+  const word = measured && toothWord(measured.valleyExcessMm / mmPerPercent)
   const eye = sprocket.look
   return (
     <Sheet
@@ -198,50 +189,53 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
             picture={picture}
             name={name}
             teeth={sprocket.teeth}
-            pose={pose}
-            worn={!laid && measured ? measured.wornMm : [0, 0]}
-            worst={laid ? [] : worst}
+            pose={isFound ? measured.pose : laid?.pose}
+            worn={isFound ? measured.wornMm : NOT_WORN}
+            worst={isFound ? worstValleys(measured.byValley, measured.teeth, measured.valleyExcessMm) : []}
             view={
-              byHand || !measured
+              laid || !measured
                 ? { x: 0, y: 0, ...sizeOf(picture) }
                 : roundIt(measured.pose, picture, sprocket.teeth)
             }
-            {...(byHand && {
+            {...(laid && {
+              laid: laid.pose,
               onMove: (next: Pose, isOver: boolean) => {
-                setLaid(next)
-                if (!isOver) return
-                measure(picture, next)
+                setLaid({ pose: next, during: answer })
+                if (isOver) measure(picture, next)
               },
             })}
           />
         )}
         <div className="flex flex-col items-start gap-3 *:max-w-full">
-          <HowItStands measuring={measuring} name={name} teeth={sprocket.teeth} stop={stop} />
+          <HowItStands
+            measuring={measuring}
+            name={name}
+            teeth={sprocket.teeth}
+            measured={measured}
+            word={word}
+            stop={stop}
+          />
           {measured && <RoundCurve {...measured} />}
-          {word && eye && isAtOdds(eye.word, word) && (
+          {word && eye && isAtOdds(eye, { word, at: now }) && (
             <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
               By eye it was {eye.word} ({sayDay(eye.at, now)}), in the picture it is {word}. Is it the right
               cog, and the outline on its teeth? Both count until one is left out.
             </p>
           )}
-          {picture && !byHand && measuring.status !== 'measuring' && !isOther && (
+          {picture && !laid && measuring.status !== 'measuring' && !isOther && (
             <Button
-              onClick={() => {
-                setByHand(true)
-                setLaid(measured?.pose ?? inTheMiddle(picture, sprocket.teeth))
-              }}
+              onClick={() =>
+                setLaid({ pose: measured?.pose ?? inTheMiddle(picture, sprocket.teeth), during: undefined })
+              }
             >
               Lay the outline by hand
             </Button>
           )}
-          {byHand && (
+          {laid && (
             <p className="text-sm text-steel">
               Drag the round handle to move the outline, the square one to size it, the other to turn it; or
               use the arrow keys on them, with Shift for long steps. It is measured again each time.
             </p>
-          )}
-          {laid && picture && measured && measuring.status === 'done' && (
-            <Button onClick={() => setLaid(undefined)}>Show where it was found</Button>
           )}
           {measured && picture && <CountIt {...{ state, measured, picture, onClose }} />}
         </div>

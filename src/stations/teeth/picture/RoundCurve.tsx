@@ -1,3 +1,4 @@
+import { isBetweenWhole } from '../../../core/teeth/picture/ends.ts'
 import type { MeasuredPicture } from '../../../core/teeth/picture/measure.ts'
 import { sayMm } from './say-picture.ts'
 
@@ -10,9 +11,7 @@ export function RoundCurve({ byValley, teeth, valleyExcessMm }: MeasuredPicture)
   const count = byValley.length
   const most = Math.max(LEAST_MM, ...byValley.filter(Number.isFinite)) * 1.1
   const isCounted = (valley: number): boolean =>
-    Number.isFinite(byValley[valley]) &&
-    teeth[valley] === 'whole' &&
-    teeth[(valley - 1 + count) % count] === 'whole'
+    Number.isFinite(byValley[valley]) && isBetweenWhole(teeth, valley)
   const counted = byValley.filter((_, valley) => isCounted(valley))
   const yOf = (mm: number): number => HEIGHT - (Math.max(0, mm) / most) * HEIGHT
   return (

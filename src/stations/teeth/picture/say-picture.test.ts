@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { isAtOdds, sayMeasured, sayPictureFault } from './say-picture.ts'
+import { sayMeasured, sayPictureFault } from './say-picture.ts'
 
 describe('what is said of a picture', () => {
   test('names the wear and how sure it is, and nothing where it is within that', () => {
@@ -17,11 +17,5 @@ describe('what is said of a picture', () => {
     )
     expect(sayPictureFault('blurred', 'cog 19', 19)).toContain('take another')
     expect(sayPictureFault('no-picture', 'cog 19', 19)).toContain('JPEG or PNG')
-  })
-
-  test('the eye and the picture are at odds from two words apart', () => {
-    expect(isAtOdds('good', 'watch')).toBe(false)
-    expect(isAtOdds('good', 'swap')).toBe(true)
-    expect(isAtOdds('spent', 'watch')).toBe(true)
   })
 })

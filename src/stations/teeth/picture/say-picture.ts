@@ -1,6 +1,5 @@
-import type { WearWord } from '../../../core/log/entry.ts'
+import { seenOf } from '../../../core/teeth/picture/ends.ts'
 import type { MeasuredPicture, PictureFault } from '../../../core/teeth/picture/measure.ts'
-import { TOOTH_WORDS } from '../../../core/teeth/tooth-word.ts'
 import { sayCount } from '../../../ui/words/numbers.ts'
 import type { DecodeFault } from './decode-picture.ts'
 
@@ -47,8 +46,7 @@ export const sayMeasured = ({
 
 /** What it rests on. */
 export function sayGrounds({ teeth, tiltDeg, pxPerMm, landMm }: MeasuredPicture): string {
-  const seen = teeth.filter((tooth) => tooth !== 'hidden').length
-  const aids = teeth.filter((tooth) => tooth === 'short').length
+  const { seen, aids } = seenOf(teeth)
   return [
     `${seen} of ${sayCount(teeth.length, 'tooth', 'teeth')} seen`,
     ...(aids > 0 ? [`${sayCount(aids, 'shift aid')} left out`] : []),
@@ -57,10 +55,3 @@ export function sayGrounds({ teeth, tiltDeg, pxPerMm, landMm }: MeasuredPicture)
     `${pxPerMm.toFixed(1)} pixels to the mm`,
   ].join(', ')
 }
-
-/** Words that are two apart or more do not go together. */
-const APART = 2
-
-/** Whether the eye and the picture say what cannot both be. */
-export const isAtOdds = (eye: WearWord, picture: WearWord): boolean =>
-  Math.abs(TOOTH_WORDS.indexOf(eye) - TOOTH_WORDS.indexOf(picture)) >= APART
