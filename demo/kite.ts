@@ -80,8 +80,8 @@ export function kite(diary: Diary, random: Random): void {
     11: 'good',
     13: 'swap',
     15: 'swap',
-    18: 'watch',
-    21: 'watch',
+    18: 'good',
+    21: 'good',
     24: 'good',
   })
   // The tool finds nothing; the road did, when the third chain was new.

@@ -1,5 +1,5 @@
 import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
-import { sayFigure, sayPercent } from '../../ui/words/numbers.ts'
+import { sayFigure } from '../../ui/words/numbers.ts'
 
 /** What is taken of every rider, and what this rider's own skips, holds and pictures have made of it. */
 export function OwnNumbers({ threshold, mmPerPercent }: TeethOutlook) {
@@ -14,7 +14,7 @@ export function OwnNumbers({ threshold, mmPerPercent }: TeethOutlook) {
       <dl className="grid gap-3 text-[0.95rem]">
         <div>
           <dt className="font-medium">
-            How far your cogs may be worn before a chain skips, beside most riders’
+            How much more than most riders’ your cogs may wear before a chain skips
           </dt>
           <dd className="text-steel">
             At first {signed(threshold.before.p10)} to {signed(threshold.before.p90)} %; now{' '}
@@ -23,7 +23,7 @@ export function OwnNumbers({ threshold, mmPerPercent }: TeethOutlook) {
           </dd>
         </div>
         <div>
-          <dt className="font-medium">How much wider a valley is for each {sayPercent(1)}</dt>
+          <dt className="font-medium">How much wider a valley is for each 1 % its cog is worn</dt>
           <dd className="text-steel">
             At first {mm(mmPerPercent.before)}; now {mm(mmPerPercent.after)}. Pictures of cogs whose road is
             known move it.
