@@ -27,6 +27,7 @@ test('a cassette that no tool condemned: the road says which cogs a fresh chain 
   await expect(rowOf(page, 15)).toContainText(/skips: about \d in \d/)
   await page.getByRole('radio', { name: /^the one on it/ }).click()
   await expect(rowOf(page, 15)).toContainText('skips: less than 1 in 100')
+  await expect(answerOf(page)).toContainText('The chain that is on runs on all cogs.')
   await page.getByRole('radio', { name: 'a fresh one' }).click()
 
   await rowOf(page, 15).click()
@@ -71,6 +72,28 @@ test('match a cog by eye, say what the tool and the road found, and take it back
     await page.keyboard.press('u')
   }
   await expect(rowOf(page, 17)).toHaveText(before)
+})
+
+test('a ring is gone all the way round: where it is worn most is tapped on it, and kept with the word', async ({
+  page,
+}) => {
+  await teethOf(page, 'Kite')
+  await page.getByRole('button', { name: /^ring 38/ }).click()
+  const checks = page.getByRole('region', { name: 'Checks' })
+  await checks.getByRole('radio', { name: '9 o’clock' }).check()
+  await checks.getByRole('radio', { name: 'swap' }).click()
+  await expect(page.getByText('ring 38: swap.', { exact: true })).toBeVisible()
+  const found = checks.getByRole('link', { name: /Ring 38.*: swap, most at 9 o’clock from the crank arm/ })
+  await expect(found).toBeVisible()
+  await expectAccessible(page)
+
+  // It can be put right like everything else.
+  await found.click()
+  await page.getByLabel(/^Worn most/).selectOption('12 o’clock')
+  await page.getByRole('button', { name: 'Save correction' }).click()
+  await page.getByRole('button', { name: /^ring 38/ }).click()
+  await expect(checks.getByRole('link', { name: /swap, most at 12 o’clock/ })).toBeVisible()
+  await expect(checks.getByRole('radio', { name: '12 o’clock' })).toBeChecked()
 })
 
 test('a test on the road is offered last, with its caution, and can be switched off for good', async ({

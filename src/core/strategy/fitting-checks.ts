@@ -1,11 +1,12 @@
 import { kmOf } from '../exposure/distance.ts'
-import type { PartId, WearWord } from '../log/entry.ts'
+import type { PartId } from '../log/entry.ts'
 import type { PartSpec } from '../log/kinds/part.ts'
 import { fittedParts, type Garage, type PartState } from '../log/garage.ts'
 import { COGS_TOO_PERCENT } from '../measure/limits.ts'
 import { limitKey } from '../measure/posterior.ts'
 import type { WearAnswer } from '../wear/outlook.ts'
 import type { BikeReport } from './facts/bike-report.ts'
+import { wornSprockets, type WornTeeth } from './facts/facts.ts'
 import type { TeethOutlook } from '../teeth/teeth-outlook.ts'
 import { cogRisks, SKIP_DOUBTFUL, SKIP_LIKELY, type CogRisk } from './facts/teeth-facts.ts'
 import { isHeldBack, SWAPS, verdictOf } from './verdict.ts'
@@ -21,14 +22,20 @@ export interface FittingCheck {
     | { readonly what: 'open-chain' }
     /** A fresh chain will probably not run on cogs that the old one shaped. */
     | { readonly what: 'shaped-cogs'; readonly p: number }
-    /** A fresh chain skips on these cogs, smallest first; the chance is that of the worst. */
+    /** A fresh chain, or this used one, skips on these cogs, smallest first; the chance is that of the worst. */
     | {
         readonly what: 'skips'
+        readonly chain: 'fresh' | 'this'
         readonly cogs: readonly number[]
         readonly p: number
         readonly allSold: boolean
       }
-    | { readonly what: 'worn-teeth'; readonly part: PartId; readonly word: WearWord }
+    | {
+        readonly what: 'worn-teeth'
+        readonly part: PartId
+        readonly word: WornTeeth['word']
+        readonly byEyeAlone: boolean
+      }
     | { readonly what: 'link-limit'; readonly closings: number; readonly limit: number }
     | { readonly what: 'speeds'; readonly part: number; readonly bike: number }
     | { readonly what: 'links'; readonly links: number; readonly before: number }
@@ -52,8 +59,6 @@ const note = (finding: FittingCheck['finding']): FittingCheck => ({ weight: 'not
 const care = (finding: FittingCheck['finding']): FittingCheck => ({ weight: 'care', finding })
 const stop = (finding: FittingCheck['finding']): FittingCheck => ({ weight: 'stop', finding })
 
-const isWorn = (word: WearWord | undefined): word is 'swap' | 'spent' => word === 'swap' || word === 'spent'
-
 function chainOnNewTeeth({ report, answer, teeth }: KnownBike): FittingCheck[] {
   if (!report.chain) return []
   if (report.chain.lastReadingAt === undefined) return [care({ what: 'unmeasured-chain' })]
@@ -64,14 +69,16 @@ function chainOnNewTeeth({ report, answer, teeth }: KnownBike): FittingCheck[] {
   return isHeldBack(verdict.action) ? [care({ what: 'open-chain' })] : []
 }
 
-/** A fresh chain on cogs that would let it skip: on all where it is likely, else on those where it may. */
-function freshOnCogs(cogs: readonly CogRisk[]): FittingCheck[] {
-  const p = cogs.reduce((most, { fresh }) => Math.max(most, fresh), 0)
+/** A chain on cogs that would let it skip: on all where it is likely, else on those where it may. */
+function chainOnCogs(cogs: readonly CogRisk[], chain: 'fresh' | 'this'): FittingCheck[] {
+  const riskOf = ({ fresh, asked = 0 }: CogRisk): number => (chain === 'fresh' ? fresh : asked)
+  const p = cogs.reduce((most, cog) => Math.max(most, riskOf(cog)), 0)
   if (p < SKIP_DOUBTFUL) return []
   const isLikely = p >= SKIP_LIKELY
-  const bad = cogs.filter(({ fresh }) => fresh >= (isLikely ? SKIP_LIKELY : SKIP_DOUBTFUL))
+  const bad = cogs.filter((cog) => riskOf(cog) >= (isLikely ? SKIP_LIKELY : SKIP_DOUBTFUL))
   const finding = {
     what: 'skips',
+    chain,
     p,
     cogs: bad.map(({ teeth }) => teeth),
     allSold: bad.every(({ soldSingly }) => soldSingly),
@@ -79,22 +86,20 @@ function freshOnCogs(cogs: readonly CogRisk[]): FittingCheck[] {
   return [isLikely ? stop(finding) : care(finding)]
 }
 
-function newChainOnTeeth({ report, answer, teeth }: KnownBike, isFresh: boolean): FittingCheck[] {
-  if (!isFresh) return []
+function newChainOnTeeth({ report, answer, teeth }: KnownBike): FittingCheck[] {
   const cogs = teeth ? cogRisks(report, teeth) : []
   const isKnown = cogs.length > 0
   const shaped =
     isKnown || report.chain?.lastReadingAt === undefined
       ? 0
       : (answer?.now.pAbove[limitKey(COGS_TOO_PERCENT)] ?? 0)
-  const worn = report.sprockets.flatMap(({ part, look, role }) =>
-    look && isWorn(look.word) && (role === 'ring' || (role === 'cog' && !isKnown))
-      ? [{ part: part.entry.part, word: look.word }]
-      : [],
+  const worn = wornSprockets(report.sprockets, teeth).flatMap(
+    ({ sprocket: { part, role }, word, byEyeAlone }) =>
+      role === 'ring' || (role === 'cog' && !isKnown) ? [{ part: part.entry.part, word, byEyeAlone }] : [],
   )
   const parts = [...new Map(worn.map((one) => [one.part, one])).values()]
   return [
-    ...freshOnCogs(cogs),
+    ...chainOnCogs(cogs, 'fresh'),
     ...(shaped >= SKIP_DOUBTFUL
       ? [
           shaped >= SKIP_LIKELY
@@ -104,6 +109,12 @@ function newChainOnTeeth({ report, answer, teeth }: KnownBike, isFresh: boolean)
       : []),
     ...parts.map((one) => stop({ what: 'worn-teeth', ...one })),
   ]
+}
+
+/** A chain that has run before, by its own wear, on the cogs as they are. */
+function usedChainOnTeeth({ report, teeth }: KnownBike, part: PartState | undefined): FittingCheck[] {
+  const chain = part?.entry.part
+  return teeth && chain && teeth.chains[chain] ? chainOnCogs(cogRisks(report, teeth, chain), 'this') : []
 }
 
 function chainLength(garage: Garage, bike: string, links: number): FittingCheck[] {
@@ -134,8 +145,9 @@ export function checksBeforeFitting(
     switch (spec.type) {
       case 'chain': {
         const ridden = part ? kmOf(garage, part) > 50 : false
+        const isNew = spec.past === 'new' && !ridden
         return [
-          ...newChainOnTeeth(known, spec.past === 'new' && !ridden),
+          ...(isNew ? newChainOnTeeth(known) : usedChainOnTeeth(known, part)),
           ...wrongSpeeds(spec.speeds),
           ...chainLength(garage, bike, spec.links),
           ...(spec.directional ? [note({ what: 'directional' })] : []),

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { sprocketGeometry } from './geometry.ts'
-import { toothRack } from './rack.ts'
+import { shiftAidRack, toothRack } from './rack.ts'
 
 /** Where the faces of the first tooth cross the pitch circle, mm. */
 function facesAtPitch(teeth: number, role: 'cog' | 'ring', excessMm: number): readonly number[] {
@@ -13,6 +13,14 @@ function facesAtPitch(teeth: number, role: 'cog' | 'ring', excessMm: number): re
     return [a.x + ((height - a.y) / (b.y - a.y)) * (b.x - a.x)]
   })
 }
+
+test('a shift aid is a new tooth with its top cut off', () => {
+  const [aid, whole] = [shiftAidRack(17), toothRack(17, 'cog', 0, 1)]
+  const highest = Math.max(...aid.outline.map(({ y }) => y))
+  expect(highest / whole.heightMm).toBeCloseTo(0.6, 9)
+  const low = whole.outline.filter(({ y }) => y < highest)
+  expect(aid.outline).toEqual(expect.arrayContaining(low))
+})
 
 const teeth = fc.integer({ min: 10, max: 52 })
 

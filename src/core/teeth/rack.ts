@@ -47,6 +47,19 @@ export function toothRack(teeth: number, role: 'cog' | 'ring', excessMm: number,
   return { outline, lengthMm: count * pitchMm, heightMm: tip - root }
 }
 
+/** A shift aid is cut off at about this share of a tooth's height. Ours, for a drawing: every maker cuts his own. */
+const AID_HEIGHT = 0.6
+
+/** A tooth that is cut short by design, to let the chain climb over it, laid flat as new. */
+export function shiftAidRack(teeth: number): Rack {
+  const { outline, lengthMm, heightMm } = toothRack(teeth, 'cog', 0, 1)
+  return {
+    outline: outline.map(({ x, y }) => ({ x, y: Math.min(y, AID_HEIGHT * heightMm) })),
+    lengthMm,
+    heightMm,
+  }
+}
+
 /** Up one flank of a tooth and down the other: to the tip, or to where they meet below it. */
 function toothOf(right: readonly Point[], left: readonly Point[], pitchMm: number): Point[] {
   const widthAt = (i: number): number => pitchMm - (left[i]?.x ?? 0) - (right[i]?.x ?? 0)

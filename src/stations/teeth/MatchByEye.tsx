@@ -30,8 +30,8 @@ export function MatchByEye({ state, onMatched }: Props) {
   const drag = (event: PointerEvent<HTMLDivElement>): void => {
     if (event.buttons === 0) return
     const { width } = event.currentTarget.getBoundingClientRect()
-    const drawnMm =
-      TEETH_DRAWN * Math.PI * (sprocketGeometry(sprocket.teeth).pitchDiameterMm / sprocket.teeth)
+    const teethWide = role === 'cog' ? TEETH_DRAWN + 1 : TEETH_DRAWN
+    const drawnMm = teethWide * Math.PI * (sprocketGeometry(sprocket.teeth).pitchDiameterMm / sprocket.teeth)
     const movedMm = (event.movementX / width) * drawnMm * (role === 'cog' ? 1 : -1)
     setWorn((now) => clamp(now + movedMm / mmPerPercent))
   }
@@ -41,8 +41,8 @@ export function MatchByEye({ state, onMatched }: Props) {
         {role === 'cog'
           ? 'Look at the trailing face of each tooth: there the chain pulls. '
           : 'Look at the leading face of each tooth: there it pulls the chain. '}
-        Pass over teeth that are short, cut or twisted: they are shifting aids. Go all the way round
-        {role === 'ring' ? ': the pedal stroke wears some teeth more' : ''}. Feel for burrs with a glove on.
+        Go all the way round, and feel for burrs with a glove on.
+        {role === 'ring' && ' Then match the teeth that are worn most.'}
       </p>
       <div
         className="mt-3 cursor-ew-resize touch-pan-y select-none"
@@ -55,11 +55,15 @@ export function MatchByEye({ state, onMatched }: Props) {
           excessMm={worn * mmPerPercent}
           word={word}
           count={TEETH_DRAWN}
+          withAid={role === 'cog'}
           className="w-full"
         />
       </div>
       <p className="mt-1 text-sm text-steel">
         Dashed: a new tooth. Drag the teeth until they look like yours.
+        {role === 'cog'
+          ? ' Pale, at the end: a shift aid, cut short or twisted by design. Pass over such teeth.'
+          : ' Pass over teeth that are short, cut or twisted: they are shift aids.'}
       </p>
       <label className="mt-2 grid gap-1 text-sm font-medium">
         How worn it looks

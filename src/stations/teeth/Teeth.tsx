@@ -2,8 +2,7 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
 import { toothStates } from '../../core/strategy/facts/tooth-state.ts'
-import { cogRisks, SKIP_DOUBTFUL } from '../../core/strategy/facts/teeth-facts.ts'
-import { worstWord, type ChainWord } from '../../core/strategy/wear-word.ts'
+import { cogRisks } from '../../core/strategy/facts/teeth-facts.ts'
 import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
 import { openFitting } from '../../core/log/garage.ts'
 import { useAnswers } from '../../session/use-forecasts.ts'
@@ -13,16 +12,16 @@ import { useJudged } from '../../session/verdicts.ts'
 import { DrivetrainDrawing } from '../../ui/drawings/DrivetrainDrawing.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'
-import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { STATIONS } from '../../ui/places.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
-import { sayCount, sayPercent } from '../../ui/words/numbers.ts'
+import { sayPercent } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import { OwnNumbers } from './OwnNumbers.tsx'
-import { sayCogRisks, sayLooks } from './say-teeth.ts'
+import { StrangeChecks } from './StrangeChecks.tsx'
+import { TeethAnswer } from './TeethAnswer.tsx'
 import { ToothPanel } from './ToothPanel.tsx'
 import { ToothRows } from './ToothRows.tsx'
 
@@ -32,11 +31,6 @@ const isSame = (a: ToothState, b: ToothState | undefined): boolean =>
   b !== undefined &&
   a.sprocket.part.entry.part === b.sprocket.part.entry.part &&
   a.sprocket.teeth === b.sprocket.teeth
-
-/** The worst of all sprockets, in a word; unsure where nothing is known of any. */
-function worstOf(states: readonly ToothState[]): ChainWord {
-  return worstWord(states.flatMap(({ word }) => (word === 'unsure' ? [] : [word]))) ?? 'unsure'
-}
 
 /** The chains that may be asked about on this bike: the one that is on, and spares that have run on it; as worn as Gauge has them. */
 function useChains(bike: string | undefined, teeth: TeethOutlook | undefined) {
@@ -54,8 +48,9 @@ function useChains(bike: string | undefined, teeth: TeethOutlook | undefined) {
       const id = part.entry.part
       const isOn = openFitting(part)?.bike === bike
       const mean = answers[i]?.now.mean
-      const worn = mean === undefined ? '' : `, ${sayPercent(mean)}`
-      return { id, isOn, label: `${isOn ? 'the one on it' : namePart(garage, id)}${worn}` }
+      const at = mean === undefined ? '' : `, ${sayPercent(mean)}`
+      const name = namePart(garage, id)
+      return { id, isOn, name, label: `${isOn ? 'the one on it' : name}${at}` }
     })
     .sort((a, b) => Number(b.isOn) - Number(a.isOn))
 }
@@ -76,7 +71,10 @@ export default function Teeth() {
     () => (report ? toothStates(garage, report, teeth, inQuestion === FRESH ? undefined : inQuestion) : []),
     [garage, report, teeth, inQuestion],
   )
-  const risks = useMemo(() => (report && teeth ? cogRisks(report, teeth) : []), [report, teeth])
+  const risks = useMemo(
+    () => (report && teeth ? cogRisks(report, teeth, inQuestion === FRESH ? undefined : inQuestion) : []),
+    [report, teeth, inQuestion],
+  )
   const { isWorking } = useTeeth(bike)
   if (!report) return <NoBike what="Add one with its cogs and rings, and say here how their teeth look." />
   const { name } = report.bike.entry
@@ -95,39 +93,16 @@ export default function Teeth() {
     )
   const worst = [...states].sort((a, b) => (b.risk ?? -1) - (a.risk ?? -1))[0]
   const chosen = states.find((state) => isSame(state, picked)) ?? worst
-  const looked = states.filter(({ sprocket }) => sprocket.look).length
-  const notes = [...new Set(states.flatMap(({ sprocket }) => sprocket.part.entry.note ?? []))]
-  const said = risks.length > 0 ? sayCogRisks(risks) : undefined
-  const grounds = `By eye: ${looked} of ${sayCount(states.length, 'sprocket')} checked.`
   return (
     <div className="flex flex-col gap-6">
-      <Answer
-        word={worstOf(states)}
-        detail={[said?.detail, grounds, ...notes].filter(Boolean).join(' ')}
-        action={
-          <a href="#looks" className={buttonLook('next')}>
-            Check a cog
-          </a>
-        }
-      >
-        {said ? (
-          <>
-            {said.subject}
-            <strong className="font-semibold">{said.strong}</strong>
-            {said.advice}
-          </>
-        ) : (
-          sayLooks(
-            name,
-            states.map(({ sprocket }) => sprocket),
-          )
-        )}
-      </Answer>
-      {risks.some(({ now }) => (now ?? 0) >= SKIP_DOUBTFUL) && (
-        <CautionNote>
-          A slipping drivetrain can throw the rider. Do not ride it hard, and never test it standing.
-        </CautionNote>
-      )}
+      <TeethAnswer
+        report={report}
+        teeth={teeth}
+        states={states}
+        risks={risks}
+        asked={chains.find(({ id }) => id === inQuestion)}
+      />
+      <StrangeChecks bike={report.bike.entry.bike} />
       <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
         <section aria-label="Every sprocket" className="min-w-0">
           {isWorking && (
@@ -167,7 +142,13 @@ export default function Teeth() {
           {teeth && <OwnNumbers {...teeth} />}
         </section>
         <section id="looks" tabIndex={-1} className="min-w-0 scroll-mt-4 outline-none" aria-label="Checks">
-          {chosen && <ToothPanel state={chosen} teeth={teeth} />}
+          {chosen && (
+            <ToothPanel
+              key={`${chosen.sprocket.part.entry.part} ${chosen.sprocket.teeth}`}
+              state={chosen}
+              teeth={teeth}
+            />
+          )}
         </section>
       </div>
     </div>

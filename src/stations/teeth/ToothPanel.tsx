@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { WearWord } from '../../core/log/entry.ts'
 import { teethAtOdds } from '../../core/strategy/facts/teeth-at-odds.ts'
@@ -18,6 +18,7 @@ import { CogTests } from './CogTests.tsx'
 import { MatchByEye } from './MatchByEye.tsx'
 import { ComparePictures } from './picture/ComparePictures.tsx'
 import { TakePicture } from './picture/TakePicture.tsx'
+import { RingClock } from './RingClock.tsx'
 import { nameOf } from './say-teeth.ts'
 
 /** What each word looks like on a tooth. */
@@ -73,6 +74,7 @@ export function ToothPanel({ state, teeth }: Props) {
   const { record, now } = useOpenLog()
   const { sprocket, outlook, word } = state
   const { role, part } = sprocket
+  const [worstDeg, setWorstDeg] = useState(sprocket.look?.worstFromCrankDeg)
   const look = useInTurn(async (seen: WearWord) => {
     await record(
       [
@@ -82,6 +84,7 @@ export function ToothPanel({ state, teeth }: Props) {
           part: part.entry.part,
           word: seen,
           ...(role === 'cog' && { cog: sprocket.teeth }),
+          ...(role === 'ring' && worstDeg !== undefined && { worstFromCrankDeg: worstDeg }),
         },
       ],
       `${nameOf(sprocket)}: ${seen}.`,
@@ -98,6 +101,7 @@ export function ToothPanel({ state, teeth }: Props) {
       }
     >
       <div className="flex flex-col gap-4">
+        {role === 'ring' && <RingClock deg={worstDeg} onPick={setWorstDeg} />}
         {isDrawn && (
           <MatchByEye
             key={`${part.entry.part} ${sprocket.teeth} ${outlook?.mean.toFixed(2)}`}

@@ -1,4 +1,5 @@
 import type { CogRisk } from '../../core/strategy/facts/teeth-facts.ts'
+import type { WornTeeth } from '../../core/strategy/facts/facts.ts'
 import { SKIP_DOUBTFUL, SKIP_LIKELY } from '../../core/strategy/facts/teeth-facts.ts'
 import type { Sprocket } from '../../core/strategy/facts/sprockets.ts'
 import { worstWord } from '../../core/strategy/wear-word.ts'
@@ -49,6 +50,51 @@ function badOf(cogs: readonly CogRisk[], riskOf: (cog: CogRisk) => number) {
   const worst = cogs.reduce((most, cog) => Math.max(most, riskOf(cog)), 0)
   const from = worst >= SKIP_LIKELY ? SKIP_LIKELY : SKIP_DOUBTFUL
   return { worst, bad: cogs.filter((cog) => riskOf(cog) >= from) }
+}
+
+/** Rings and pulleys that are worn out, and what follows. */
+export function sayOthersWorn(worn: readonly WornTeeth[]): string {
+  const said = worn.flatMap(({ sprocket, word, byEyeAlone }) => {
+    const { role } = sprocket
+    if (role === 'cog') return []
+    const name = role === 'ring' ? `Ring ${sprocket.teeth}` : `The ${role}`
+    const state = `${byEyeAlone ? 'looked' : 'is probably'} ${word === 'spent' ? 'spent' : 'ready to swap'}`
+    return [
+      role === 'ring'
+        ? `${name} ${state}: a fresh chain would wear with it, so replace it first.`
+        : `${name} ${state}: fit a new one with the chain.`,
+    ]
+  })
+  return said.join(' ')
+}
+
+/** What a used chain means on these cogs: the one that is on, or one from the shelf. */
+export function sayChainAsked(cogs: readonly CogRisk[], name: string | undefined): TeethSaid {
+  const { worst, bad } = badOf(cogs, ({ asked = 0 }) => asked)
+  const fresh = badOf(cogs, (cog) => cog.fresh)
+  const risk = `Risk that it skips under a hard push: ${sayChance(worst)}${cogs.length === 1 ? '' : ' on the worst'}.`
+  const subject = name === undefined ? 'The chain that is on ' : `${name} `
+  if (worst < SKIP_DOUBTFUL) {
+    const runs = name === undefined ? 'runs' : 'will run'
+    return {
+      subject,
+      strong: cogs.length === 1 ? `${runs} on the cog.` : `${runs} on all cogs.`,
+      advice: '',
+      detail:
+        fresh.worst < SKIP_DOUBTFUL
+          ? `${risk} So will a fresh one.`
+          : `${risk} A fresh one ${fresh.worst >= SKIP_LIKELY ? 'will probably' : 'may'} skip on ${sayCogs(fresh.bad.map(({ teeth }) => teeth))}.`,
+    }
+  }
+  const isLikely = worst >= SKIP_LIKELY
+  return {
+    subject,
+    strong: `${isLikely ? 'will probably' : 'may'} skip on ${sayCogs(bad.map(({ teeth }) => teeth))}.`,
+    advice: isLikely
+      ? ` ${replaceWhat(bad)}, or leave on the chain that is on.`
+      : ' Keep the one that is on.',
+    detail: risk,
+  }
 }
 
 /** What the cogs mean for the chain that is on and for a fresh one. */

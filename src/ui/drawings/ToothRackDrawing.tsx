@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import { useMemo } from 'react'
 import type { ChainWord } from '../../core/strategy/wear-word.ts'
-import { toothRack, type Rack } from '../../core/teeth/rack.ts'
+import { shiftAidRack, toothRack, type Rack } from '../../core/teeth/rack.ts'
 
 const FILLS: Readonly<Record<ChainWord, string>> = {
   fresh: 'fill-petrol',
@@ -28,25 +28,28 @@ interface Props {
   readonly word: ChainWord
   /** How many teeth are drawn. */
   readonly count: number
+  /** A shift aid is drawn pale after them. */
+  readonly withAid?: boolean
   readonly className?: string
 }
 
 /** Teeth laid flat, as worn as they are, new ones dashed over them. The row or sentence beside it says the same. */
-export function ToothRackDrawing({ teeth, role, excessMm, mostMm, word, count, className }: Props) {
-  const { now, fresh, most } = useMemo(
+export function ToothRackDrawing({ teeth, role, excessMm, mostMm, word, count, withAid, className }: Props) {
+  const { now, fresh, most, aid } = useMemo(
     () => ({
       now: toothRack(teeth, role, excessMm, count),
       fresh: toothRack(teeth, role, 0, count),
       most: mostMm === undefined ? undefined : toothRack(teeth, role, mostMm, count),
+      aid: withAid ? shiftAidRack(teeth) : undefined,
     }),
-    [teeth, role, excessMm, mostMm, count],
+    [teeth, role, excessMm, mostMm, count, withAid],
   )
   const { lengthMm, heightMm } = now
   const filled = (rack: Rack) =>
-    `M0 ${heightMm + RIM_MM}L0 ${heightMm}L${pathOf(rack)}L${lengthMm} ${heightMm}L${lengthMm} ${heightMm + RIM_MM}Z`
+    `M0 ${heightMm + RIM_MM}L0 ${heightMm}L${pathOf(rack)}L${rack.lengthMm} ${heightMm}L${rack.lengthMm} ${heightMm + RIM_MM}Z`
   return (
     <svg
-      viewBox={`0 -0.4 ${lengthMm.toFixed(2)} ${(heightMm + RIM_MM + 0.4).toFixed(2)}`}
+      viewBox={`0 -0.4 ${(lengthMm + (aid?.lengthMm ?? 0)).toFixed(2)} ${(heightMm + RIM_MM + 0.4).toFixed(2)}`}
       aria-hidden="true"
       className={className}
     >
@@ -60,6 +63,7 @@ export function ToothRackDrawing({ teeth, role, excessMm, mostMm, word, count, c
         strokeDasharray="3 2.4"
         vectorEffect="non-scaling-stroke"
       />
+      {aid && <path d={filled(aid)} transform={`translate(${lengthMm} 0)`} className="fill-steel/40" />}
     </svg>
   )
 }

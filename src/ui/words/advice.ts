@@ -1,5 +1,6 @@
 import type { ClockReason } from '../../core/lube/clock.ts'
 import type { Caution, Reason } from '../../core/strategy/rules/rule.ts'
+import type { WornTeeth } from '../../core/strategy/facts/facts.ts'
 import { SKIP_LIKELY } from '../../core/strategy/facts/teeth-facts.ts'
 import type { Verdict } from '../../core/strategy/verdict.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
@@ -84,7 +85,7 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
     case 'skips':
       return saySkips(reason)
     case 'worn-teeth':
-      return `The ${reason.sprocket.role === 'cog' ? `${reason.sprocket.teeth}-tooth cog` : reason.sprocket.role} looked ${reason.look.word} by eye.`
+      return sayWornTeeth(reason)
     case 'reading-old':
       return `${sayKm(reason.km, units)} since the last reading: it could be past the limit by now.`
     case 'too-wide':
@@ -114,6 +115,12 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
     case 'limit':
       return `The limit is ${sayLimit(reason.percent)} %: ${reason.why}.`
   }
+}
+
+function sayWornTeeth({ sprocket, word, byEyeAlone }: WornTeeth): string {
+  const name = sprocket.role === 'cog' ? `${sprocket.teeth}-tooth cog` : sprocket.role
+  if (byEyeAlone) return `The ${name} looked ${word} by eye.`
+  return `The ${name} is probably ${word === 'spent' ? 'spent' : 'ready to swap'}.`
 }
 
 /** "the 13", "the 13 and 15". */

@@ -44,6 +44,10 @@ describe('an entry in a few words', () => {
     [tool, 'Bench rule, a rule'],
     [{ kind: 'look', at: noon(1, 6), part: 'cassette', cog: 15, word: 'watch' }, 'Cassette, cog 15: watch'],
     [
+      { kind: 'look', at: noon(1, 6), part: 'ring', word: 'swap', worstFromCrankDeg: 0 },
+      'Ring 40: swap, most at 12 o’clock from the crank arm',
+    ],
+    [
       { kind: 'wash', at: noon(1, 6), chain: 'chain', method: 'wipe', lube: 'wet-lube' },
       'Chain 1 of Heron wiped, wet lube',
     ],
@@ -123,8 +127,14 @@ describe('a check in a sentence', () => {
     [{ what: 'unmeasured-chain' }, /Measure it first/],
     [{ what: 'open-chain' }, /Measure it again first/],
     [{ what: 'shaped-cogs', p: 0.7 }, /past 0\.9 %: .* keep the old chain/],
-    [{ what: 'worn-teeth', part: 'cassette', word: 'spent' }, /^Cassette last looked spent/],
-    [{ what: 'worn-teeth', part: 'ring', word: 'swap' }, /^Ring 40 last looked ready to swap/],
+    [
+      { what: 'worn-teeth', part: 'cassette', word: 'spent', byEyeAlone: true },
+      /^Cassette last looked spent/,
+    ],
+    [
+      { what: 'worn-teeth', part: 'ring', word: 'swap', byEyeAlone: true },
+      /^Ring 40 last looked ready to swap/,
+    ],
     [{ what: 'link-limit', closings: 1, limit: 1 }, /closed 1 time; its maker allows 1\. Take a new one/],
     [{ what: 'speeds', part: 12, bike: 11 }, /made for 12 speeds; this bike has 11/],
     [{ what: 'links', links: 114, before: 116 }, /114 links; the chain on it has 116/],

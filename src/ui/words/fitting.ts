@@ -17,9 +17,9 @@ export function sayCheck({ finding }: FittingCheck, garage: Garage): string {
     case 'shaped-cogs':
       return `The old chain was past 0.9\u00a0%: ${sayChance(finding.p)} that a fresh chain will not run on these cogs. Replace the cogs too, or keep the old chain: you may need to put it back.`
     case 'skips':
-      return `A fresh chain ${finding.p >= SKIP_LIKELY ? 'will probably' : 'may'} skip on ${sayCogs(finding.cogs)} (${sayChance(finding.p)}). ${finding.allSold ? `Replace ${finding.cogs.length > 1 ? 'those cogs' : 'that cog'}` : 'Replace the cassette'} too, or keep the old chain: you may need to put it back.`
+      return `${finding.chain === 'fresh' ? 'A fresh chain' : 'As worn as it is, this chain'} ${finding.p >= SKIP_LIKELY ? 'will probably' : 'may'} skip on ${sayCogs(finding.cogs)} (${sayChance(finding.p)}). ${finding.allSold ? `Replace ${finding.cogs.length > 1 ? 'those cogs' : 'that cog'}` : 'Replace the cassette'} too, or keep the ${finding.chain === 'fresh' ? 'old chain' : 'one that is on'}: you may need to put it back.`
     case 'worn-teeth':
-      return `${namePart(garage, finding.part)} last looked ${finding.word === 'spent' ? 'spent' : 'ready to swap'}: a fresh chain may slip on it and will wear with it.`
+      return `${namePart(garage, finding.part)} ${finding.byEyeAlone ? 'last looked' : 'is probably'} ${finding.word === 'spent' ? 'spent' : 'ready to swap'}: a fresh chain may slip on it and will wear with it.`
     case 'link-limit':
       return `This joining link was closed ${sayCount(finding.closings, 'time')}; its maker allows ${finding.limit}. Take a new one.`
     case 'speeds':

@@ -8,6 +8,8 @@ export interface LookEntry extends EntryBase {
   /** Tooth count of the cog looked at, when the part is a cassette. */
   readonly cog?: number
   readonly word: WearWord
+  /** Of a ring: where it is worn most, degrees clockwise from the drive-side crank arm, seen from that side, 0 to 359. */
+  readonly worstFromCrankDeg?: number
 }
 
 export const look: Kind<LookEntry> = { isAbout: ({ part }) => [part], key: ({ part }) => part, onRoad: true }

@@ -1,4 +1,4 @@
-import type { LookEntry } from '../../log/kinds/look.ts'
+import type { WearWord } from '../../log/entry.ts'
 import { COGS_TOO_PERCENT } from '../../measure/limits.ts'
 import { limitKey } from '../../measure/posterior.ts'
 import type { WearAnswer } from '../../wear/outlook.ts'
@@ -6,6 +6,7 @@ import type { TeethOutlook } from '../../teeth/teeth-outlook.ts'
 import { cogRisks, SKIP_DOUBTFUL, SKIP_LIKELY, type CogRisk } from './teeth-facts.ts'
 import { chainWord, type ChainWord } from '../wear-word.ts'
 import type { BikeReport, ChainReport } from './bike-report.ts'
+import { outlookOf, sprocketWord } from './sprocket-word.ts'
 import type { Sprocket } from './sprockets.ts'
 
 /** What the wear model says of a chain that was read. */
@@ -22,10 +23,12 @@ export interface WearFacts {
   readonly kmSinceReading: number
 }
 
-/** A sprocket that the eye found worn out. */
+/** A sprocket that is worn out. */
 export interface WornTeeth {
   readonly sprocket: Sprocket
-  readonly look: LookEntry
+  readonly word: Extract<WearWord, 'swap' | 'spent'>
+  /** The eye alone says so; else all that is known. */
+  readonly byEyeAlone: boolean
 }
 
 /** All that a rule may go by: what the log says of a bike, and what the wear model says of its chain. */
@@ -37,7 +40,7 @@ export interface Facts {
   readonly answer: WearAnswer | undefined
   /** Of a chain that was read, once it is worked out. */
   readonly wear: WearFacts | undefined
-  /** By eye; of the cogs only while nothing better is known of them. */
+  /** Rings and pulleys; cogs only while nothing better is known of them than by eye. */
   readonly wornTeeth: readonly WornTeeth[]
   /** How likely a chain skips on each cog; undefined while it is being worked out. */
   readonly cogs: readonly CogRisk[] | undefined
@@ -49,12 +52,22 @@ export interface Facts {
   readonly isAwaited: boolean
 }
 
-const wornOf = (sprockets: readonly Sprocket[]): WornTeeth[] =>
-  sprockets.flatMap((sprocket) =>
-    sprocket.look && (sprocket.look.word === 'swap' || sprocket.look.word === 'spent')
-      ? [{ sprocket, look: sprocket.look }]
-      : [],
-  )
+const isWorn = (word: ChainWord | undefined): word is WornTeeth['word'] => word === 'swap' || word === 'spent'
+
+/**
+ * Those of a bike's sprockets that are worn out, by the word that every screen has for them; and those that the last look found
+ * so, even where road and law say that it can hardly be: a chipped tooth is none of the law's.
+ */
+export const wornSprockets = (
+  sprockets: readonly Sprocket[],
+  teeth: TeethOutlook | undefined,
+): readonly WornTeeth[] =>
+  sprockets.flatMap((sprocket): WornTeeth[] => {
+    const word = outlookOf(sprocket, teeth) && sprocketWord(sprocket, teeth)
+    if (isWorn(word)) return [{ sprocket, word, byEyeAlone: false }]
+    const seen = sprocket.look?.word
+    return isWorn(seen) ? [{ sprocket, word: seen, byEyeAlone: true }] : []
+  })
 
 function wearFacts({ limit }: BikeReport, chain: ChainReport, answer: WearAnswer): WearFacts {
   const chanceOf = (percent: number): number => answer.now.pAbove[limitKey(percent)] ?? 0
@@ -77,7 +90,9 @@ export function factsOf(
   const { chain } = report
   const risks = teeth && cogRisks(report, teeth)
   const cogs = risks && risks.length > 0 ? risks : undefined
-  const wornTeeth = wornOf(report.sprockets).filter(({ sprocket }) => !cogs || sprocket.role !== 'cog')
+  const wornTeeth = wornSprockets(report.sprockets, teeth).filter(
+    ({ sprocket }) => !cogs || sprocket.role !== 'cog',
+  )
   const isRead = chain?.lastReadingAt !== undefined
   return {
     report,

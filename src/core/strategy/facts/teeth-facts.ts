@@ -12,15 +12,25 @@ export interface CogRisk {
   /** With a fresh chain, and with the one that is on; the second absent without one. */
   readonly fresh: number
   readonly now?: number
+  /** With the chain that was asked about; absent where none was. */
+  readonly asked?: number
 }
 
 /** A chance that a chain skips which is worth a word, and one that settles it. Ours, a judgement. */
 export const SKIP_DOUBTFUL = 0.2
 export const SKIP_LIKELY = 0.5
 
-/** The cogs on a bike, smallest first, and the risks on each. */
-export function cogRisks({ sprockets, chain }: BikeReport, teeth: TeethOutlook): readonly CogRisk[] {
+/**
+ * The cogs on a bike, smallest first, and the risks on each.
+ * @param chainAsked another of the rider's chains that has been ridden, as it is now
+ */
+export function cogRisks(
+  { sprockets, chain }: BikeReport,
+  teeth: TeethOutlook,
+  chainAsked?: PartId,
+): readonly CogRisk[] {
   const on = teeth.chains[chain?.part.entry.part ?? '']
+  const other = teeth.chains[chainAsked ?? '']
   return sprockets.flatMap(({ role, part, teeth: count }): CogRisk[] => {
     const { spec } = part.entry
     const outlook = teeth.sets[part.entry.part]?.sprockets.find((one) => one.teeth === count)
@@ -32,6 +42,7 @@ export function cogRisks({ sprockets, chain }: BikeReport, teeth: TeethOutlook):
         soldSingly: spec.soldSingly?.includes(count) ?? false,
         fresh: skipChance(outlook, teeth),
         ...(on && { now: skipChance(outlook, teeth, on) }),
+        ...(other && { asked: skipChance(outlook, teeth, other) }),
       },
     ]
   })

@@ -1,18 +1,14 @@
 import { gearMix, sprocketTeeth } from '../../exposure/gear-mix.ts'
-import type { WearWord } from '../../log/entry.ts'
 import type { Garage } from '../../log/garage.ts'
 import type { CogTestEntry } from '../../log/kinds/cog-test.ts'
 import type { PictureEntry } from '../../log/kinds/picture.ts'
 import { MM_PER_PERCENT } from '../../teeth/evidence.ts'
 import { skipChance } from '../../teeth/skipping.ts'
 import type { SprocketOutlook, TeethOutlook } from '../../teeth/teeth-outlook.ts'
-import { toothWord } from '../../teeth/tooth-word.ts'
 import type { ChainWord } from '../wear-word.ts'
 import type { BikeReport } from './bike-report.ts'
+import { outlookOf, sprocketWord } from './sprocket-word.ts'
 import type { Sprocket } from './sprockets.ts'
-
-/** Wider than this from the 10th to the 90th percentile, %, and no word is used of teeth. */
-const UNSURE_WIDTH = 0.55
 
 /** A sprocket on a bike with all that is known of it. */
 export interface ToothState {
@@ -33,13 +29,6 @@ export interface ToothState {
   readonly pictures: readonly PictureEntry[]
 }
 
-/** The word for a sprocket: by all that is known, else the eye's last. */
-function wordOf(outlook: SprocketOutlook | undefined, look: WearWord | undefined): ChainWord {
-  if (!outlook) return look ?? 'unsure'
-  const { p10, p90 } = outlook.after
-  return p90 - p10 > UNSURE_WIDTH ? 'unsure' : toothWord(outlook.mean)
-}
-
 /**
  * Every sprocket of a bike as it stands.
  * @param chain the chain in question: one of the rider's by its id, a fresh one where it is absent
@@ -56,12 +45,12 @@ export function toothStates(
   return sprockets.map((sprocket): ToothState => {
     const { role, part, teeth: count } = sprocket
     const id = part.entry.part
-    const outlook = teeth?.sets[id]?.sprockets.find((one) => one.teeth === count)
+    const outlook = outlookOf(sprocket, teeth)
     const kj = role === 'cog' ? mix.cogs.get(count) : role === 'ring' ? mix.rings.get(count) : undefined
     return {
       sprocket,
       outlook,
-      word: wordOf(outlook, sprocket.look?.word),
+      word: sprocketWord(sprocket, teeth),
       excessMm: (outlook?.mean ?? 0) * mmPerPercent,
       mmPerPercent,
       risk: teeth && outlook && role === 'cog' ? skipChance(outlook, teeth, inQuestion) : undefined,
