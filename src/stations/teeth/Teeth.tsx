@@ -136,8 +136,8 @@ export default function Teeth() {
             <p className="text-sm text-steel">The bar is 50 mm; all at one scale.</p>
           </div>
           <p className="mt-2 text-sm text-steel">
-            The % is the chain’s elongation that the teeth have shaped themselves to. Below it 8 in 10 lie.
-            The chance is that a chain skips under one hard push.
+            The % is the chain’s elongation that the teeth have shaped themselves to. The range below it holds
+            8 times in 10. The chance is that a chain skips under one hard push.
           </p>
           {teeth && <OwnNumbers {...teeth} />}
         </section>

@@ -21,7 +21,7 @@ function sayFoundBy({ sprocket, tests, pictures, outlook }: ToothState): string 
 
 /** A share as a whole number of per cent. */
 const sayShare = (share: number): string =>
-  share < 0.005 ? 'hardly used' : `${Math.round(100 * share)}\u00a0% of work`
+  share > 0.995 ? 'all the work' : share < 0.005 ? 'hardly used' : `${Math.round(100 * share)}\u00a0% of work`
 
 interface RowProps {
   readonly state: ToothState
@@ -40,7 +40,7 @@ function ToothRow({ state, isChosen, onChoose }: RowProps) {
         type="button"
         aria-pressed={isChosen}
         onClick={onChoose}
-        className="grid min-h-16 w-full cursor-pointer grid-cols-[5rem_minmax(0,1fr)_5.4rem_6.2rem_9rem] items-center gap-x-3 py-2 text-left max-sm:grid-cols-[4.6rem_minmax(0,1fr)_auto] max-sm:gap-y-0.5"
+        className="grid min-h-16 w-full cursor-pointer grid-cols-[5.6rem_minmax(0,1fr)_5.6rem_6.2rem_9rem] items-center gap-x-3 py-2 text-left max-sm:grid-cols-[4.6rem_minmax(0,1fr)_auto] max-sm:gap-y-0.5"
       >
         <span>
           <span className={clsx('block font-semibold', role === 'cog' ? 'text-[1.3rem]' : 'text-base')}>
@@ -60,7 +60,7 @@ function ToothRow({ state, isChosen, onChoose }: RowProps) {
         ) : (
           <span />
         )}
-        <WearMark word={word} className="text-[0.95rem]" />
+        <WearMark word={word} className="gap-1 text-[0.95rem]" />
         <span className="leading-tight max-sm:col-span-3 max-sm:col-start-2 max-sm:text-sm">
           {outlook ? (
             <>
