@@ -5,6 +5,7 @@ import { commuter, noon, ride, ruleReading } from '../../test/log.ts'
 import type { EntryDraft } from '../core/log/entries.ts'
 import { openLog, TODAY } from '../../test/open-log.tsx'
 import { toEnd } from '../core/job.ts'
+import { ownLives } from '../core/lube/learn.ts'
 import { nextLookSteps } from '../core/wear/next-look-value.ts'
 import { SHORT_INSTRUMENT } from '../ui/words/names.ts'
 import { Guide } from './gauge/Guide.tsx'
@@ -345,7 +346,7 @@ describe('Wash', () => {
       ride(1, 2, 50),
       ride(1, 3, 25, { condition: 'wet-road' }),
     ])
-    show(<LifeStrip chain={chain} />)
+    show(<LifeStrip chain={chain} own={ownLives([])} />)
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
       '40 % of the lube’s life is used, over 2 rides.',
     )

@@ -42,6 +42,7 @@ export const OPENS = {
   setConditions: '/miles#conditions',
   planEvent: '/decide#ahead',
   logWash: '/wash#log',
+  lookAtLube: '/wash#lube',
   checkTeeth: '/teeth#looks',
   fitChain: '/shelf#chain',
   newPart: '/shelf?new=part',

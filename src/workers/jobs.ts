@@ -1,4 +1,5 @@
 import type { JobSteps } from '../core/job.ts'
+import { timedPlanSteps } from '../core/session/fit-time.ts'
 import { nextLookSteps } from '../core/wear/next-look-value.ts'
 import { pictureSteps } from '../core/teeth/picture/measure.ts'
 import { teethOutlookSteps } from '../core/teeth/teeth-outlook.ts'
@@ -14,6 +15,7 @@ export const JOBS = {
   'teeth-outlook': teethOutlookSteps,
   'next-look': nextLookSteps,
   'teeth-picture': pictureSteps,
+  'wash-plan': timedPlanSteps,
   'ride-files': async function* (question: RideFilesQuestion) {
     const { rideFileSteps } = await import('./ride-jobs.ts')
     return yield* rideFileSteps(question)
@@ -49,6 +51,7 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'teeth-outlook': 1,
   'next-look': 1,
   'teeth-picture': 1,
+  'wash-plan': 1,
   'ride-files': 1,
   'ride-archive': 1,
   'packed-rides': 1,

@@ -103,7 +103,7 @@ function dominance(model: PlanModel): (state: PlanState) => boolean {
     const alike = seen.get(key)
     if (alike) {
       for (const other of alike) {
-        const hands = now[0] as number
+        const hands = state.handsFree
         let isNoBetter = true
         for (let k = 0; k < now.length && isNoBetter; k++)
           isNoBetter =
@@ -230,8 +230,9 @@ export function planSearch(model: PlanModel): PlanSearch {
   if (root < best.finish - SAME_MIN) open()
 
   const walk = (places: number): boolean => {
-    for (let left = places; levels.length > 0 && left > 0; left--) {
-      const level = levels.at(-1) as Level
+    for (let left = places; left > 0; left--) {
+      const level = levels.at(-1)
+      if (!level) break
       level.undo?.()
       level.undo = undefined
       const next = level.tries[level.next++]

@@ -14,6 +14,7 @@ export const bikeSchema = entry('bike', {
   motor: oneOf(['none', 'hub', 'mid-drive']),
   usualCondition: oneOf(CONDITIONS),
   storage: oneOf(['indoors', 'outdoors']),
+  brakes: maybeOneOf(['disc', 'rim'] as const),
   usualByQuarter: maybe(
     object(Object.fromEntries(QUARTERS.map((quarter) => [quarter, maybeOneOf(CONDITIONS)]))),
   ),

@@ -17,6 +17,10 @@ import { cogTestSchema } from './cog-test.ts'
 import { lookSchema } from './look.ts'
 import { pictureSchema } from './picture.ts'
 import { washSchema } from './wash.ts'
+import { kitSchema } from './kit.ts'
+import { linkCheckSchema } from './link-check.ts'
+import { lubeCheckSchema } from './lube-check.ts'
+import { sessionSchema } from './session.ts'
 import { limitSchema } from './limit.ts'
 import { planSchema } from './plan.ts'
 import { eventSchema } from './event.ts'
@@ -41,6 +45,10 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   'cog-test': cogTestSchema,
   picture: pictureSchema,
   wash: washSchema,
+  'lube-check': lubeCheckSchema,
+  'link-check': linkCheckSchema,
+  session: sessionSchema,
+  kit: kitSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

@@ -1,3 +1,4 @@
+import type { OwnLives } from '../../core/lube/learn.ts'
 import { lifeUsed } from '../../core/lube/clock.ts'
 import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
@@ -11,7 +12,7 @@ const SCALE = 640
 const SCALE_NARROW = 290
 
 /** The life of what is on the chain, ride by ride: each takes its share, wet ones are hatched; at 1 it is used up. */
-export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
+export function LifeStrip({ chain, own }: { readonly chain: ChainReport; readonly own: OwnLives }) {
   const units = useUnits()
   // The drawing shrinks on a phone; its words must not.
   const narrow = useNarrow()
@@ -35,7 +36,7 @@ export function LifeStrip({ chain }: { readonly chain: ChainReport }) {
           <path d="M-1 7L7 -1" stroke="var(--petrol)" strokeWidth="1.6" />
         </pattern>
       </defs>
-      {layEndToEnd(rides, ({ ride }) => scale(lifeUsed(lube, ride))).map(
+      {layEndToEnd(rides, ({ ride }) => scale(lifeUsed(lube, ride, own))).map(
         ({ item: { ride }, from, length }) => (
           <rect
             key={ride.id}

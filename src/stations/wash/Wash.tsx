@@ -1,11 +1,15 @@
+import { useMemo, useState } from 'react'
+import type { ChainLook } from '../../core/lube/chain-looks.ts'
+import { washFacts } from '../../core/strategy/facts/wash-facts.ts'
+import { livesOf } from '../../core/strategy/facts/own-lives.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
 import { STORAGE_DAYS } from '../../core/lube/clock.ts'
-import { LUBE_LIFE_KM } from '../../core/lube/lubes.ts'
+import type { OwnLives } from '../../core/lube/learn.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { daysBetween } from '../../core/units/days.ts'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
-import { buttonLook } from '../../ui/parts/Button.tsx'
+import { Button, buttonLook } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -15,6 +19,11 @@ import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
 import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { LifeStrip } from './LifeStrip.tsx'
 import { LogWash } from './LogWash.tsx'
+import { LubeTap } from './LubeTap.tsx'
+import { useWashRun } from './run/use-wash-run.ts'
+import { WashGoingOn } from './run/WashGoingOn.tsx'
+import { startRun } from '../../core/session/run.ts'
+import { WashPlanner } from './plan/WashPlanner.tsx'
 
 /** Whether the chain is due, and if not how far it still goes, as the opening sentence. */
 function sayClock(report: BikeReport, chain: ChainReport, units: Units): string {
@@ -37,7 +46,7 @@ function sayClock(report: BikeReport, chain: ChainReport, units: Units): string 
   }
 }
 
-function sayGrounds(chain: ChainReport, units: Units, now: string): string {
+function sayGrounds(chain: ChainReport, units: Units, now: string, own: OwnLives): string {
   if (!chain.lube)
     return 'Log what you put on, and the clock runs from there: by distance, rain, mud and days standing.'
   const { lube, since } = chain.lube
@@ -45,7 +54,7 @@ function sayGrounds(chain: ChainReport, units: Units, now: string): string {
   const life =
     lube === 'none'
       ? ''
-      : ` Life: ${sayKm(LUBE_LIFE_KM[lube], units)} of dry road, a guess; rain, dust and salt shorten it.`
+      : ` Life: ${sayAboutKm(own[lube].lifeKm.after.p50, units)} of dry road, ${own[lube].looks === 0 ? 'a guess' : 'as your chains have shown'}; rain, dust and salt shorten it.`
   const ridden = km < 0.1 ? 'not ridden since' : `${sayKm(km, units)} ago`
   return `Put on ${sayAgo(since, now)}, ${ridden}.${life}`
 }
@@ -100,27 +109,54 @@ export default function Wash() {
   const units = useUnits()
   const report = useBikeReport(useBikeId(garage))
   const washes = useWashes(report?.chain)
-  if (!report) return <NoBike what="Add one, and say what was put on its chain; the clock runs from there." />
+  const [look, setLook] = useState<ChainLook>()
+  const facts = useMemo(() => report && washFacts(garage, report), [garage, report])
+  const { kept, change } = useWashRun()
+  if (!report || !facts)
+    return <NoBike what="Add one, and say what was put on its chain; the clock runs from there." />
   const { chain } = report
   if (!chain) return <NoChain bike={report.bike.entry.name} />
+  if (kept?.bike === report.bike.entry.bike)
+    return <WashGoingOn report={report} kept={kept} onChange={change} />
   return (
     <div className="flex flex-col gap-8">
+      {kept && (
+        <p role="note" className="border-l-4 border-ochre pl-3">
+          A wash of {garage.bikes.get(kept.bike)?.entry.name ?? 'another bike'} is going on. Go back to it
+          with that bike; a new one takes its place.{' '}
+          <Button look="link" onClick={() => change(undefined)}>
+            Forget it
+          </Button>
+        </p>
+      )}
       <Answer
         detail={
           <>
-            {sayGrounds(chain, units, now)}
+            {sayGrounds(chain, units, now, livesOf(garage))}
             {wetToday(chain, now) && ' The last ride was wet: dry the chain today.'}
           </>
         }
         action={
-          <a href="#log" className={buttonLook('next')}>
-            Log what was done
+          <a href="#plan" className={buttonLook('next')}>
+            Plan the wash
           </a>
         }
       >
         {sayClock(report, chain, units)}
       </Answer>
-      <LifeStrip chain={chain} />
+      <LifeStrip chain={chain} own={livesOf(garage)} />
+      <LubeTap chain={chain} look={look} onLook={setLook} />
+      <div className="border-t border-hairline pt-6">
+        <WashPlanner
+          key={chain.part.entry.part}
+          report={report}
+          facts={facts}
+          look={look}
+          onStart={({ job, steps }) =>
+            change({ bike: report.bike.entry.bike, job, run: startRun(steps, Date.now()) })
+          }
+        />
+      </div>
       <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <LogWash key={chain.part.entry.part} report={report} chain={chain} />
         <History chain={chain} washes={washes} />

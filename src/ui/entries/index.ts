@@ -7,6 +7,10 @@ import { condition } from './condition.ts'
 import { event } from './event.ts'
 import { fit } from './fit.ts'
 import type { KindWords } from './kind-words.ts'
+import { kit } from './kit.ts'
+import { linkCheck } from './link-check.ts'
+import { lubeCheck } from './lube-check.ts'
+import { session } from './session.ts'
 import { limit } from './limit.ts'
 import { cogTest } from './cog-test.ts'
 import { look } from './look.ts'
@@ -32,6 +36,8 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   condition,
   event,
   wash,
+  'lube-check': lubeCheck,
+  'link-check': linkCheck,
   look,
   'cog-test': cogTest,
   picture,
@@ -45,6 +51,8 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   'look-answer': lookAnswer,
   tool,
   zeroing,
+  session,
+  kit,
   limit,
   plan,
   withdraw,

@@ -6,6 +6,8 @@ export type Shifting = 'cable' | 'electric' | 'hub-gear' | 'none'
 
 export type Motor = 'none' | 'hub' | 'mid-drive'
 
+export type Brakes = 'disc' | 'rim'
+
 export type Storage = 'indoors' | 'outdoors'
 
 /** A bike. Written again, superseding, when its description changes. */
@@ -22,6 +24,8 @@ export interface BikeEntry extends EntryBase {
   /** What its rides are taken to be where nothing else is said. */
   readonly usualCondition: Condition
   readonly storage: Storage
+  /** Absent: nobody said. */
+  readonly brakes?: Brakes
   /** What its rides are taken to be in a part of the year, where that differs from `usual`. */
   readonly usualByQuarter?: Readonly<Partial<Record<Quarter, Condition>>>
   /** Wheel circumference, mm; absent: a guess. */

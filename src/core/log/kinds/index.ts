@@ -15,6 +15,10 @@ import { cogTest } from './cog-test.ts'
 import { look } from './look.ts'
 import { picture } from './picture.ts'
 import { wash } from './wash.ts'
+import { kit } from './kit.ts'
+import { linkCheck } from './link-check.ts'
+import { lubeCheck } from './lube-check.ts'
+import { session } from './session.ts'
 import { limit } from './limit.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
@@ -39,6 +43,10 @@ export const KINDS = {
   'cog-test': cogTest,
   picture,
   wash,
+  'lube-check': lubeCheck,
+  'link-check': linkCheck,
+  session,
+  kit,
   limit,
   plan,
   event,

@@ -1,4 +1,5 @@
 import type { Lube } from '../../lube/lubes.ts'
+import type { WashWay } from '../../lube/wash-ways.ts'
 import type { EntryBase, PartId } from '../entry.ts'
 import type { Kind } from './kind.ts'
 
@@ -10,6 +11,8 @@ export interface WashEntry extends EntryBase {
   readonly method: WashMethod
   /** What was put on afterwards; absent when the chain was cleaned and left as it was. */
   readonly lube?: Lube
+  /** How it was done, where that is known to the step. */
+  readonly way?: WashWay
 }
 
 export const wash: Kind<WashEntry> = {

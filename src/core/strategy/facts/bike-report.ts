@@ -11,6 +11,7 @@ import { bikeLimit } from './bike-limit.ts'
 import { placedReading, toolBiases } from './chain-evidence.ts'
 import { chainFacts, isSameList, type ChainFacts } from './chain-facts.ts'
 import { lubeFacts, type LubeFacts } from './lube.ts'
+import { livesOf } from './own-lives.ts'
 import { nextLookQuestion } from './next-look.ts'
 import { sprocketsOf, type Sprocket } from './sprockets.ts'
 
@@ -54,7 +55,7 @@ function chainReport(
   const fitting = openFitting(part)
   if (!fitting) return undefined
   const last = used.at(-1)?.entry
-  const lube = lubeFacts(bike, story, now)
+  const lube = lubeFacts(bike, story, now, livesOf(garage))
   const biases = toolBiases(garage, new Set([part.entry.part]))
   return {
     ...facts,
@@ -93,7 +94,7 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
   const on = fittedChain(garage, bike.entry.bike)
   const chain = on && chainFacts(garage, on.entry.part)
   const { parts, readings, looks, tools } = garage
-  const from = [now, chain, parts, readings, looks, tools]
+  const from = [now, chain, parts, readings, looks, tools, livesOf(garage)]
   const before = reports.get(bike)
   if (before && isSameList(before.from, from)) return before.report
   const report = made(garage, bike, chain, now)

@@ -1,10 +1,11 @@
 import type { ChainStory } from '../../exposure/chain-story.ts'
-import { CONDITION_MULTIPLIER, quarterOf } from '../../exposure/conditions.ts'
+import { quarterOf } from '../../exposure/conditions.ts'
 import { mixByQuarter } from '../../exposure/road-ahead.ts'
 import type { IsoTime } from '../../log/entry.ts'
 import type { BikeState } from '../../log/garage.ts'
-import { lubeClock, type LubeClock } from '../../lube/clock.ts'
-import { LUBE_LIFE_KM, type Lube } from '../../lube/lubes.ts'
+import { lifeUsed, lubeClock, type LubeClock } from '../../lube/clock.ts'
+import type { OwnLives } from '../../lube/learn.ts'
+import type { Lube } from '../../lube/lubes.ts'
 import { daysBetween } from '../../units/days.ts'
 
 /** What is on a chain, how much of its life is used, and how far it still goes. */
@@ -20,15 +21,24 @@ export interface LubeFacts {
  * How far the lubricant still goes on the roads that the bike is ridden on at this time of year: the share of its life that
  * is left, over the mean multiplier of those roads (methods 6).
  */
-function kmLeft(bike: BikeState, lube: Lube, clock: LubeClock, now: IsoTime): number {
+function kmLeft(bike: BikeState, lube: Lube, clock: LubeClock, now: IsoTime, own: OwnLives): number {
   if (clock.due || lube === 'none') return 0
   const mix = mixByQuarter(bike, now)[quarterOf(now)]
-  const perKm = mix.reduce((sum, { km, condition }) => sum + km * CONDITION_MULTIPLIER[condition], 0)
-  return ((1 - clock.used) * LUBE_LIFE_KM[lube]) / perKm
+  const perKm = mix.reduce((sum, road) => sum + lifeUsed(lube, road, own), 0)
+  return (1 - clock.used) / perKm
 }
 
-/** @returns undefined where what is on the chain is not known */
-export function lubeFacts(bike: BikeState, story: ChainStory, now: IsoTime): LubeFacts | undefined {
+/**
+ * What is on a chain, and how long it lasts.
+ * @param own lives as this rider's chains have shown them
+ * @returns undefined where what is on the chain is not known
+ */
+export function lubeFacts(
+  bike: BikeState,
+  story: ChainStory,
+  now: IsoTime,
+  own: OwnLives,
+): LubeFacts | undefined {
   const { lube, since } = story.lube
   if (lube === undefined || since === undefined) return undefined
   const lastRide = story.rides.at(-1)?.at
@@ -37,6 +47,7 @@ export function lubeFacts(bike: BikeState, story: ChainStory, now: IsoTime): Lub
     lube,
     story.rides.filter(({ at }) => at >= since).map(({ ride }) => ride),
     { days: Math.max(0, daysBetween(restingSince, now)), where: bike.entry.storage },
+    own,
   )
-  return { lube, since, clock, leftKm: kmLeft(bike, lube, clock, now) }
+  return { lube, since, clock, leftKm: kmLeft(bike, lube, clock, now, own) }
 }

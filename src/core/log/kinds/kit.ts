@@ -1,0 +1,15 @@
+import type { KitTool, WashWay } from '../../lube/wash-ways.ts'
+import type { EntryBase } from '../entry.ts'
+import type { Kind } from './kind.ts'
+
+/** What there is to wash with, and how this rider likes to. The last word counts. */
+export interface KitEntry extends EntryBase {
+  readonly kind: 'kit'
+  readonly tools: readonly KitTool[]
+  /** No solvent near a chain: its maker forbids it, or the rider does. */
+  readonly noSolvent?: true
+  /** The way of washing that is kept to. */
+  readonly school?: WashWay
+}
+
+export const kit: Kind<KitEntry> = { isAbout: () => [], key: () => 'kit' }

@@ -1,0 +1,114 @@
+import { isWet, quarterOf } from '../../exposure/conditions.ts'
+import { mixByQuarter } from '../../exposure/road-ahead.ts'
+import type { PartId } from '../../log/entry.ts'
+import { openFitting, type Garage } from '../../log/garage.ts'
+import type { Lube } from '../../lube/lubes.ts'
+import { USUAL_KIT, type WashWants } from '../../lube/suggest.ts'
+import { KIT_TOOLS, type KitTool } from '../../lube/wash-ways.ts'
+import { STEP_KINDS, STEP_TIMES, type StepKind } from '../../session/step-kinds.ts'
+import type { BikeReport } from './bike-report.ts'
+import { chainFacts } from './chain-facts.ts'
+import { lubeFacts, type LubeFacts } from './lube.ts'
+import { livesOf } from './own-lives.ts'
+
+/** A chain that may be washed with this bike: the one that is on, and those that have run on it and are kept. */
+export interface WashableChain {
+  readonly id: PartId
+  readonly links: number
+  readonly isOn: boolean
+  /** What is on it; undefined where nobody said. */
+  readonly lube: Lube | undefined
+  /** Absent where what is on it is not known. */
+  readonly facts?: LubeFacts
+  readonly km: number
+}
+
+/** What a wash of a bike is planned from, short of what is asked at the stand. */
+export interface WashFacts {
+  readonly chains: readonly WashableChain[]
+  readonly wants: Omit<WashWants, 'look' | 'minutes'>
+  /** Nobody has said what there is to wash with. */
+  readonly isKitGuessed: boolean
+  readonly hasDiscs: boolean
+  readonly isElectric: boolean
+  /** Hands' minutes of this rider's own sessions, by kind of step. */
+  readonly ownMin: Readonly<Partial<Record<StepKind, number>>>
+}
+
+/** Our guess counts for as much as so many of the rider's own times. */
+const GUESS_WEIGHT = 2
+
+/** What steps took in the sessions that were run, drawn toward the guess while they are few. */
+export function ownStepMinutes(garage: Garage): WashFacts['ownMin'] {
+  const sessions = [...garage.listed.session.values()].flat()
+  return Object.fromEntries(
+    STEP_KINDS.flatMap((kind): [StepKind, number][] => {
+      const seen = sessions.flatMap(({ stepMin }) => stepMin[kind] ?? [])
+      if (seen.length === 0) return []
+      const sum = seen.reduce((all, one) => all + one, GUESS_WEIGHT * STEP_TIMES[kind].handsMin)
+      return [[kind, Math.max(1, Math.round(sum / (seen.length + GUESS_WEIGHT)))]]
+    }),
+  )
+}
+
+/** A garage that has waxed in a pot has one. */
+function kitGuess(garage: Garage): readonly KitTool[] {
+  const hasWaxed = [...garage.washes.values()].some((list) =>
+    list.some(({ lube }) => lube === 'immersion-wax'),
+  )
+  return KIT_TOOLS.filter((tool) => USUAL_KIT.includes(tool) || (tool === 'pot' && hasWaxed))
+}
+
+function washable(garage: Garage, { bike, now, chain }: BikeReport): readonly WashableChain[] {
+  return [...garage.parts.values()]
+    .filter(
+      ({ entry, retired, fittings, lentTo }) =>
+        entry.spec.type === 'chain' &&
+        !retired &&
+        lentTo === undefined &&
+        fittings.at(-1)?.bike === bike.entry.bike,
+    )
+    .flatMap((part): WashableChain[] => {
+      const facts = chainFacts(garage, part.entry.part)
+      if (!facts) return []
+      const lube = lubeFacts(bike, facts.story, now, livesOf(garage))
+      return [
+        {
+          id: part.entry.part,
+          links: facts.spec.links,
+          isOn: part === chain?.part || openFitting(part)?.bike === bike.entry.bike,
+          lube: lube?.lube,
+          km: facts.story.km,
+          ...(lube && { facts: lube }),
+        },
+      ]
+    })
+    .sort((a, b) => Number(b.isOn) - Number(a.isOn))
+}
+
+/** Everything that the log says toward a wash of a bike. */
+export function washFacts(garage: Garage, report: BikeReport): WashFacts {
+  const { bike, now, chain } = report
+  const kit = garage.listed.kit.get('kit')?.at(-1)
+  const mix = mixByQuarter(bike, now)[quarterOf(now)]
+  const allKm = mix.reduce((sum, { km }) => sum + km, 0)
+  const shareOf = (isOne: (road: (typeof mix)[number]) => boolean): number =>
+    allKm > 0 ? mix.filter(isOne).reduce((sum, { km }) => sum + km, 0) / allKm : 0
+  return {
+    chains: washable(garage, report),
+    wants: {
+      on: chain?.lube?.lube,
+      clock: chain?.lube?.clock,
+      wetShare: shareOf(({ condition }) => isWet(condition)),
+      dustShare: shareOf(({ condition }) => condition === 'dry-gravel'),
+      kit: kit?.tools ?? kitGuess(garage),
+      noSolvent: kit?.noSolvent ?? false,
+      school: kit?.school,
+    },
+    isKitGuessed: kit === undefined,
+    // Most bikes of today: and shielding a rotor that is not there is soon left out.
+    hasDiscs: bike.entry.brakes !== 'rim',
+    isElectric: bike.entry.motor !== 'none',
+    ownMin: ownStepMinutes(garage),
+  }
+}

@@ -1,0 +1,71 @@
+import { CHAIN_LOOKS, type ChainLook } from '../../core/lube/chain-looks.ts'
+import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
+import { livesOf } from '../../core/strategy/facts/own-lives.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { Choice } from '../../ui/parts/fields.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { useUnits, type Units } from '../../ui/screen-state.ts'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { LUBE_NAMES } from '../../ui/words/names.ts'
+import { sayAboutKm, sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { LOOK_NAMES } from '../../ui/words/wash-words.ts'
+import type { Interval } from '../../core/stats/interval.ts'
+
+interface Props {
+  readonly chain: ChainReport
+  /** What was tapped last in this visit. */
+  readonly look: ChainLook | undefined
+  readonly onLook: (look: ChainLook) => void
+}
+
+const sayRange = ({ p10, p90 }: Interval, units: Units): string =>
+  `${sayAboutKm(p10, units)} to ${sayAboutKm(p90, units)}`
+
+/** How the chain looks and sounds, in one tap; and what all such taps have taught of how long lube lasts here. */
+export function LubeTap({ chain, look, onLook }: Props) {
+  const { garage, now, record } = useOpenLog()
+  const units = useUnits()
+  const tap = useInTurn(async (seen: ChainLook) => {
+    onLook(seen)
+    await record(
+      [{ kind: 'lube-check', at: now, chain: chain.part.entry.part, look: seen }],
+      `Chain: ${LOOK_NAMES[seen]}.`,
+    )
+  })
+  const lube = chain.lube?.lube
+  const own = lube === undefined || lube === 'none' ? undefined : livesOf(garage)[lube]
+  return (
+    <Section id="lube" title="How does the chain look and sound now?" note="One tap, before you touch it.">
+      <Choice<ChainLook>
+        legend="The chain is"
+        hideLegend
+        value={look}
+        onPick={tap}
+        options={CHAIN_LOOKS.map((value) => ({ value, label: LOOK_NAMES[value] }))}
+      />
+      {own && lube && (
+        <details className="mt-3">
+          <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
+            How long {LUBE_NAMES[lube]} lasts on your chains
+          </summary>
+          <dl className="grid gap-2 text-[0.95rem]">
+            <div>
+              <dt className="font-medium">On dry road</dt>
+              <dd className="text-steel">
+                {own.looks === 0
+                  ? `A guess so far: ${sayRange(own.lifeKm.before, units)}. Every tap above teaches more.`
+                  : `First a guess of ${sayRange(own.lifeKm.before, units)}; after ${sayCount(own.looks, 'tap')} probably ${sayRange(own.lifeKm.after, units)}.`}
+              </dd>
+            </div>
+            <div>
+              <dt className="font-medium">In the wet it goes faster than we assume</dt>
+              <dd className="text-steel">
+                {`by a factor of ${sayFigure(own.wetFactor.after.p10)} to ${sayFigure(own.wetFactor.after.p90)}${own.looks === 0 ? ', a guess so far' : ''}.`}
+              </dd>
+            </div>
+          </dl>
+        </details>
+      )}
+    </Section>
+  )
+}

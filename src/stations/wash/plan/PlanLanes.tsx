@@ -1,0 +1,150 @@
+import type { SessionPlan } from '../../../core/session/plan.ts'
+import type { WashStep } from '../../../core/session/wash-steps.ts'
+import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { useNarrow } from '../../../ui/use-narrow.ts'
+import { lanesOf, type WaitSpan } from './lanes.ts'
+
+const [WIDE, WIDE_NARROW] = [1000, 380]
+const LEFT = 84
+const HANDS_Y = 26
+const HANDS_HIGH = 46
+const LANE = 30
+
+interface Props {
+  readonly steps: readonly WashStep[]
+  readonly plan: SessionPlan
+  /** Which chain a step is about, where there are several. */
+  readonly chainName: (id: string) => string
+  /** Time of day at the end: "16:54". */
+  readonly done: string
+}
+
+/** Room that a word takes at the drawing's letter size. */
+const roomFor = (text: string): number => 6.3 * text.length + 8
+
+/** A wait: ticks for every minute of it, its name before them where there is room. */
+function Wait({
+  span,
+  x,
+  y,
+}: {
+  readonly span: WaitSpan
+  readonly x: (min: number) => number
+  readonly y: number
+}) {
+  const [from, to] = [x(span.fromMin), x(span.toMin)]
+  const isNamed = to - from > roomFor(span.name)
+  return (
+    <g>
+      <title>{`${span.name}, ${span.toMin - span.fromMin} min`}</title>
+      <line
+        x1={from}
+        x2={to}
+        y1={y}
+        y2={y}
+        className="stroke-petrol"
+        strokeWidth={10}
+        strokeDasharray="2.4 3"
+      />
+      {isNamed && (
+        <>
+          <rect x={from + 2} y={y - 8} width={roomFor(span.name)} height={16} className="fill-paper" />
+          <text x={from + 6} y={y + 4} className="fill-petrol text-[11px] font-semibold">
+            {span.name}
+          </text>
+        </>
+      )}
+    </g>
+  )
+}
+
+/** The wash as lanes: hands on top, and below them everything that goes on by itself; the list beside it says the same. */
+export function PlanLanes({ steps, plan, chainName, done }: Props) {
+  const isNarrow = useNarrow()
+  const wide = isNarrow ? WIDE_NARROW : WIDE
+  const { hands, waits } = lanesOf(steps, plan, chainName)
+  const high = HANDS_Y + HANDS_HIGH + 22 + LANE * waits.length + 30
+  const scale = (wide - LEFT - 16) / Math.max(1, plan.minutes)
+  const x = (min: number): number => LEFT + min * scale
+  const every = plan.minutes > 60 ? (isNarrow ? 30 : 10) : isNarrow ? 10 : 5
+  const marks = Array.from({ length: Math.floor(plan.minutes / every) + 1 }, (_, i) => i * every)
+  const bottom = high - 22
+  return (
+    <svg
+      viewBox={`0 0 ${wide} ${high}`}
+      role="img"
+      aria-label={`${plan.minutes} minutes: a lane of hands, and below it what soaks, melts or hangs meanwhile. The list below says the same.`}
+      className="w-full"
+    >
+      {marks.map((min) => (
+        <g key={min}>
+          <line
+            x1={x(min)}
+            x2={x(min)}
+            y1={18}
+            y2={bottom}
+            className="stroke-hairline"
+            strokeDasharray="1 4"
+          />
+          <text x={x(min)} y={11} textAnchor="middle" className="fill-steel font-mono text-[11px]">
+            {min}
+          </text>
+        </g>
+      ))}
+      <text x={0} y={HANDS_Y + HANDS_HIGH / 2 + 4} className="fill-ink text-[12px] font-semibold">
+        hands
+      </text>
+      {hands.map(({ step, name, fromMin, toMin }) => {
+        const width = Math.max(1.5, (toMin - fromMin) * scale - 1.5)
+        return (
+          <g key={step.id}>
+            <title>{`${STEP_WORDS[step.kind].name}${name}, ${step.handsMin} min`}</title>
+            <rect
+              x={x(fromMin)}
+              y={HANDS_Y}
+              width={width}
+              height={HANDS_HIGH}
+              className={step.worth === undefined ? 'fill-ink' : 'fill-steel'}
+            />
+            {width > roomFor(STEP_WORDS[step.kind].short + name) && (
+              <text
+                x={x(fromMin) + width / 2}
+                y={HANDS_Y + HANDS_HIGH / 2 + 4}
+                textAnchor="middle"
+                className="fill-paper text-[11px] font-semibold"
+              >
+                {STEP_WORDS[step.kind].short + name}
+              </text>
+            )}
+          </g>
+        )
+      })}
+      {waits.map(({ lane, spans }, i) => {
+        const y = HANDS_Y + HANDS_HIGH + 26 + LANE * i
+        return (
+          <g key={`${lane} ${i}`}>
+            {(i === 0 || waits[i - 1]?.lane !== lane) && (
+              <text x={0} y={y + 4} className="fill-steel text-[12px]">
+                {lane}
+              </text>
+            )}
+            {spans.map((span) => (
+              <Wait key={span.step.id} span={span} x={x} y={y} />
+            ))}
+          </g>
+        )
+      })}
+      <line
+        x1={x(plan.minutes)}
+        x2={x(plan.minutes)}
+        y1={18}
+        y2={bottom}
+        className="stroke-ink"
+        strokeWidth={2}
+      />
+      <text x={x(plan.minutes)} y={high - 6} textAnchor="end" className="fill-ink text-[12px] font-semibold">
+        {done}
+      </text>
+    </svg>
+  )
+}

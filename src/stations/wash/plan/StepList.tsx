@@ -1,0 +1,44 @@
+import type { Lube } from '../../../core/lube/lubes.ts'
+import type { SessionPlan } from '../../../core/session/plan.ts'
+import type { WashStep } from '../../../core/session/wash-steps.ts'
+import { LUBE_NAMES } from '../../../ui/words/names.ts'
+import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+
+interface Props {
+  readonly steps: readonly WashStep[]
+  readonly plan: SessionPlan
+  readonly chainName: (id: string) => string
+  readonly lube: Lube
+}
+
+/** The same plan as a list, to be read or printed: when, what, how long, and what waits then. */
+export function StepList({ steps, plan, chainName, lube }: Props) {
+  const inOrder = [...steps].sort((a, b) => (plan.start[a.id] ?? 0) - (plan.start[b.id] ?? 0))
+  return (
+    <details>
+      <summary className="no-print min-h-11 cursor-pointer py-2 underline underline-offset-4">
+        The steps as a list
+      </summary>
+      <ol aria-label="Steps" className="divide-y divide-hairline border-y border-hairline text-[0.95rem]">
+        {inOrder.map((step) => {
+          const { name, how, wait } = STEP_WORDS[step.kind]
+          return (
+            <li key={step.id} className="grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-3 py-2">
+              <span className="font-mono text-sm text-steel">min {plan.start[step.id] ?? 0}</span>
+              <span>
+                <span className="font-medium">
+                  {name}
+                  {step.chain && chainName(step.chain) && `, ${chainName(step.chain)}`}
+                  {step.kind === 'drops' && `: ${LUBE_NAMES[lube]}`}
+                </span>
+                , {step.handsMin} min
+                {wait && (step.waitMin ?? 0) > 0 && `; then ${wait} for ${step.waitMin ?? 0} min`}
+                <span className="block text-sm text-steel">{how}</span>
+              </span>
+            </li>
+          )
+        })}
+      </ol>
+    </details>
+  )
+}

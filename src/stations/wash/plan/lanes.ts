@@ -1,0 +1,61 @@
+import type { SessionPlan } from '../../../core/session/plan.ts'
+import type { WashStep } from '../../../core/session/wash-steps.ts'
+import { STEP_WORDS, WAIT_LANES } from '../../../ui/words/step-words.ts'
+
+/** A step's hands, minutes from the start. */
+export interface HandsSpan {
+  readonly step: WashStep
+  /** " A" where the step is about one of several chains. */
+  readonly name: string
+  readonly fromMin: number
+  readonly toMin: number
+}
+
+/** A step's waiting. */
+export interface WaitSpan {
+  readonly step: WashStep
+  readonly name: string
+  readonly fromMin: number
+  readonly toMin: number
+}
+
+/** What goes on in one place; a place with two things at once has two lanes. */
+export interface WaitLane {
+  readonly lane: string
+  readonly spans: readonly WaitSpan[]
+}
+
+/** A plan as lanes: hands, and one lane or more for every place where something waits, in the order in which they are first used. */
+export function lanesOf(
+  steps: readonly WashStep[],
+  plan: SessionPlan,
+  chainName: (id: string) => string,
+): { readonly hands: readonly HandsSpan[]; readonly waits: readonly WaitLane[] } {
+  const hands = steps
+    .flatMap((step): HandsSpan[] => {
+      const fromMin = plan.start[step.id]
+      if (fromMin === undefined) return []
+      const name = step.chain === undefined ? '' : ` ${chainName(step.chain)}`.trimEnd()
+      return [{ step, name, fromMin, toMin: fromMin + step.handsMin }]
+    })
+    .sort((a, b) => a.fromMin - b.fromMin)
+  const lanes: { lane: string; spans: WaitSpan[] }[] = []
+  for (const { step, name, toMin } of hands) {
+    const lane = WAIT_LANES[step.kind]
+    const { waitMin = 0 } = step
+    if (lane === undefined || waitMin === 0) continue
+    const span = {
+      step,
+      name: `${STEP_WORDS[step.kind].wait ?? STEP_WORDS[step.kind].short}${name && `:${name}`}`,
+      fromMin: toMin,
+      toMin: toMin + waitMin,
+    }
+    const free = lanes.find((one) => one.lane === lane && (one.spans.at(-1)?.toMin ?? 0) <= span.fromMin)
+    if (free) free.spans.push(span)
+    else {
+      const last = lanes.findLastIndex((one) => one.lane === lane)
+      lanes.splice(last < 0 ? lanes.length : last + 1, 0, { lane, spans: [span] })
+    }
+  }
+  return { hands, waits: lanes }
+}

@@ -1,0 +1,51 @@
+import { waiting, type WashRun } from '../../../core/session/run.ts'
+import type { WashStep } from '../../../core/session/wash-steps.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { sayClock } from './use-clocks.ts'
+
+/** Clocks of everything that waits by itself. */
+export function Clocks({
+  run,
+  nowMs,
+  nameOf,
+  onMore,
+}: {
+  readonly run: WashRun
+  readonly nowMs: number
+  readonly nameOf: (step: WashStep) => string
+  readonly onMore: (id: string, minutes: number) => void
+}) {
+  const clocks = waiting(run).filter(
+    // What hands have gone on with needs no clock any more.
+    ({ step }) => !run.steps.some(({ id, after }) => run.begun[id] && after?.includes(step.id)),
+  )
+  if (clocks.length === 0) return null
+  return (
+    <ul aria-label="Clocks" className="divide-y divide-hairline border-y border-hairline">
+      {clocks.map(({ step, overMs }) => {
+        const isOver = overMs <= nowMs
+        return (
+          <li key={step.id} className="flex flex-wrap items-center gap-x-5 gap-y-2 py-3">
+            <span role="timer" className={`min-w-24 font-mono text-[1.7rem] ${isOver ? 'text-rust' : ''}`}>
+              {isOver ? 'ready' : sayClock(overMs - nowMs)}
+            </span>
+            <span className="min-w-0 flex-1">
+              {nameOf(step)}: {isOver ? 'the wait is over' : (STEP_WORDS[step.kind].wait ?? 'waiting')}
+            </span>
+            <span className="flex gap-2">
+              <Button className="min-h-12" onClick={() => onMore(step.id, 1)}>
+                1 min more
+              </Button>
+              {!isOver && (
+                <Button className="min-h-12" onClick={() => onMore(step.id, -1)}>
+                  1 min less
+                </Button>
+              )}
+            </span>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

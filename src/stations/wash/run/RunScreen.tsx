@@ -1,0 +1,148 @@
+import { useCallback, useEffect, useState } from 'react'
+import {
+  addMinutes,
+  inHand,
+  isRunOver,
+  putBack,
+  skipStep,
+  waiting,
+  type WashRun,
+} from '../../../core/session/run.ts'
+import { lubeAmounts } from '../../../core/session/materials.ts'
+import type { WashStep } from '../../../core/session/wash-steps.ts'
+import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { CautionNote } from '../../../ui/parts/Empty.tsx'
+import { benchToggled, useSend } from '../../../ui/screen-state.ts'
+import { namePart } from '../../../ui/words/part-name.ts'
+import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { LUBE_NAMES } from '../../../ui/words/names.ts'
+import type { KeptRun } from './kept-run.ts'
+import { Clocks } from './Clocks.tsx'
+import { NextSteps, SkippedSteps } from './NextSteps.tsx'
+import { StepActions } from './StepActions.tsx'
+import { useRest } from './use-rest.ts'
+import { LinkWalk } from './LinkWalk.tsx'
+import { useBells, useNowMs } from './use-clocks.ts'
+import { WashEnd } from './WashEnd.tsx'
+
+const MINUTE_MS = 60_000
+interface Props {
+  readonly report: BikeReport
+  readonly kept: KeptRun
+  /** The wash goes on like this; undefined: it is over, or given up. */
+  readonly onChange: (kept: KeptRun | undefined) => void
+}
+
+/** The time of day at some ms. */
+const sayTime = (ms: number): string => {
+  const at = new Date(ms)
+  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
+}
+
+/** A wash as it goes on: one step at a time, the next in sight, clocks for what waits; the rest planned anew at every tap. */
+export function RunScreen({ report, kept, onChange }: Props) {
+  const { garage } = useOpenLog()
+  const send = useSend()
+  const nowMs = useNowMs()
+  const { run, job } = kept
+  const [isEnding, setEnding] = useState(false)
+  useBells(run, nowMs)
+  // Large type, and the screen kept awake, for as long as the wash goes on.
+  useEffect(() => {
+    send(benchToggled(true))
+    return () => {
+      send(benchToggled(false))
+    }
+  }, [send])
+  const { plan, left, slotMs } = useRest(run, nowMs)
+  const change = useCallback((next: WashRun) => onChange({ ...kept, run: next }), [kept, onChange])
+  const nameOf = useCallback(
+    (step: WashStep): string =>
+      step.chain !== undefined && job.chains.length > 1
+        ? `${STEP_WORDS[step.kind].name}, ${namePart(garage, step.chain, report.bike.entry.bike)}`
+        : STEP_WORDS[step.kind].name,
+    [job, garage, report],
+  )
+  const hand = inHand(run)
+  const [next] = left
+  if (isEnding || (!hand && left.length === 0 && isRunOver(run, nowMs)))
+    return (
+      <WashEnd
+        report={report}
+        kept={kept}
+        nowMs={nowMs}
+        onBack={() => setEnding(false)}
+        onOver={() => onChange(undefined)}
+      />
+    )
+
+  const nextAtMs = next ? slotMs + (plan.start[next.id] ?? 0) * MINUTE_MS : nowMs
+  const isNextNow = nextAtMs <= nowMs + 30_000
+  const lastWaitMs = waiting(run).reduce((latest, { overMs }) => Math.max(latest, overMs), 0)
+  const doneMs = Math.max(nowMs, lastWaitMs, slotMs + plan.minutes * MINUTE_MS)
+  const shown = hand ?? (isNextNow ? next : undefined)
+  const words = shown && STEP_WORDS[shown.kind]
+  const chain = garage.parts.get(job.fits)?.entry.spec
+  const links = chain?.type === 'chain' ? chain.links : 114
+  const ring = report.sprockets.find(({ role }) => role === 'ring')?.teeth ?? 40
+  const amounts = lubeAmounts(links, ring)
+  return (
+    <section aria-labelledby="answer" className="flex flex-col gap-6">
+      <div>
+        <p className="text-steel">
+          {report.bike.entry.name}, done at about {sayTime(doneMs)}; {left.length + (hand ? 1 : 0)} of{' '}
+          {run.steps.length - run.skipped.length} steps to go
+        </p>
+        <h1 id="answer" className="mt-1 text-[2.4rem] leading-tight font-medium max-sm:text-[1.8rem]">
+          {shown
+            ? nameOf(shown)
+            : next
+              ? `Hands free until ${sayTime(nextAtMs)}`
+              : 'Hands free: the last clock is running'}
+        </h1>
+        {words && (
+          <p className="mt-2 max-w-[46rem] text-[1.2rem]">
+            {words.how}
+            {shown.kind === 'drops' &&
+              ` ${LUBE_NAMES[job.lube]}: ${amounts.drops} drops, about ${Math.round(amounts.ml)} ml; once round is ${amounts.crankTurns.toFixed(1)} crank turns.`}
+          </p>
+        )}
+        {!shown && next && <p className="mt-2 text-[1.2rem]">Then: {nameOf(next)}.</p>}
+      </div>
+      {words?.care && <CautionNote>{words.care}</CautionNote>}
+      {shown?.kind === 'inspect' && hand && <LinkWalk report={report} job={job} />}
+      <StepActions
+        key={next?.id}
+        run={run}
+        next={next}
+        isNextNow={isNextNow}
+        nowMs={nowMs}
+        onChange={change}
+      />
+      <Clocks
+        run={run}
+        nowMs={nowMs}
+        nameOf={nameOf}
+        onMore={(id, minutes) => change(addMinutes(run, id, minutes, Date.now()))}
+      />
+      <NextSteps
+        steps={left.filter((step) => step !== shown)}
+        nameOf={nameOf}
+        timeOf={(step) => sayTime(slotMs + (plan.start[step.id] ?? 0) * MINUTE_MS)}
+        onSkip={(step) => change(skipStep(run, step.id))}
+      />
+      <SkippedSteps
+        steps={run.steps.filter(({ id }) => run.skipped.includes(id))}
+        nameOf={nameOf}
+        onBack={({ id }) => change(putBack(run, id))}
+      />
+      <div>
+        <Button look="link" className="min-h-12" onClick={() => setEnding(true)}>
+          End the wash here
+        </Button>
+      </div>
+    </section>
+  )
+}
