@@ -18,7 +18,19 @@ const entries = written([
   ruleReading(1, 3, 305),
   { kind: 'look', at: noon(1, 4), part: 'cassette', cog: 13, word: 'good' },
   { kind: 'look', at: noon(1, 4), part: 'ring', word: 'watch', worstFromCrankDeg: 270 },
-  { kind: 'wash', at: noon(1, 4), chain: 'chain', method: 'wipe', lube: 'wet-lube' },
+  { kind: 'wash', at: noon(1, 4), chain: 'chain', method: 'wipe', lube: 'wet-lube', way: 'wipe' },
+  { kind: 'lube-check', at: noon(1, 4), chain: 'chain', look: 'squeaks' },
+  { kind: 'link-check', at: noon(1, 4), chain: 'chain', found: [{ link: 7, fault: 'stiff-link' }] },
+  {
+    kind: 'session',
+    at: noon(1, 4),
+    bike: 'heron',
+    chains: ['chain'],
+    way: 'wipe',
+    minutes: 41.5,
+    stepMin: { 'wipe-chain': 4.5 },
+  },
+  { kind: 'kit', at: noon(1, 4), tools: ['stand', 'pot'], noSolvent: true, school: 'wipe' },
   { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early' },
   { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
 ])
@@ -79,7 +91,7 @@ describe('a backup', () => {
         const back = readBackup(cut)
         expect(back.entries).toEqual(entries.slice(0, back.entries.length))
         expect(back.entries.length).toBeGreaterThanOrEqual(whole - 1)
-        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 14 entries could be read/)
+        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 18 entries could be read/)
       }),
     )
   })
@@ -104,14 +116,14 @@ describe('a backup', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 14 entries/)
+    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 18 entries/)
     expect(
       differenceOf(
         { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
         entries,
         [],
       ),
-    ).toMatch(/1 of 14/)
+    ).toMatch(/1 of 18/)
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
       /2 of the 2 entries kept aside/,
     )

@@ -2,6 +2,7 @@ import type { WearAnswer } from '../wear/outlook.ts'
 import type { TeethOutlook } from '../teeth/teeth-outlook.ts'
 import type { BikeReport } from './facts/bike-report.ts'
 import { factsOf, type Facts } from './facts/facts.ts'
+import { brokenLink } from './rules/broken-link.ts'
 import { RULES } from './rules/index.ts'
 import type { Action, Proposal } from './rules/rule.ts'
 import { lookAhead, lubeAhead, swapAhead, type LookAhead, type LubeAhead, type SwapAhead } from './when.ts'
@@ -22,10 +23,11 @@ export const SWAPS: readonly Action[] = ['swap-chain', 'swap-chain-and-cogs']
 export const isHeldBack = (action: Action): boolean => action === 'measure' || action === 'answer-first'
 
 function verdict(facts: Facts): Verdict | undefined {
-  if (facts.isAwaited) return undefined
+  // A link that breaks needs no statistics.
+  if (facts.isAwaited && !brokenLink(facts)) return undefined
   for (const rule of RULES) {
     const proposal = rule(facts)
-    if (proposal) return withTimes(withQuestion(proposal, facts), facts)
+    if (proposal) return withTimes(withLinks(withQuestion(proposal, facts), facts), facts)
   }
   return undefined
 }
@@ -38,6 +40,18 @@ function withQuestion(proposal: Proposal, { wear }: Facts): Proposal {
   return {
     ...proposal,
     reasons: [...reasons.slice(0, at), { kind: 'question-open' }, ...reasons.slice(at)],
+  }
+}
+
+/** Links that are stuck or stiff stand beside any verdict that does not name them. */
+function withLinks(proposal: Proposal, { chain }: Facts): Proposal {
+  const { action, reasons } = proposal
+  if (!chain || chain.badLinks.length === 0 || reasons.some(({ kind }) => kind === 'bad-links'))
+    return proposal
+  const at = action === 'ride-on' ? 0 : 1
+  return {
+    ...proposal,
+    reasons: [...reasons.slice(0, at), { kind: 'bad-links', found: chain.badLinks }, ...reasons.slice(at)],
   }
 }
 

@@ -17,6 +17,7 @@ import { useUnits, type Units } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
 import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { HookBoard } from './HookBoard.tsx'
 import { LifeStrip } from './LifeStrip.tsx'
 import { LogWash } from './LogWash.tsx'
 import { LubeTap } from './LubeTap.tsx'
@@ -157,6 +158,7 @@ export default function Wash() {
           }
         />
       </div>
+      <HookBoard report={report} facts={facts} />
       <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <LogWash key={chain.part.entry.part} report={report} chain={chain} />
         <History chain={chain} washes={washes} />

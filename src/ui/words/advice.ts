@@ -5,8 +5,10 @@ import { SKIP_LIKELY } from '../../core/strategy/facts/teeth-facts.ts'
 import type { Verdict } from '../../core/strategy/verdict.ts'
 import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Garage } from '../../core/log/garage.ts'
+import type { LinkCheckEntry } from '../../core/log/kinds/link-check.ts'
 import type { Units } from '../screen-state.ts'
 import { SHORT_INSTRUMENT, toolName } from './names.ts'
+import { LINK_FAULT_ADVICE, LINK_FAULT_NAMES } from './wash-words.ts'
 import { saySurprise } from './surprise.ts'
 import { keepUnits, sayAboutKm, sayChance, sayFigure, sayKm, sayLimit, sayList } from './numbers.ts'
 
@@ -110,11 +112,21 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
       return saySurprise(reason.surprise)
     case 'question-open':
       return 'One look was not what was expected: the question about it, on Gauge, is open.'
+    case 'bad-links':
+      return sayBadLinks(reason.found)
     case 'lube-unknown':
       return 'The lube on this chain is not entered, so there is no date for the next one.'
     case 'limit':
       return `The limit is ${sayLimit(reason.percent)} %: ${reason.why}.`
   }
+}
+
+function sayBadLinks(found: LinkCheckEntry['found']): string {
+  const [first, ...others] = found
+  if (!first) return 'All links are sound.'
+  const more =
+    others.length === 0 ? '' : ` ${others.length} more ${others.length === 1 ? 'link is' : 'links are'} bad.`
+  return `Link ${first.link}: ${LINK_FAULT_NAMES[first.fault]}. ${LINK_FAULT_ADVICE[first.fault]}${more}`
 }
 
 function sayWornTeeth({ sprocket, word, byEyeAlone }: WornTeeth): string {
@@ -134,6 +146,8 @@ function saySkips({ chain, cogs, p }: Extract<Reason, { readonly kind: 'skips' }
 /** One caution as a sentence. */
 export function sayCaution(caution: Caution): string {
   switch (caution) {
+    case 'do-not-ride':
+      return 'Do not ride this chain: a link can come apart under load and throw the rider.'
     case 'keep-old-chain':
       return 'If you fit only a chain anyway, keep the old one: you may need to put it back.'
     case 'may-slip':

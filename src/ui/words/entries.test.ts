@@ -44,6 +44,34 @@ describe('an entry in a few words', () => {
     [tool, 'Bench rule, a rule'],
     [{ kind: 'look', at: noon(1, 6), part: 'cassette', cog: 15, word: 'watch' }, 'Cassette, cog 15: watch'],
     [
+      { kind: 'lube-check', at: noon(1, 6), chain: 'chain', look: 'quiet' },
+      'Chain 1 of Heron, lube: still quiet',
+    ],
+    [
+      { kind: 'link-check', at: noon(1, 6), chain: 'chain', found: [{ link: 9, fault: 'standing-pin' }] },
+      'Chain 1 of Heron link by link: pin standing out at link 9',
+    ],
+    [
+      { kind: 'link-check', at: noon(1, 6), chain: 'chain', found: [] },
+      'Chain 1 of Heron link by link: all sound',
+    ],
+    [
+      {
+        kind: 'session',
+        at: noon(1, 6),
+        bike: 'heron',
+        chains: ['chain'],
+        way: 're-wax',
+        minutes: 61.2,
+        stepMin: {},
+      },
+      'Heron: re-wax, 1 chain, in 61 minutes',
+    ],
+    [
+      { kind: 'kit', at: noon(1, 6), tools: ['pot'], noSolvent: true, school: 'drip' },
+      'To wash with: wax pot with a thermostat; no solvents; usually drip lube only',
+    ],
+    [
       { kind: 'look', at: noon(1, 6), part: 'ring', word: 'swap', worstFromCrankDeg: 0 },
       'Ring 40: swap, most at 12 o’clock from the crank arm',
     ],

@@ -1,6 +1,7 @@
 import { ridesDuring, totalKm } from '../../exposure/distance.ts'
 import { ridingPlan, type RidingPlan } from '../../exposure/riding-plan.ts'
 import type { IsoTime, ToolId } from '../../log/entry.ts'
+import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
 import { fittedChain, openFitting, type BikeState, type Garage, type PartState } from '../../log/garage.ts'
 import type { PlacedReading } from '../../measure/disagreement.ts'
 import type { Limit } from '../../measure/limits.ts'
@@ -23,6 +24,8 @@ export interface ChainReport extends ChainFacts {
   readonly lastReadingAt?: IsoTime
   /** Absent where what is on the chain is not known. */
   readonly lube?: LubeFacts
+  /** What was found when it was last gone through link by link; empty where all was sound, or nobody looked. */
+  readonly badLinks: LinkCheckEntry['found']
   /** The readings of the last look that count. */
   readonly look: readonly PlacedReading[]
   /** What is known of each tool's bias, from elsewhere than this chain. */
@@ -60,6 +63,7 @@ function chainReport(
   return {
     ...facts,
     fittedAt: fitting.from,
+    badLinks: garage.listed['link-check'].get(part.entry.part)?.at(-1)?.found ?? [],
     biases,
     look: (looks.at(-1) ?? []).map((state) => placedReading(state, biases)),
     nextLook: nextLookQuestion(garage, facts, limit.percent, biases),
@@ -94,7 +98,7 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
   const on = fittedChain(garage, bike.entry.bike)
   const chain = on && chainFacts(garage, on.entry.part)
   const { parts, readings, looks, tools } = garage
-  const from = [now, chain, parts, readings, looks, tools, livesOf(garage)]
+  const from = [now, chain, parts, readings, looks, tools, garage.listed['link-check'], livesOf(garage)]
   const before = reports.get(bike)
   if (before && isSameList(before.from, from)) return before.report
   const report = made(garage, bike, chain, now)

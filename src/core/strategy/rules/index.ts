@@ -1,3 +1,4 @@
+import { brokenLink } from './broken-link.ts'
 import { firstLook } from './first-look.ts'
 import { keepRiding } from './keep-riding.ts'
 import { lookDue } from './look-due.ts'
@@ -10,11 +11,12 @@ import type { Rule } from './rule.ts'
 import { toolsDisagree } from './tools-disagree.ts'
 
 /**
- * All rules, in the order in which they are heard. Harm comes first: what nobody can vouch for, then a chain past its
+ * All rules, in the order in which they are heard. Harm comes first: a link that breaks, then what nobody can vouch for, then a chain past its
  * limit, then one that may be by now, then lubrication, then riding on.
  */
 export const RULES: readonly Rule[] = [
   noChain,
+  brokenLink,
   newChain,
   firstLook,
   toolsDisagree,

@@ -1,3 +1,4 @@
+import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
 import type { LubeClock } from '../../lube/clock.ts'
 import type { Interval } from '../../stats/interval.ts'
 import type { OpenConflict } from '../../wear/outlook.ts'
@@ -41,10 +42,12 @@ export type Reason =
   | { readonly kind: 'tools-disagree'; readonly conflict: OpenConflict }
   | { readonly kind: 'surprise'; readonly surprise: Surprise }
   | { readonly kind: 'question-open' }
+  /** Links that were found bad when it was gone through link by link. */
+  | { readonly kind: 'bad-links'; readonly found: LinkCheckEntry['found'] }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the verdict. */
-export type Caution = 'keep-old-chain' | 'may-slip' | 'ask-mechanic'
+export type Caution = 'do-not-ride' | 'keep-old-chain' | 'may-slip' | 'ask-mechanic'
 
 /** What a rule would have done. */
 export interface Proposal {

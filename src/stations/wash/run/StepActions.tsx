@@ -77,7 +77,7 @@ export function StepActions({ run, next, isNextNow, nowMs, onChange }: Props) {
           disabled={refusal !== undefined}
           onClick={() => onChange(beginStep(run, next.id, Date.now()))}
         >
-          {isNextNow ? 'Begin' : 'Begin now all the same'}
+          {isNextNow ? 'Begin' : 'Begin early'}
         </Button>
         <Button className="min-h-12" onClick={() => onChange(skipStep(run, next.id))}>
           Skip it
