@@ -75,3 +75,93 @@ test('re-wax three chains and clean the bike: planned, run by its clocks, reload
   await goTo(page, 'Today')
   await expect(answerOf(page)).toBeVisible()
 })
+
+test('a black chain and half an hour: which way and why, the kit, what is left out, and what taps teach', async ({
+  page,
+}) => {
+  await washOf(page, 'Heron')
+  const plan = page.getByRole('region', { name: /^The next wash/ })
+  await page.getByRole('radio', { name: 'black' }).click()
+  await expect(plan).toContainText('a black chain wants a clean')
+  await page.getByRole('radio', { name: '30 min' }).click()
+  await expect(plan).toContainText(/: wipe and lube(30|[12]\d) minutes, \d+ of them hands on/)
+  await expect(plan).toContainText(/Left out to fit: .*wash the frame/)
+  await page.getByRole('radio', { name: 'as long as it takes' }).click()
+
+  // No solvent: the kit says so once, and no way with solvent is suggested any more.
+  await plan.getByText(/^What you have to wash with/).click()
+  await plan.getByRole('checkbox', { name: 'no solvent near my chains' }).click()
+  await expect(plan.getByRole('checkbox', { name: 'no solvent near my chains' })).toBeChecked()
+  await expect(
+    plan.getByRole('combobox', { name: 'How' }).getByRole('option', { name: /suggested/ }),
+  ).not.toHaveText(/degrease|bath|full|strip/)
+  await plan.getByRole('checkbox', { name: 'wipe and lube: my usual way' }).click()
+  await expect(plan).toContainText(/it is your usual way/i)
+  await plan.getByRole('combobox', { name: 'How' }).selectOption('degrease')
+  await expect(plan).toContainText('It takes solvent near the chain, which you ruled out.')
+  await expect(plan).toContainText('Some chain makers forbid solvents')
+
+  // Rim brakes: nothing to shield.
+  await expect(plan).toContainText('two bags to shield the rotors')
+  await plan.getByRole('radio', { name: 'rim brakes' }).click()
+  await expect(plan).not.toContainText('two bags to shield the rotors')
+  await expectAccessible(page)
+
+  const lube = page.getByRole('region', { name: 'How does the chain look and sound now?' })
+  await lube.getByRole('radio', { name: 'squeaks' }).click()
+  await lube.getByText(/^How long .* lasts on your chains/).click()
+  await expect(lube).toContainText(/after 1 tap probably|A guess so far/)
+})
+
+test('a wash that was cleaned and not lubricated is not closed without a word; one left open for days is asked about', async ({
+  page,
+}) => {
+  await washOf(page, 'Heron')
+  await page.getByLabel('How', { exact: true }).selectOption('degrease')
+  await page.getByRole('button', { name: 'Start the wash of Heron' }).click()
+  await page.getByRole('button', { name: 'Begin' }).click()
+  for (let tap = 0; tap < 12; tap++) {
+    if ((await stepNow(page).textContent()) === 'Wipe dry') break
+    if (await page.getByRole('button', { name: 'Done' }).isVisible())
+      await page.getByRole('button', { name: 'Done' }).click()
+    else await minutesOn(page, 3)
+  }
+  await minutesOn(page, 2 * 24 * 60)
+  await page.reload()
+  await expect(stepNow(page)).toContainText('was begun 2 days ago and never ended')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /^End it/ }).click()
+  await expect(page.getByText(/a bare chain wears about three times as fast/)).toBeVisible()
+  const log = page.getByRole('button', { name: 'Log the wash' })
+  await expect(log).toBeDisabled()
+  await page.getByRole('checkbox', { name: 'It stays without lube for now' }).check()
+  await log.click()
+  await expect(page.getByText('Wash logged.', { exact: true })).toBeVisible()
+  await expect(answerOf(page)).toContainText('chain is bare')
+})
+
+test('with gloves, on a phone: everything that is tapped while washing is 48 pixels high at least', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.clock.install({ time: new Date('2026-11-26T12:00:00Z') })
+  await page.goto('/demo/wash')
+  await page.getByLabel('How', { exact: true }).selectOption('wipe')
+  await page.getByRole('button', { name: /^Start the wash of/ }).click()
+  const main = page.getByRole('main')
+  const tooLow = async (): Promise<string[]> => {
+    const found: string[] = []
+    for (const button of await main.getByRole('button').all()) {
+      const box = await button.boundingBox()
+      if (!box || box.height < 48 || box.width < 48) found.push((await button.textContent()) ?? '')
+    }
+    return found
+  }
+  await expect(main.getByRole('button', { name: 'Begin' })).toBeVisible()
+  expect(await tooLow()).toEqual([])
+  await main.getByRole('button', { name: 'Begin' }).click()
+  await main.getByRole('button', { name: 'Done' }).click()
+  await expect(main.getByRole('button', { name: 'Done' })).toBeVisible()
+  expect(await tooLow()).toEqual([])
+  await expectAccessible(page)
+})

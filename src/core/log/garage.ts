@@ -100,3 +100,7 @@ export function fittedParts(
 /** The chain on a bike now. */
 export const fittedChain = (garage: Garage, bike: BikeId): PartState | undefined =>
   fittedParts(garage, bike, 'chain')[0]
+
+/** The joining link on a bike now, where the log has one. */
+export const fittedLink = (garage: Garage, bike: BikeId): PartState | undefined =>
+  fittedParts(garage, bike, 'joining-link')[0]

@@ -2,10 +2,10 @@ import { describe, expect, test } from '@jest/globals'
 import type { ValidationError } from 'yup'
 import { commuter, noon, ride, written } from '../../../test/log.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
-import { fittedChain, fittedParts } from '../../core/log/garage.ts'
+import { fittedChain, fittedLink, fittedParts } from '../../core/log/garage.ts'
 import { replay } from '../../core/log/replay.ts'
 import { partDraft, PartFault, partFormSchema } from './part-form.ts'
-import { chainsToHand, linkOn, linksToHand, swapEntries, type Swap } from './swap.ts'
+import { chainsToHand, linksToHand, swapEntries, type Swap } from './swap.ts'
 
 const made = (raw: object) => partDraft(raw, 'id', noon(3, 1))
 const faultOf = (raw: object): PartFault => {
@@ -146,7 +146,7 @@ describe('the swap', () => {
   test('knows what is to hand: not what is on, not what is away', () => {
     expect(chainsToHand(garage, 'heron').map(({ entry }) => entry.part)).toEqual(['other'])
     expect(linksToHand(garage).map(({ entry }) => entry.part)).toEqual(['spare-link'])
-    expect(linkOn(garage, 'heron')?.entry.part).toBe('link')
+    expect(fittedLink(garage, 'heron')?.entry.part).toBe('link')
     const lent = replay(
       written([...base, { kind: 'remove', at: noon(2, 1), part: 'other', to: 'lent', lentTo: 'Ada' }]),
     )
@@ -175,7 +175,7 @@ describe('the swap', () => {
       spec: { closingsAllowed: 5 },
     })
     const pinned = after({ join: 'pin' })
-    expect(linkOn(pinned.garage, 'heron')).toBeUndefined()
+    expect(fittedLink(pinned.garage, 'heron')).toBeUndefined()
     expect(pinned.garage.parts.get('new-1')?.entry.spec).toMatchObject({ join: 'pin' })
   })
 

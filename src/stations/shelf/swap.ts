@@ -1,5 +1,5 @@
 import type { EntryDraft } from '../../core/log/entries.ts'
-import { openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
+import { fittedLink, openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
 import type { Lube } from '../../core/lube/lubes.ts'
 
 /** A swap as it was done: one chain off, one on, in one go. */
@@ -38,12 +38,6 @@ export function linksToHand(garage: Garage): readonly PartState[] {
   )
 }
 
-/** The joining link on a bike. */
-export const linkOn = (garage: Garage, bike: string): PartState | undefined =>
-  [...garage.parts.values()].find(
-    (part) => part.entry.spec.type === 'joining-link' && openFitting(part)?.bike === bike,
-  )
-
 /** A moment so many seconds after another: what is done in one go still has an order. */
 const later = (at: string, seconds: number): string => new Date(Date.parse(at) + 1000 * seconds).toISOString()
 
@@ -54,7 +48,7 @@ export function swapEntries(swap: Swap, garage: Garage, newId: () => string): En
     (part) => part.entry.spec.type === 'chain' && part.fittings.some((fitting) => fitting.bike === bike),
   ).length
   const part = 'part' in on ? on.part : newId()
-  const held = linkOn(garage, bike)
+  const held = fittedLink(garage, bike)
   const link =
     join === 'same' ? held?.entry.part : join === 'new' ? newId() : join === 'pin' ? undefined : join.part
   const links = [...garage.parts.values()].filter((one) => one.entry.spec.type === 'joining-link').length

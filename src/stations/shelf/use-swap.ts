@@ -4,7 +4,7 @@ import { boolean, object, string, type ObjectSchema } from 'yup'
 import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
-import { openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
+import { fittedLink, openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
 import { LUBES } from '../../core/lube/lubes.ts'
 import { elongationFromLength } from '../../core/measure/elongation.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
@@ -20,7 +20,7 @@ import { sayDay } from '../../ui/words/numbers.ts'
 import { useTeeth } from '../../session/teeth-store.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { faultOfChain } from './bike-form.ts'
-import { chainsToHand, linkOn, linksToHand, swapEntries, type Swap } from './swap.ts'
+import { chainsToHand, linksToHand, swapEntries, type Swap } from './swap.ts'
 
 /** Stands for a part that is not in the log yet. */
 export const NEW = 'new'
@@ -124,7 +124,7 @@ export function useSwap(report: BikeReport): SwapState {
     parts.filter(({ entry }) => speedsOf(entry.spec) === speeds)
   const chains = ofSpeeds(chainsToHand(garage, bike))
   const spareLinks = ofSpeeds(linksToHand(garage))
-  const heldLink = linkOn(garage, bike)
+  const heldLink = fittedLink(garage, bike)
   const { form, submit, saving } = useCheckedForm(
     swapSchema(now),
     {

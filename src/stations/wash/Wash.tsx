@@ -1,4 +1,11 @@
 import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { lubeBefore } from '../../core/strategy/facts/lube-before.ts'
+import { SWAPS, type Verdict } from '../../core/strategy/verdict.ts'
+import { useJudged, type JudgedBike } from '../../session/verdicts.ts'
+import { STATIONS } from '../../ui/places.ts'
+import type { WashPlan } from './plan/use-wash-plan.ts'
+import { Standing } from './Standing.tsx'
 import type { ChainLook } from '../../core/lube/chain-looks.ts'
 import { washFacts } from '../../core/strategy/facts/wash-facts.ts'
 import { livesOf } from '../../core/strategy/facts/own-lives.ts'
@@ -7,7 +14,7 @@ import { STORAGE_DAYS } from '../../core/lube/clock.ts'
 import type { OwnLives } from '../../core/lube/learn.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { daysBetween } from '../../core/units/days.ts'
-import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
+import { useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button, buttonLook } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
@@ -104,36 +111,58 @@ function useWashes(chain: ChainReport | undefined) {
   return chain ? [...(garage.washes.get(chain.part.entry.part) ?? [])].reverse() : []
 }
 
-/** Wash: what is on the chain, when it next needs care, and the log of what was done. */
-export default function Wash() {
+/** What is planned soon and wants fresh lube first; or that the chain is to be swapped, and not washed. */
+function FirstOfAll({
+  report,
+  verdict,
+}: {
+  readonly report: BikeReport
+  readonly verdict: Verdict | undefined
+}) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const report = useBikeReport(useBikeId(garage))
-  const washes = useWashes(report?.chain)
-  const [look, setLook] = useState<ChainLook>()
-  const facts = useMemo(() => report && washFacts(garage, report), [garage, report])
-  const { kept, change } = useWashRun()
-  if (!report || !facts)
-    return <NoBike what="Add one, and say what was put on its chain; the clock runs from there." />
-  const { chain } = report
-  if (!chain) return <NoChain bike={report.bike.entry.name} />
-  if (kept?.bike === report.bike.entry.bike)
-    return <WashGoingOn report={report} kept={kept} onChange={change} />
+  const event = lubeBefore(report, livesOf(garage))
+  if (verdict && SWAPS.includes(verdict.action))
+    return (
+      <p role="note" className="border-l-4 border-ochre pl-3">
+        This chain is to be swapped: clean cogs and rings, and put the lube on the next one.{' '}
+        <Link to={STATIONS.decide.path} className="underline underline-offset-4">
+          See why
+        </Link>
+      </p>
+    )
+  if (!event) return null
   return (
-    <div className="flex flex-col gap-8">
-      {kept && (
-        <p role="note" className="border-l-4 border-ochre pl-3">
-          A wash of {garage.bikes.get(kept.bike)?.entry.name ?? 'another bike'} is going on. Go back to it
-          with that bike; a new one takes its place.{' '}
-          <Button look="link" onClick={() => change(undefined)}>
-            Forget it
-          </Button>
-        </p>
-      )}
+    <p role="note" className="border-l-4 border-ochre pl-3">
+      {event.name} begins on {sayDay(event.starts, now)}, {sayKm(event.km, units)}: put fresh lube on the
+      evening before.
+    </p>
+  )
+}
+
+/** One chain's wash: the clock, how it looks, the next wash, its hooks, and what was done so far. */
+function WashOf({
+  judged,
+  chain,
+  onStart,
+}: {
+  readonly judged: JudgedBike
+  readonly chain: ChainReport
+  readonly onStart: (plan: WashPlan) => void
+}) {
+  const { garage, now } = useOpenLog()
+  const units = useUnits()
+  const { report, verdict } = judged
+  const washes = useWashes(chain)
+  const [look, setLook] = useState<ChainLook>()
+  const facts = useMemo(() => washFacts(garage, report), [garage, report])
+  const own = livesOf(garage)
+  return (
+    <>
       <Answer
         detail={
           <>
-            {sayGrounds(chain, units, now, livesOf(garage))}
+            {sayGrounds(chain, units, now, own)}
             {wetToday(chain, now) && ' The last ride was wet: dry the chain today.'}
           </>
         }
@@ -145,24 +174,50 @@ export default function Wash() {
       >
         {sayClock(report, chain, units)}
       </Answer>
-      <LifeStrip chain={chain} own={livesOf(garage)} />
+      <FirstOfAll report={report} verdict={verdict} />
+      <LifeStrip chain={chain} own={own} />
       <LubeTap chain={chain} look={look} onLook={setLook} />
       <div className="border-t border-hairline pt-6">
-        <WashPlanner
-          key={chain.part.entry.part}
-          report={report}
-          facts={facts}
-          look={look}
-          onStart={({ job, steps }) =>
-            change({ bike: report.bike.entry.bike, job, run: startRun(steps, Date.now()) })
-          }
-        />
+        <WashPlanner report={report} facts={facts} look={look} onStart={onStart} />
       </div>
       <HookBoard report={report} facts={facts} />
+      <Standing report={report} />
       <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <LogWash key={chain.part.entry.part} report={report} chain={chain} />
+        <LogWash report={report} chain={chain} />
         <History chain={chain} washes={washes} />
       </div>
+    </>
+  )
+}
+
+/** Wash: what is on the chain, when it next needs care, how and in which order, and the log of what was done. */
+export default function Wash() {
+  const { garage } = useOpenLog()
+  const judged = useJudged(useBikeId(garage))
+  const { kept, change } = useWashRun()
+  if (!judged) return <NoBike what="Add one, and say what was put on its chain; the clock runs from there." />
+  const { report } = judged
+  const { chain } = report
+  const { bike, name } = report.bike.entry
+  if (kept?.bike === bike) return <WashGoingOn report={report} kept={kept} onChange={change} />
+  if (!chain) return <NoChain bike={name} />
+  return (
+    <div className="flex flex-col gap-8">
+      {kept && (
+        <p role="note" className="border-l-4 border-ochre pl-3">
+          A wash of {garage.bikes.get(kept.bike)?.entry.name ?? 'another bike'} is going on. Go back to it
+          with that bike; a new one takes its place.{' '}
+          <Button look="link" onClick={() => change(undefined)}>
+            Forget it
+          </Button>
+        </p>
+      )}
+      <WashOf
+        key={chain.part.entry.part}
+        judged={judged}
+        chain={chain}
+        onStart={({ job, steps }) => change({ bike, job, run: startRun(steps, Date.now()) })}
+      />
     </div>
   )
 }

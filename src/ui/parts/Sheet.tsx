@@ -30,7 +30,10 @@ export function Sheet({ open, onClose, title, note, wide, children }: Props) {
           {note && <Dialog.Description className="mt-1 pr-10 text-sm text-steel">{note}</Dialog.Description>}
           <div className="mt-4">{children}</div>
           {/* Last, so that a sheet opens with the first thing to do in hand, not with the way out. */}
-          <Dialog.Close className="absolute top-4 right-4 grid size-11 place-items-center" aria-label="Close">
+          <Dialog.Close
+            className="no-print absolute top-4 right-4 grid size-11 place-items-center"
+            aria-label="Close"
+          >
             <X aria-hidden="true" />
           </Dialog.Close>
         </Dialog.Content>

@@ -1,14 +1,17 @@
-import { KIT_TOOLS } from '../../../core/lube/wash-ways.ts'
+import { KIT_TOOLS, type KitTool, type WashWay } from '../../../core/lube/wash-ways.ts'
 import type { Brakes } from '../../../core/log/kinds/bike.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import type { WashFacts } from '../../../core/strategy/facts/wash-facts.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Choice } from '../../../ui/parts/fields.tsx'
-import { KIT_NAMES } from '../../../ui/words/wash-words.ts'
+import { useInTurn } from '../../../ui/use-in-turn.ts'
+import { KIT_NAMES, WAY_NAMES } from '../../../ui/words/wash-words.ts'
 
 interface Props {
   readonly report: BikeReport
   readonly facts: WashFacts
+  /** The way that is planned now. */
+  readonly way: WashWay
 }
 
 const BRAKES: readonly { readonly value: Brakes; readonly label: string }[] = [
@@ -16,23 +19,37 @@ const BRAKES: readonly { readonly value: Brakes; readonly label: string }[] = [
   { value: 'rim', label: 'rim brakes' },
 ]
 
+/** What one tap changes. */
+interface KitChange {
+  readonly tool?: KitTool
+  readonly noSolvent?: boolean
+  readonly isUsual?: boolean
+}
+
 /** What there is to wash with, said once; and what of this bike the plan depends on. */
-export function KitEditor({ report, facts: { wants, isKitGuessed } }: Props) {
+export function KitEditor({ report, facts: { wants, isKitGuessed }, way }: Props) {
   const { record, now } = useOpenLog()
   const { kit, noSolvent, school } = wants
-  const write = (tools: typeof kit, without: boolean) =>
-    record(
+  // One tap after another, each on what the one before it left.
+  const write = useInTurn(async (change: KitChange) => {
+    const { tool, noSolvent: without = noSolvent, isUsual = school === way } = change
+    // Another way that was said to be the usual one stays so until this one is.
+    const usual = isUsual ? way : school === way ? undefined : school
+    const tools =
+      tool === undefined ? kit : kit.includes(tool) ? kit.filter((one) => one !== tool) : [...kit, tool]
+    await record(
       [
         {
           kind: 'kit',
           at: now,
           tools: [...tools],
           ...(without && { noSolvent: true }),
-          ...(school && { school }),
+          ...(usual && { school: usual }),
         },
       ],
       'Wash kit saved.',
     )
+  })
   const { id, format: _format, action: _action, ...bike } = report.bike.entry
   return (
     <details className="text-[0.95rem]">
@@ -47,9 +64,7 @@ export function KitEditor({ report, facts: { wants, isKitGuessed } }: Props) {
                 type="checkbox"
                 className="size-5 accent-petrol"
                 checked={kit.includes(tool)}
-                onChange={({ target }) =>
-                  void write(target.checked ? [...kit, tool] : kit.filter((one) => one !== tool), noSolvent)
-                }
+                onChange={() => write({ tool })}
               />
               {KIT_NAMES[tool]}
             </label>
@@ -61,9 +76,20 @@ export function KitEditor({ report, facts: { wants, isKitGuessed } }: Props) {
               type="checkbox"
               className="size-5 accent-petrol"
               checked={noSolvent}
-              onChange={({ target }) => void write(kit, target.checked)}
+              onChange={({ target }) => write({ noSolvent: target.checked })}
             />
             no solvent near my chains
+          </label>
+        </li>
+        <li>
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-petrol"
+              checked={school === way}
+              onChange={({ target }) => write({ isUsual: target.checked })}
+            />
+            {WAY_NAMES[way]}: my usual way
           </label>
         </li>
       </ul>

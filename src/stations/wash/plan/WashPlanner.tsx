@@ -151,10 +151,10 @@ export function WashPlanner({ report, facts, look, onStart }: Props) {
           </>
         ) : (
           <p role="status" className="text-steel">
-            Working out the order…
+            {planned.fault ?? 'Working out the order…'}
           </p>
         )}
-        <KitEditor report={report} facts={facts} />
+        <KitEditor report={report} facts={facts} way={way} />
       </div>
     </Section>
   )

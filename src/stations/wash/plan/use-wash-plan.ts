@@ -101,5 +101,19 @@ export function useWashPlan(facts: WashFacts, look: ChainLook | undefined) {
     }
   }, [job, all, timed])
   const mixes: readonly Misfit[] = misfits(way, lube, wants)
-  return { choice, setChoice, ways, best, way, lube, judged, mixes, isPot, picked, fits, plan }
+  return {
+    choice,
+    setChoice,
+    ways,
+    best,
+    way,
+    lube,
+    judged,
+    mixes,
+    isPot,
+    picked,
+    fits,
+    plan,
+    fault: answered.fault,
+  }
 }

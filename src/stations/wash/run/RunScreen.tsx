@@ -24,7 +24,7 @@ import { NextSteps, SkippedSteps } from './NextSteps.tsx'
 import { StepActions } from './StepActions.tsx'
 import { useRest } from './use-rest.ts'
 import { LinkWalk } from './LinkWalk.tsx'
-import { useBells, useNowMs } from './use-clocks.ts'
+import { useBells, useNotices, useNowMs } from './use-clocks.ts'
 import { WashEnd } from './WashEnd.tsx'
 
 const MINUTE_MS = 60_000
@@ -49,6 +49,7 @@ export function RunScreen({ report, kept, onChange }: Props) {
   const { run, job } = kept
   const [isEnding, setEnding] = useState(false)
   useBells(run, nowMs)
+  const { canAsk, ask } = useNotices()
   // Large type, and the screen kept awake, for as long as the wash goes on.
   useEffect(() => {
     send(benchToggled(true))
@@ -138,7 +139,12 @@ export function RunScreen({ report, kept, onChange }: Props) {
         nameOf={nameOf}
         onBack={({ id }) => change(putBack(run, id))}
       />
-      <div>
+      <div className="flex flex-wrap gap-x-8">
+        {canAsk && (
+          <Button look="link" className="min-h-12" onClick={ask}>
+            Tell me by a notice too when a clock runs out
+          </Button>
+        )}
         <Button look="link" className="min-h-12" onClick={() => setEnding(true)}>
           End the wash here
         </Button>

@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import type { EntryDraft } from '../../../core/log/entries.ts'
+import { fittedLink } from '../../../core/log/garage.ts'
 import { isLeftBare, outcomeOf, wasFitted } from '../../../core/session/outcome.ts'
-import { stepMinutes } from '../../../core/session/run.ts'
+import { closingsOf } from '../../../core/strategy/fitting-checks.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
@@ -12,7 +12,9 @@ import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { LUBE_NAMES, WASH_NAMES } from '../../../ui/words/names.ts'
 import { sayCount } from '../../../ui/words/numbers.ts'
 import { namePart } from '../../../ui/words/part-name.ts'
+import { Choice } from '../../../ui/parts/fields.tsx'
 import type { KeptRun } from './kept-run.ts'
+import { entriesOf, lastTouchMs } from './run-entries.ts'
 
 const MINUTE_MS = 60_000
 const MOST_MINUTES = 1440
@@ -23,59 +25,6 @@ interface Props {
   readonly nowMs: number
   readonly onBack: () => void
   readonly onOver: () => void
-}
-
-/** When the last hand was laid on it. */
-const lastTouchMs = ({ run }: KeptRun): number =>
-  Object.values(run.begun).reduce(
-    (last, { atMs, handsDoneMs = atMs }) => Math.max(last, handsDoneMs),
-    run.startedMs,
-  )
-
-/** Everything that a wash leaves in the log, by what was really done. */
-function entriesOf(
-  { bike, job, run }: KeptRun,
-  report: BikeReport,
-  at: string,
-  minutes: number,
-  isBareMeant: boolean,
-): EntryDraft[] {
-  const on = report.chain?.part.entry.part
-  const isSwapped = wasFitted(job, run) && on !== undefined && on !== job.fits
-  const stepMin = stepMinutes(run)
-  return [
-    ...outcomeOf(job, run).map((done): EntryDraft => ({
-      kind: 'wash',
-      at,
-      chain: done.chain,
-      method: done.method,
-      way: job.way,
-      ...(done.lube !== undefined
-        ? { lube: done.lube }
-        : isBareMeant && isLeftBare(done)
-          ? { lube: 'none' }
-          : {}),
-    })),
-    ...(isSwapped
-      ? [
-          { kind: 'remove', at, part: on, to: 'shelf' } as const,
-          { kind: 'fit', at, part: job.fits, bike } as const,
-        ]
-      : []),
-    ...(Object.keys(stepMin).length > 0
-      ? [
-          {
-            kind: 'session',
-            at,
-            bike,
-            chains: job.chains.map(({ id }) => id),
-            way: job.way,
-            minutes,
-            stepMin,
-          } as const,
-        ]
-      : []),
-  ]
 }
 
 /** The end of a wash: what was done, in words, and into the log with it. */
@@ -90,8 +39,21 @@ export function WashEnd({ report, kept, nowMs, onBack, onOver }: Props) {
   const on = report.chain?.part.entry.part
   const isSwapped = wasFitted(job, run) && on !== undefined && on !== job.fits
   const nameOf = (id: string): string => namePart(garage, id, report.bike.entry.bike)
+  const link = wasFitted(job, run) ? fittedLink(garage, report.bike.entry.bike) : undefined
+  const closing = link ? closingsOf(link) + 1 : 0
+  const allowed = link?.entry.spec.type === 'joining-link' ? link.entry.spec.closingsAllowed : 0
+  const [picked, setPicked] = useState<'same' | 'new'>()
+  // One that is used up is not closed again unless somebody says that it was.
+  const joined = picked ?? (closing > allowed ? 'new' : 'same')
   const write = useInTurn(async () => {
-    const drafts = entriesOf(kept, report, new Date(endMs).toISOString(), minutes, isBareMeant)
+    const drafts = entriesOf(kept, {
+      report,
+      at: new Date(endMs).toISOString(),
+      minutes,
+      isBareMeant,
+      ...(link && { link: { held: link, joined } }),
+      newId: () => crypto.randomUUID(),
+    })
     if (drafts.length === 0 || (await record(drafts, 'Wash logged.'))) onOver()
   })
   return (
@@ -113,6 +75,23 @@ export function WashEnd({ report, kept, nowMs, onBack, onOver }: Props) {
             </li>
           )}
         </ul>
+      )}
+      {link && (
+        <Choice<'same' | 'new'>
+          legend="Joined with"
+          value={joined}
+          onPick={setPicked}
+          options={[
+            { value: 'same', label: `${link.entry.name} again: closing ${closing} of ${allowed}` },
+            { value: 'new', label: 'a fresh joining link' },
+          ]}
+        />
+      )}
+      {link && joined === 'same' && closing > allowed && (
+        <CautionNote>
+          Its maker allows {sayCount(allowed, 'closing')}. A joining link that is closed too often can open by
+          itself.
+        </CautionNote>
       )}
       {bare.length > 0 && (
         <>

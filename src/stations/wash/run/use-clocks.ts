@@ -77,3 +77,10 @@ export function sayClock(ms: number): string {
   const two = (n: number): string => String(n).padStart(2, '0')
   return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`
 }
+
+/** Whether the system may still be asked to tell of a clock that ran out, and the way to ask. */
+export function useNotices(): { readonly canAsk: boolean; readonly ask: () => void } {
+  const [asked, setAsked] = useState(0)
+  const canAsk = 'Notification' in window && Notification.permission === 'default' && asked >= 0
+  return { canAsk, ask: () => void Notification.requestPermission().then(() => setAsked((n) => n + 1)) }
+}

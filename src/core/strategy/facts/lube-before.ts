@@ -1,0 +1,28 @@
+import { quarterOf } from '../../exposure/conditions.ts'
+import { eventsAhead, mixByQuarter } from '../../exposure/road-ahead.ts'
+import type { EventEntry } from '../../log/kinds/event.ts'
+import { lifeUsed, lubeClock } from '../../lube/clock.ts'
+import type { OwnLives } from '../../lube/learn.ts'
+import { daysBetween } from '../../units/days.ts'
+import type { BikeReport } from './bike-report.ts'
+
+/** What begins later than this is no matter of today, days. */
+const SOON_DAYS = 21
+
+/**
+ * What is planned soon with a bike and would not be got through on what is on its chain: fresh lube goes on the evening before.
+ * @param own lives as this rider's chains have shown them
+ */
+export function lubeBefore({ bike, chain, now, plan }: BikeReport, own: OwnLives): EventEntry | undefined {
+  const lube = chain?.lube
+  if (!lube || lube.lube === 'none' || lube.clock.due) return undefined
+  const mix = mixByQuarter(bike, now)[quarterOf(now)]
+  const perKm = mix.reduce((sum, road) => sum + lifeUsed(lube.lube, road, own), 0)
+  return eventsAhead(bike.events, now).find(({ event }) => {
+    const days = daysBetween(now, event.starts)
+    if (days > SOON_DAYS) return false
+    const before = lube.clock.used + (Math.max(0, days) * plan.weeklyKm * perKm) / 7
+    const road = { km: event.km, condition: event.condition }
+    return before + lifeUsed(lube.lube, road, own) > 1 || lubeClock(lube.lube, [road], undefined, own).due
+  })?.event
+}
