@@ -24,7 +24,7 @@ import { readCsvTrack } from '../src/formats/rides/csv-track.ts'
 import { doubtfulDay, type DoubtfulDay } from '../src/formats/rides/doubtful-day.ts'
 import type { RecordedRide } from '../src/formats/rides/recorded-ride.ts'
 import { figure, kind, type Output, type Runner } from './kind.ts'
-import { planSession } from '../src/core/session/plan.ts'
+import { SESSION_KINDS } from './session-kinds.ts'
 import { TEETH_KINDS } from './teeth-kinds.ts'
 import { isRide } from '../src/formats/rides/sports.ts'
 import { rideGears } from '../src/core/exposure/ride-gears.ts'
@@ -237,6 +237,7 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
     ({ energyKj, ring, cog, links }) => ({ ...wearWork(energyKj, ring, cog, links) }),
   ),
   ...TEETH_KINDS,
+  ...SESSION_KINDS,
   'lube.clock': kind(
     object({
       lube: lube().required(),
@@ -246,31 +247,6 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
         .default(undefined),
     }),
     ({ lube: on, rides, stored }) => ({ ...lubeClock(on, rides, stored) }),
-  ),
-  'session.plan': kind(
-    object({
-      tasks: array(
-        object({
-          id: string().strict().required(),
-          hands: figure().min(0),
-          wait: number().strict().min(0).optional(),
-          after: array(string().strict().required()).optional(),
-          holds: array(string().strict().required()).optional(),
-        }),
-      ).required(),
-    }),
-    ({ tasks }) => {
-      const { minutes, start, provenMin } = planSession({
-        tasks: tasks.map(({ id, hands, wait, after, holds }) => ({
-          id,
-          handsMin: hands,
-          waitMin: wait ?? 0,
-          after: after ?? [],
-          holds: holds ?? [],
-        })),
-      })
-      return { minutes, start, provenMin }
-    },
   ),
   'gearing.ratio': kind(
     object({ circumferenceMm: figure(), ring: figure(), cog: figure(), cadence: figure() }),

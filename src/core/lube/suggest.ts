@@ -9,7 +9,7 @@ export interface WashWants {
   /** What is on the chain; undefined where it is not known. */
   readonly on: Lube | undefined
   readonly clock: LubeClock | undefined
-  /** How it looks and sounds now; undefined where nobody said. */
+  /** How it looks and sounds now; undefined where it was not tapped. */
   readonly look: ChainLook | undefined
   /** Share of the distance to come that is wet, and that is dusty, 0 to 1. */
   readonly wetShare: number

@@ -9,7 +9,7 @@ export const WAX_C = { least: 70, most: 120 } as const
 
 /**
  * Why a step may not begin now, though its turn has come or the rider does not want to wait.
- * @param waxC what the thermometer in the pot says, °C; undefined where nobody looked
+ * @param waxC what the thermometer in the pot says, °C; undefined where it was not read
  */
 export function refusalOf(
   { steps, begun, skipped }: WashRun,

@@ -24,7 +24,7 @@ export interface WashRun {
 }
 
 const MINUTE_MS = 60_000
-/** The rest is planned anew at every tap: so many places are some 100 ms, and enough for all but the most tangled. */
+/** The rest is planned again at every tap: so many places are some 100 ms, and enough for all but the most tangled. */
 const REPLAN_PLACES = 12_000
 
 /** A wash begun now. */

@@ -10,8 +10,6 @@ import type { ChainLook } from '../../core/lube/chain-looks.ts'
 import { washFacts } from '../../core/strategy/facts/wash-facts.ts'
 import { livesOf } from '../../core/strategy/facts/own-lives.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
-import { STORAGE_DAYS } from '../../core/lube/clock.ts'
-import type { OwnLives } from '../../core/lube/learn.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { daysBetween } from '../../core/units/days.ts'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -20,10 +18,10 @@ import { Button, buttonLook } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { NoChain } from '../../ui/parts/NoChain.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { useUnits, type Units } from '../../ui/screen-state.ts'
+import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
-import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { HookBoard } from './HookBoard.tsx'
 import { LifeStrip } from './LifeStrip.tsx'
 import { LogWash } from './LogWash.tsx'
@@ -31,41 +29,9 @@ import { LubeTap } from './LubeTap.tsx'
 import { useWashRun } from './run/use-wash-run.ts'
 import { WashGoingOn } from './run/WashGoingOn.tsx'
 import { startRun } from '../../core/session/run.ts'
+import { lubeAhead } from '../../core/strategy/when.ts'
+import { sayClock, sayGrounds } from './say-clock.ts'
 import { WashPlanner } from './plan/WashPlanner.tsx'
-
-/** Whether the chain is due, and if not how far it still goes, as the opening sentence. */
-function sayClock(report: BikeReport, chain: ChainReport, units: Units): string {
-  const { name, storage: kept } = report.bike.entry
-  if (!chain.lube) return `The lube on ${name}’s chain is not entered.`
-  const { lube, clock, leftKm } = chain.lube
-  switch (clock.reason) {
-    case 'none':
-      return `${name}’s chain is bare: wipe it and lubricate before it is ridden.`
-    case 'mud':
-      return `Mud has ruined the ${LUBE_NAMES[lube]} on ${name}’s chain: clean and lubricate it.`
-    case 'rain':
-      return `Rain has washed out the dry lube on ${name}’s chain: dry it and lubricate.`
-    case 'storage':
-      return `${name} has stood over ${STORAGE_DAYS[kept]} days ${kept}: wipe the chain and lubricate before riding.`
-    case 'distance': {
-      if (clock.due) return `The ${LUBE_NAMES[lube]} on ${name}’s chain is used up: wipe it and lubricate.`
-      return `The ${LUBE_NAMES[lube]} on ${name}’s chain is good for about ${sayAboutKm(leftKm, units)} more on the roads of this time of year.`
-    }
-  }
-}
-
-function sayGrounds(chain: ChainReport, units: Units, now: string, own: OwnLives): string {
-  if (!chain.lube)
-    return 'Log what you put on, and the clock runs from there: by distance, rain, mud and days standing.'
-  const { lube, since } = chain.lube
-  const km = chain.story.km - chain.story.at(since).km
-  const life =
-    lube === 'none'
-      ? ''
-      : ` Life: ${sayAboutKm(own[lube].lifeKm.after.p50, units)} of dry road, ${own[lube].looks === 0 ? 'a guess' : 'as your chains have shown'}; rain, dust and salt shorten it.`
-  const ridden = km < 0.1 ? 'not ridden since' : `${sayKm(km, units)} ago`
-  return `Put on ${sayAgo(since, now)}, ${ridden}.${life}`
-}
 
 /** Drying comes the same day: the next morning is rust. */
 function wetToday(chain: ChainReport, now: string): boolean {
@@ -172,7 +138,7 @@ function WashOf({
           </a>
         }
       >
-        {sayClock(report, chain, units)}
+        {sayClock(report, chain, verdict?.lube ?? lubeAhead(report, judged.answer), units)}
       </Answer>
       <FirstOfAll report={report} verdict={verdict} />
       <LifeStrip chain={chain} own={own} />

@@ -24,7 +24,7 @@ export interface BikeEntry extends EntryBase {
   /** What its rides are taken to be where nothing else is said. */
   readonly usualCondition: Condition
   readonly storage: Storage
-  /** Absent: nobody said. */
+  /** Absent: not entered. */
   readonly brakes?: Brakes
   /** What its rides are taken to be in a part of the year, where that differs from `usual`. */
   readonly usualByQuarter?: Readonly<Partial<Record<Quarter, Condition>>>

@@ -24,7 +24,7 @@ export interface ChainReport extends ChainFacts {
   readonly lastReadingAt?: IsoTime
   /** Absent where what is on the chain is not known. */
   readonly lube?: LubeFacts
-  /** What was found when it was last gone through link by link; empty where all was sound, or nobody looked. */
+  /** What was found when it was last gone through link by link; empty where all was sound, or it never was. */
   readonly badLinks: LinkCheckEntry['found']
   /** The readings of the last look that count. */
   readonly look: readonly PlacedReading[]

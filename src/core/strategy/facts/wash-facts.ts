@@ -16,7 +16,7 @@ export interface WashableChain {
   readonly id: PartId
   readonly links: number
   readonly isOn: boolean
-  /** What is on it; undefined where nobody said. */
+  /** What is on it; undefined where that is not known. */
   readonly lube: Lube | undefined
   /** Absent where what is on it is not known. */
   readonly facts?: LubeFacts
@@ -27,7 +27,7 @@ export interface WashableChain {
 export interface WashFacts {
   readonly chains: readonly WashableChain[]
   readonly wants: Omit<WashWants, 'look' | 'minutes'>
-  /** Nobody has said what there is to wash with. */
+  /** What there is to wash with was not entered. */
   readonly isKitGuessed: boolean
   readonly hasDiscs: boolean
   readonly isElectric: boolean

@@ -1,6 +1,7 @@
 import type { Lube } from '../../../core/lube/lubes.ts'
 import type { SessionPlan } from '../../../core/session/plan.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
+import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 
@@ -34,6 +35,7 @@ export function StepList({ steps, plan, chainName, lube }: Props) {
                 , {step.handsMin} min
                 {wait && (step.waitMin ?? 0) > 0 && `; then ${wait} for ${step.waitMin ?? 0} min`}
                 <span className="block text-sm text-steel">{how}</span>
+                {step.kind === 'dummy-axle' && <DummyAxleDrawing />}
               </span>
             </li>
           )

@@ -14,6 +14,7 @@ import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
+import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
 import { benchToggled, useSend } from '../../../ui/screen-state.ts'
 import { namePart } from '../../../ui/words/part-name.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
@@ -112,6 +113,7 @@ export function RunScreen({ report, kept, onChange }: Props) {
         )}
         {!shown && next && <p className="mt-2 text-[1.2rem]">Then: {nameOf(next)}.</p>}
       </div>
+      {shown?.kind === 'dummy-axle' && <DummyAxleDrawing />}
       {words?.care && <CautionNote>{words.care}</CautionNote>}
       {shown?.kind === 'inspect' && hand && <LinkWalk report={report} job={job} />}
       <StepActions
