@@ -199,7 +199,7 @@ test('from a wash to a swap: the rest of the job runs end to end', async ({ page
   await addBike(page)
   await goTo(page, 'Wash')
   await expect(answerOf(page)).toHaveText('The lube on Tern’s chain is not entered.')
-  await page.getByRole('radio', { name: 'wet lube' }).check()
+  await page.getByRole('group', { name: 'Put on' }).getByRole('radio', { name: 'wet lube' }).check()
   await page.getByRole('button', { name: 'Log it' }).click()
   await expect(answerOf(page)).toContainText(
     /wet lube on Tern’s chain is good for about 250\u00a0km more on the roads of this time of year/,

@@ -89,7 +89,7 @@ test('a week on a bench and a phone: nothing is lost, doubled or different', asy
       await bench.getByRole('button', { name: /^Add 2 rides/ }).click()
       await expect(bench.getByText('2 rides added.', { exact: true })).toBeVisible()
       await goTo(bench, 'Wash')
-      await bench.getByRole('radio', { name: 'wet lube' }).check()
+      await bench.getByRole('group', { name: 'Put on' }).getByRole('radio', { name: 'wet lube' }).check()
       await bench.getByRole('button', { name: 'Log it' }).click()
       await expect(answerOf(bench)).toContainText('wet lube')
       await goTo(bench, 'Gauge')

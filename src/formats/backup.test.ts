@@ -30,7 +30,14 @@ const entries = written([
     minutes: 41.5,
     stepMin: { 'wipe-chain': 4.5 },
   },
-  { kind: 'kit', at: noon(1, 4), tools: ['stand', 'pot'], noSolvent: true, school: 'wipe' },
+  {
+    kind: 'kit',
+    at: noon(1, 4),
+    tools: ['stand', 'pot'],
+    noSolvent: true,
+    school: 'wipe',
+    waxSince: noon(1, 2),
+  },
   { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early' },
   { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
 ])

@@ -100,8 +100,8 @@ function FirstOfAll({
   if (!event) return null
   return (
     <p role="note" className="border-l-4 border-ochre pl-3">
-      {event.name} begins on {sayDay(event.starts, now)}, {sayKm(event.km, units)}: put fresh lube on the
-      evening before.
+      {event.name} begins on {sayDay(event.starts, now)}, {sayKm(event.km, units)}: put fresh{' '}
+      {report.chain?.lube ? LUBE_NAMES[report.chain.lube.lube] : 'lube'} on the evening before.
     </p>
   )
 }

@@ -1,5 +1,5 @@
 import type { KitTool, WashWay } from '../../lube/wash-ways.ts'
-import type { EntryBase } from '../entry.ts'
+import type { EntryBase, IsoTime } from '../entry.ts'
 import type { Kind } from './kind.ts'
 
 /** What there is to wash with, and how this rider likes to. The last word counts. */
@@ -10,6 +10,8 @@ export interface KitEntry extends EntryBase {
   readonly noSolvent?: true
   /** The way of washing that is kept to. */
   readonly school?: WashWay
+  /** When the wax in the pot was fresh. */
+  readonly waxSince?: IsoTime
 }
 
 export const kit: Kind<KitEntry> = { isAbout: () => [], key: () => 'kit' }

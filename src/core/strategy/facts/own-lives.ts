@@ -36,17 +36,21 @@ function evidenceOf(garage: Garage, chain: string, checks: readonly LubeCheckEnt
 }
 
 const NONE = ownLives([])
+const ofGarage = new WeakMap<Garage, OwnLives>()
 let last = { named: '[]', lives: NONE }
 
 /**
- * How long each lubricant lasts on this garage's chains, by all that was seen and heard of them. The very same answer for as long
- * as the checks tell the same.
+ * How long each lubricant lasts on this garage's chains, by all that was seen and heard of them. Worked out once for a garage, and
+ * the very same answer for as long as the checks tell the same.
  */
 export function livesOf(garage: Garage): OwnLives {
   const checks = garage.listed['lube-check']
   if (checks.size === 0) return NONE
+  const held = ofGarage.get(garage)
+  if (held) return held
   const evidence = [...checks].flatMap(([chain, list]) => evidenceOf(garage, chain, list))
   const named = JSON.stringify(evidence)
   if (named !== last.named) last = { named, lives: ownLives(evidence) }
+  ofGarage.set(garage, last.lives)
   return last.lives
 }

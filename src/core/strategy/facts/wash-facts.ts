@@ -1,6 +1,6 @@
 import { isWet, quarterOf } from '../../exposure/conditions.ts'
 import { mixByQuarter } from '../../exposure/road-ahead.ts'
-import type { PartId } from '../../log/entry.ts'
+import type { IsoTime, PartId } from '../../log/entry.ts'
 import { openFitting, type Garage } from '../../log/garage.ts'
 import type { Lube } from '../../lube/lubes.ts'
 import { USUAL_KIT, type WashWants } from '../../lube/suggest.ts'
@@ -31,6 +31,8 @@ export interface WashFacts {
   readonly isKitGuessed: boolean
   readonly hasDiscs: boolean
   readonly isElectric: boolean
+  /** Dips in the wax that is in the pot; absent where nobody noted when it was fresh. */
+  readonly wax?: { readonly since: IsoTime; readonly dips: number }
   /** Hands' minutes of this rider's own sessions, by kind of step. */
   readonly ownMin: Readonly<Partial<Record<StepKind, number>>>
 }
@@ -58,6 +60,12 @@ function kitGuess(garage: Garage): readonly KitTool[] {
   )
   return KIT_TOOLS.filter((tool) => USUAL_KIT.includes(tool) || (tool === 'pot' && hasWaxed))
 }
+
+const waxOf = (garage: Garage, since: IsoTime): NonNullable<WashFacts['wax']> => ({
+  since,
+  dips: [...garage.washes.values()].flat().filter(({ lube, at }) => lube === 'immersion-wax' && at >= since)
+    .length,
+})
 
 function washable(garage: Garage, { bike, now, chain }: BikeReport): readonly WashableChain[] {
   return [...garage.parts.values()]
@@ -110,5 +118,6 @@ export function washFacts(garage: Garage, report: BikeReport): WashFacts {
     hasDiscs: bike.entry.brakes !== 'rim',
     isElectric: bike.entry.motor !== 'none',
     ownMin: ownStepMinutes(garage),
+    ...(kit?.waxSince !== undefined && { wax: waxOf(garage, kit.waxSince) }),
   }
 }

@@ -3,8 +3,10 @@ import type { Brakes } from '../../../core/log/kinds/bike.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import type { WashFacts } from '../../../core/strategy/facts/wash-facts.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
+import { sayCount, sayDay } from '../../../ui/words/numbers.ts'
 import { KIT_NAMES, WAY_NAMES } from '../../../ui/words/wash-words.ts'
 
 interface Props {
@@ -24,15 +26,17 @@ interface KitChange {
   readonly tool?: KitTool
   readonly noSolvent?: boolean
   readonly isUsual?: boolean
+  readonly isWaxFresh?: true
 }
 
 /** What there is to wash with, said once; and what of this bike the plan depends on. */
-export function KitEditor({ report, facts: { wants, isKitGuessed }, way }: Props) {
+export function KitEditor({ report, facts: { wants, isKitGuessed, wax }, way }: Props) {
   const { record, now } = useOpenLog()
   const { kit, noSolvent, school } = wants
   // One tap after another, each on what the one before it left.
   const write = useInTurn(async (change: KitChange) => {
     const { tool, noSolvent: without = noSolvent, isUsual = school === way } = change
+    const waxSince = change.isWaxFresh ? now : wax?.since
     // Another way that was said to be the usual one stays so until this one is.
     const usual = isUsual ? way : school === way ? undefined : school
     const tools =
@@ -45,6 +49,7 @@ export function KitEditor({ report, facts: { wants, isKitGuessed }, way }: Props
           tools: [...tools],
           ...(without && { noSolvent: true }),
           ...(usual && { school: usual }),
+          ...(waxSince !== undefined && { waxSince }),
         },
       ],
       'Wash kit saved.',
@@ -93,6 +98,18 @@ export function KitEditor({ report, facts: { wants, isKitGuessed }, way }: Props
           </label>
         </li>
       </ul>
+      {kit.includes('pot') && (
+        <p className="flex flex-wrap items-center gap-x-4">
+          <span>
+            {wax
+              ? `${sayCount(wax.dips, 'dip')} in this wax since ${sayDay(wax.since, now)}. Renew it when it turns grey, or as its maker says.`
+              : 'When was the wax in the pot fresh?'}
+          </span>
+          <Button look="link" className="min-h-11" onClick={() => write({ isWaxFresh: true })}>
+            Fresh wax today
+          </Button>
+        </p>
+      )}
       <Choice<Brakes>
         legend={`${bike.name} has`}
         className="mt-2"

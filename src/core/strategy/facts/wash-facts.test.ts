@@ -1,0 +1,84 @@
+import { expect, test } from '@jest/globals'
+import { LUBED, reportOn } from '../../../../test/judged.ts'
+import { commuter, noon, ride, written } from '../../../../test/log.ts'
+import type { EntryDraft } from '../../log/entries.ts'
+import { replay } from '../../log/replay.ts'
+import { washFacts } from './wash-facts.ts'
+
+const spare: readonly EntryDraft[] = [
+  {
+    kind: 'part',
+    at: noon(2, 1),
+    part: 'spare',
+    name: 'Spare',
+    spec: { type: 'chain', links: 114, speeds: 11, past: 'new' },
+  },
+  { kind: 'remove', at: noon(2, 1), part: 'chain', to: 'shelf' },
+  { kind: 'fit', at: noon(2, 1), part: 'spare', bike: 'heron' },
+  ride(2, 2, 50),
+  { kind: 'remove', at: noon(2, 3), part: 'spare', to: 'shelf' },
+  { kind: 'fit', at: noon(2, 3), part: 'chain', bike: 'heron' },
+]
+const waxed = (chain: string, day: number): EntryDraft => ({
+  kind: 'wash',
+  at: noon(3, day),
+  chain,
+  method: 'off-bike',
+  lube: 'immersion-wax',
+})
+const factsOf = (...drafts: readonly EntryDraft[]) => {
+  const log = [...commuter, ...drafts]
+  return washFacts(replay(written(log)), reportOn(log))
+}
+
+test('chains that take turns on the bike may be washed with it, the one that is on first; retired ones not', () => {
+  const { chains } = factsOf(...spare, LUBED)
+  expect(chains.map(({ id, isOn }) => [id, isOn])).toEqual([
+    ['chain', true],
+    ['spare', false],
+  ])
+  const gone = factsOf(...spare, { kind: 'remove', at: noon(3, 1), part: 'spare', to: 'retired' })
+  expect(gone.chains.map(({ id }) => id)).toEqual(['chain'])
+})
+
+test('a garage that has waxed has a pot until somebody says otherwise; then what was said last counts', () => {
+  expect(factsOf(LUBED)).toMatchObject({ isKitGuessed: true, wants: { on: 'wet-lube' } })
+  expect(factsOf(LUBED).wants.kit).not.toContain('pot')
+  expect(factsOf(waxed('chain', 1)).wants.kit).toContain('pot')
+  const said = factsOf(waxed('chain', 1), {
+    kind: 'kit',
+    at: noon(3, 2),
+    tools: ['chain-bath'],
+    noSolvent: true,
+    school: 'bath',
+  })
+  expect(said).toMatchObject({
+    isKitGuessed: false,
+    wants: { kit: ['chain-bath'], noSolvent: true, school: 'bath' },
+  })
+})
+
+test('dips are counted from the day the wax was fresh', () => {
+  const fresh: EntryDraft = { kind: 'kit', at: noon(3, 10), tools: ['pot'], waxSince: noon(3, 10) }
+  expect(factsOf(...spare, waxed('chain', 1), fresh, waxed('chain', 12), waxed('spare', 12)).wax).toEqual({
+    since: noon(3, 10),
+    dips: 2,
+  })
+  expect(factsOf(waxed('chain', 1)).wax).toBeUndefined()
+})
+
+test('steps take as long as this rider was seen to take, drawn toward the guess while few are known', () => {
+  const took = (minutes: number, day: number): EntryDraft => ({
+    kind: 'session',
+    at: noon(3, day),
+    bike: 'heron',
+    chains: ['chain'],
+    way: 'wipe',
+    minutes: 40,
+    stepMin: { 'clean-frame': minutes },
+  })
+  expect(factsOf(LUBED).ownMin).toEqual({})
+  // Twice the guess of 8, and once 14: 10.
+  expect(factsOf(took(14, 1)).ownMin).toEqual({ 'clean-frame': 10 })
+  expect(factsOf(...[1, 2, 3, 4, 5, 6].map((day) => took(14, day))).ownMin['clean-frame']).toBe(13)
+})
