@@ -101,6 +101,12 @@ export function ToothPanel({ state, teeth }: Props) {
       }
     >
       <div className="flex flex-col gap-4">
+        {!isDrawn && (
+          <p className="text-sm text-steel">
+            Look at the tension pulley, the lower one, first: it usually points before the guide pulley above.
+            Turn both all the way round; feel for play sideways and grit in their bearings.
+          </p>
+        )}
         {role === 'ring' && <RingClock deg={worstDeg} onPick={setWorstDeg} />}
         {isDrawn && (
           <MatchByEye

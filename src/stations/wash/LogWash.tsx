@@ -3,7 +3,7 @@ import { object, string } from 'yup'
 import type { WashMethod } from '../../core/log/kinds/wash.ts'
 import { LUBES, type Lube } from '../../core/lube/lubes.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
-import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
+import { chainOnBike } from './chain-on-bike.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
@@ -78,10 +78,9 @@ interface Props {
 
 /** Logs a wash: how it was cleaned, what was put on, when. */
 export function LogWash({ report, chain }: Props) {
-  const { record, now } = useOpenLog()
-  const { spec, part } = chain.part.entry
-  const links = spec.type === 'chain' ? spec.links : 114
-  const ring = report.sprockets.find(({ role }) => role === 'ring')?.teeth ?? 40
+  const { garage, record, now } = useOpenLog()
+  const { part } = chain.part.entry
+  const { drops, crankTurns } = chainOnBike(garage, report, part).amounts
   const { form, submit, saving } = useCheckedForm(
     washSchema(now),
     { method: 'wipe', put: chain.story.lube.lube ?? 'wet-lube', day: dayOf(now) },
@@ -104,7 +103,7 @@ export function LogWash({ report, chain }: Props) {
   const [method, put] = useWatch({ control: form.control, name: ['method', 'put'] })
   const lube = lubeOf(put)
   const { errors } = form.formState
-  const how = howTo(lube, links, crankTurnsPerChain(links, ring).toFixed(1))
+  const how = howTo(lube, drops, crankTurns.toFixed(1))
   return (
     <WorkSection id="log" title="What was done">
       <form onSubmit={submit} noValidate className="flex flex-col gap-4">

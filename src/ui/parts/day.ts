@@ -5,6 +5,9 @@ import type { IsoTime } from '../../core/log/entry.ts'
 /** A moment as the local day that a date field holds. */
 export const dayOf = (at: IsoTime): string => lightFormat(new Date(at), 'yyyy-MM-dd')
 
+/** The local time of day at some ms: "16:54". */
+export const timeOfDay = (ms: number): string => lightFormat(new Date(ms), 'HH:mm')
+
 /**
  * The moment a date field means: now for today, so that what is written last comes last; noon for another day. While
  * the field holds no day, as it does in the middle of typing, it is now; {@link faultOfDay} says what is wrong.

@@ -29,6 +29,26 @@ interface KitChange {
   readonly isWaxFresh?: true
 }
 
+interface TickProps {
+  readonly label: string
+  readonly isOn: boolean
+  readonly onTick: (isOn: boolean) => void
+}
+
+function Tick({ label, isOn, onTick }: TickProps) {
+  return (
+    <label className="flex min-h-11 items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-5 accent-petrol"
+        checked={isOn}
+        onChange={({ target }) => onTick(target.checked)}
+      />
+      {label}
+    </label>
+  )
+}
+
 /** What there is to wash with, said once; and what of this bike the plan depends on. */
 export function KitEditor({ report, facts: { wants, isKitGuessed, wax }, way }: Props) {
   const { record, now } = useOpenLog()
@@ -64,38 +84,22 @@ export function KitEditor({ report, facts: { wants, isKitGuessed, wax }, way }: 
       <ul className="grid grid-cols-2 gap-x-6 max-sm:grid-cols-1">
         {KIT_TOOLS.map((tool) => (
           <li key={tool}>
-            <label className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5 accent-petrol"
-                checked={kit.includes(tool)}
-                onChange={() => write({ tool })}
-              />
-              {KIT_NAMES[tool]}
-            </label>
+            <Tick label={KIT_NAMES[tool]} isOn={kit.includes(tool)} onTick={() => write({ tool })} />
           </li>
         ))}
         <li>
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-petrol"
-              checked={noSolvent}
-              onChange={({ target }) => write({ noSolvent: target.checked })}
-            />
-            no solvent near my chains
-          </label>
+          <Tick
+            label="no solvent near my chains"
+            isOn={noSolvent}
+            onTick={(isOn) => write({ noSolvent: isOn })}
+          />
         </li>
         <li>
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-petrol"
-              checked={school === way}
-              onChange={({ target }) => write({ isUsual: target.checked })}
-            />
-            {WAY_NAMES[way]}: my usual way
-          </label>
+          <Tick
+            label={`${WAY_NAMES[way]}: my usual way`}
+            isOn={school === way}
+            onTick={(isOn) => write({ isUsual: isOn })}
+          />
         </li>
       </ul>
       {kit.includes('pot') && (

@@ -1,9 +1,10 @@
 import { useMemo } from 'react'
-import { lubeAmounts, materialsOf } from '../../../core/session/materials.ts'
+import { materialsOf } from '../../../core/session/materials.ts'
 import type { ChainLook } from '../../../core/lube/chain-looks.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import type { WashFacts } from '../../../core/strategy/facts/wash-facts.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
+import { timeOfDay } from '../../../ui/parts/day.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
@@ -12,6 +13,7 @@ import { namePart } from '../../../ui/words/part-name.ts'
 import { MATERIAL_NAMES, sayMisfit, sayWayReason, WAY_TALK } from '../../../ui/words/say-ways.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { WAY_NAMES } from '../../../ui/words/wash-words.ts'
+import { chainOnBike } from '../chain-on-bike.ts'
 import { KitEditor } from './KitEditor.tsx'
 import { PlanLanes } from './PlanLanes.tsx'
 import { StepList } from './StepList.tsx'
@@ -26,13 +28,9 @@ interface Props {
   readonly onStart: (plan: WashPlan) => void
 }
 
-const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`
+const MINUTE_MS = 60_000
 
-/** The time of day some minutes from now. */
-function clockAfter(now: string, minutes: number): string {
-  const at = new Date(Date.parse(now) + 60_000 * minutes)
-  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
-}
+const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`
 
 /** What is laid out, why it is done this way, and what can go wrong. */
 function Notes({
@@ -78,9 +76,7 @@ export function WashPlanner({ report, facts, look, onStart }: Props) {
     )
     return (id: string): string => letters.get(id) ?? ''
   }, [picked])
-  const links = picked[0]?.links ?? 114
-  const ring = report.sprockets.find(({ role }) => role === 'ring')?.teeth ?? 40
-  const { drops, ml, crankTurns } = lubeAmounts(links, ring)
+  const { drops, ml, crankTurns } = chainOnBike(garage, report, planned.fits).amounts
   const hasDrops = plan?.steps.some(({ kind }) => kind === 'drops')
   const amounts = hasDrops
     ? `${drops} drops, about ${Math.round(ml)} ml; once round is ${crankTurns.toFixed(1)} crank turns.`
@@ -129,7 +125,7 @@ export function WashPlanner({ report, facts, look, onStart }: Props) {
               steps={plan.steps}
               plan={plan.timed.plan}
               chainName={chainName}
-              done={`done at ${clockAfter(now, plan.timed.plan.minutes)} if you start now`}
+              done={`done at ${timeOfDay(Date.parse(now) + MINUTE_MS * plan.timed.plan.minutes)} if you start now`}
             />
             {picked.length > 1 && (
               <p className="text-sm text-steel">

@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { LINK_FAULTS, type LinkCheckEntry, type LinkFault } from '../../../core/log/kinds/link-check.ts'
+import type { KeptRun } from './kept-run.ts'
+import { chainOnBike } from '../chain-on-bike.ts'
 import { chainLoop, fewestLinks } from '../../../core/gearing/chain-loop.ts'
-import type { WashJob } from '../../../core/session/wash-steps.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
@@ -62,24 +63,31 @@ function Loop({
   )
 }
 
-/** Goes through a clean chain link by link: on with the crank, a tap where something is wrong. */
-export function LinkWalk({ report, job }: { readonly report: BikeReport; readonly job: WashJob }) {
+interface Props {
+  readonly report: BikeReport
+  readonly kept: KeptRun
+  readonly onChange: (kept: KeptRun) => void
+}
+
+/** Goes through a clean chain link by link: on with the crank, a tap where something is wrong. What is marked is kept with the wash. */
+export function LinkWalk({ report, kept, onChange }: Props) {
+  const { job, links: marked = {} } = kept
   const { garage, record, now } = useOpenLog()
   const [chain, setChain] = useState(job.fits)
   const [at, setAt] = useState(1)
-  const [found, setFound] = useState<Found>([])
-  const spec = garage.parts.get(chain)?.entry.spec
-  const links = spec?.type === 'chain' ? spec.links : 114
-  const ring = report.sprockets.find(({ role }) => role === 'ring')?.teeth ?? 40
-  const cogs = report.sprockets.filter(({ role }) => role === 'cog').map(({ teeth }) => teeth)
-  const cog = cogs[Math.floor(cogs.length / 2)] ?? 17
+  const found: Found = marked[chain] ?? []
+  const { links, ring, cog } = chainOnBike(garage, report, chain)
   const go = (by: number): void => setAt((before) => ((before - 1 + by + links) % links) + 1)
   const mark = (fault: LinkFault): void =>
-    setFound((before) =>
-      before.some((one) => one.link === at && one.fault === fault)
-        ? before.filter((one) => one.link !== at || one.fault !== fault)
-        : [...before, { link: at, fault }].sort((a, b) => a.link - b.link),
-    )
+    onChange({
+      ...kept,
+      links: {
+        ...marked,
+        [chain]: found.some((one) => one.link === at && one.fault === fault)
+          ? found.filter((one) => one.link !== at || one.fault !== fault)
+          : [...found, { link: at, fault }].sort((a, b) => a.link - b.link),
+      },
+    })
   const save = useInTurn(async () => {
     const drafts = [{ kind: 'link-check' as const, at: now, chain, found }]
     if (
@@ -88,7 +96,8 @@ export function LinkWalk({ report, job }: { readonly report: BikeReport; readonl
         found.length === 0 ? 'All links sound.' : `${sayCount(found.length, 'fault')} noted.`,
       )
     ) {
-      setFound([])
+      const { [chain]: _saved, ...others } = marked
+      onChange({ ...kept, links: others })
       setAt(1)
     }
   })
@@ -102,7 +111,6 @@ export function LinkWalk({ report, job }: { readonly report: BikeReport; readonl
           options={Object.fromEntries(job.chains.map(({ id }) => [id, namePart(garage, id)]))}
           onPick={(id) => {
             setChain(id)
-            setFound([])
             setAt(1)
           }}
         />

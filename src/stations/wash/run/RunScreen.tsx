@@ -8,18 +8,19 @@ import {
   waiting,
   type WashRun,
 } from '../../../core/session/run.ts'
-import { lubeAmounts } from '../../../core/session/materials.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
+import { timeOfDay } from '../../../ui/parts/day.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
-import { benchToggled, useSend } from '../../../ui/screen-state.ts'
+import { benchToggled, useScreen, useSend } from '../../../ui/screen-state.ts'
 import { namePart } from '../../../ui/words/part-name.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
 import type { KeptRun } from './kept-run.ts'
+import { chainOnBike } from '../chain-on-bike.ts'
 import { Clocks } from './Clocks.tsx'
 import { NextSteps, SkippedSteps } from './NextSteps.tsx'
 import { StepActions } from './StepActions.tsx'
@@ -29,6 +30,7 @@ import { useBells, useNotices, useNowMs } from './use-clocks.ts'
 import { WashEnd } from './WashEnd.tsx'
 
 const MINUTE_MS = 60_000
+
 interface Props {
   readonly report: BikeReport
   readonly kept: KeptRun
@@ -36,13 +38,7 @@ interface Props {
   readonly onChange: (kept: KeptRun | undefined) => void
 }
 
-/** The time of day at some ms. */
-const sayTime = (ms: number): string => {
-  const at = new Date(ms)
-  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
-}
-
-/** A wash as it goes on: one step at a time, the next in sight, clocks for what waits; the rest planned anew at every tap. */
+/** A wash as it goes on: one step at a time, the next in sight, clocks for what waits; the rest planned again at every tap. */
 export function RunScreen({ report, kept, onChange }: Props) {
   const { garage } = useOpenLog()
   const send = useSend()
@@ -51,13 +47,14 @@ export function RunScreen({ report, kept, onChange }: Props) {
   const [isEnding, setEnding] = useState(false)
   useBells(run, nowMs)
   const { canAsk, ask } = useNotices()
-  // Large type, and the screen kept awake, for as long as the wash goes on.
+  // Large type, and the screen kept awake, for as long as the wash goes on; then as it was before.
+  const [wasBench] = useState(useScreen((state) => state.screen.bench))
   useEffect(() => {
     send(benchToggled(true))
     return () => {
-      send(benchToggled(false))
+      send(benchToggled(wasBench))
     }
-  }, [send])
+  }, [send, wasBench])
   const { plan, left, slotMs } = useRest(run, nowMs)
   const change = useCallback((next: WashRun) => onChange({ ...kept, run: next }), [kept, onChange])
   const nameOf = useCallback(
@@ -75,7 +72,7 @@ export function RunScreen({ report, kept, onChange }: Props) {
         report={report}
         kept={kept}
         nowMs={nowMs}
-        onBack={() => setEnding(false)}
+        {...(isEnding && { onBack: () => setEnding(false) })}
         onOver={() => onChange(undefined)}
       />
     )
@@ -86,22 +83,19 @@ export function RunScreen({ report, kept, onChange }: Props) {
   const doneMs = Math.max(nowMs, lastWaitMs, slotMs + plan.minutes * MINUTE_MS)
   const shown = hand ?? (isNextNow ? next : undefined)
   const words = shown && STEP_WORDS[shown.kind]
-  const chain = garage.parts.get(job.fits)?.entry.spec
-  const links = chain?.type === 'chain' ? chain.links : 114
-  const ring = report.sprockets.find(({ role }) => role === 'ring')?.teeth ?? 40
-  const amounts = lubeAmounts(links, ring)
+  const { amounts } = chainOnBike(garage, report, job.fits)
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-6">
       <div>
         <p className="text-steel">
-          {report.bike.entry.name}, done at about {sayTime(doneMs)}; {left.length + (hand ? 1 : 0)} of{' '}
+          {report.bike.entry.name}, done at about {timeOfDay(doneMs)}; {left.length + (hand ? 1 : 0)} of{' '}
           {run.steps.length - run.skipped.length} steps to go
         </p>
         <h1 id="answer" className="mt-1 text-[2.4rem] leading-tight font-medium max-sm:text-[1.8rem]">
           {shown
             ? nameOf(shown)
             : next
-              ? `Hands free until ${sayTime(nextAtMs)}`
+              ? `Hands free until ${timeOfDay(nextAtMs)}`
               : 'Hands free: the last clock is running'}
         </h1>
         {words && (
@@ -115,7 +109,7 @@ export function RunScreen({ report, kept, onChange }: Props) {
       </div>
       {shown?.kind === 'dummy-axle' && <DummyAxleDrawing />}
       {words?.care && <CautionNote>{words.care}</CautionNote>}
-      {shown?.kind === 'inspect' && hand && <LinkWalk report={report} job={job} />}
+      {shown?.kind === 'inspect' && hand && <LinkWalk report={report} kept={kept} onChange={onChange} />}
       <StepActions
         key={next?.id}
         run={run}
@@ -133,7 +127,7 @@ export function RunScreen({ report, kept, onChange }: Props) {
       <NextSteps
         steps={left.filter((step) => step !== shown)}
         nameOf={nameOf}
-        timeOf={(step) => sayTime(slotMs + (plan.start[step.id] ?? 0) * MINUTE_MS)}
+        timeOf={(step) => timeOfDay(slotMs + (plan.start[step.id] ?? 0) * MINUTE_MS)}
         onSkip={(step) => change(skipStep(run, step.id))}
       />
       <SkippedSteps

@@ -23,7 +23,8 @@ interface Props {
   readonly report: BikeReport
   readonly kept: KeptRun
   readonly nowMs: number
-  readonly onBack: () => void
+  /** Absent where nothing is left to do. */
+  readonly onBack?: () => void
   readonly onOver: () => void
 }
 
@@ -114,9 +115,11 @@ export function WashEnd({ report, kept, nowMs, onBack, onOver }: Props) {
         <Button look="next" className="min-h-14" disabled={bare.length > 0 && !isBareMeant} onClick={write}>
           {outcome.length === 0 ? 'Close it' : 'Log the wash'}
         </Button>
-        <Button className="min-h-14" onClick={onBack}>
-          Go on washing
-        </Button>
+        {onBack && (
+          <Button className="min-h-14" onClick={onBack}>
+            Go on washing
+          </Button>
+        )}
         <Link
           to={OPENS.measureNow}
           className="inline-flex min-h-14 items-center underline underline-offset-4"

@@ -1,4 +1,5 @@
 import { array, number, object, string } from 'yup'
+import type { LinkCheckEntry } from '../../../core/log/kinds/link-check.ts'
 import { LUBES } from '../../../core/lube/lubes.ts'
 import { KIT_TOOLS, WASH_WAYS } from '../../../core/lube/wash-ways.ts'
 import { STEP_KINDS } from '../../../core/session/step-kinds.ts'
@@ -12,6 +13,8 @@ export interface KeptRun {
   readonly bike: string
   readonly job: WashJob
   readonly run: WashRun
+  /** Bad links that were marked and not saved yet, by chain. */
+  readonly links?: Readonly<Record<string, LinkCheckEntry['found']>>
 }
 
 const keyOf = (world: World): string => `jolt-mile-wash-${world}`

@@ -79,6 +79,17 @@ describe('what a wash leaves in the log', () => {
     expect(fittedLink(after, 'heron')?.entry.spec).toMatchObject({ closingsAllowed: 3, closedBefore: 0 })
   })
 
+  test('links that were marked and not saved are not lost', () => {
+    const found = [{ link: 12, fault: 'standing-pin' as const }]
+    const drafts = entriesOf(
+      { bike: 'heron', job, run: allDone(), links: { chain: found, spare: [] } },
+      { report: reportOn(log), at: noon(4, 1), minutes: 80, isBareMeant: false, newId: () => 'x' },
+    )
+    expect(drafts.filter(({ kind }) => kind === 'link-check')).toEqual([
+      { kind: 'link-check', at: noon(4, 1), chain: 'chain', found },
+    ])
+  })
+
   test('nothing done leaves nothing, and what was cleaned and left bare says so', () => {
     const begun = startRun(washSteps(job), 0)
     expect(ended(begun, 'same')).toEqual([])

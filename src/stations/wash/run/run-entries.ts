@@ -64,6 +64,10 @@ export function entriesOf(kept: KeptRun, end: RunEnd): EntryDraft[] {
           ? { lube: 'none' as const }
           : {}),
     })),
+    // Marked, and not saved at the step itself.
+    ...Object.entries(kept.links ?? {}).flatMap(([chain, found]): EntryDraft[] =>
+      found.length > 0 ? [{ kind: 'link-check', at, chain, found }] : [],
+    ),
     ...(isFitted && on !== undefined && on !== job.fits
       ? [
           { kind: 'remove', at, part: on, to: 'shelf' } as const,
