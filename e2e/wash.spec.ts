@@ -84,7 +84,7 @@ test('a black chain and half an hour: which way and why, the kit, what is left o
   await washOf(page, 'Heron')
   const plan = page.getByRole('region', { name: /^The next wash/ })
   await page.getByRole('radio', { name: 'black' }).click()
-  await expect(plan).toContainText('a black chain wants a clean')
+  await expect(plan).toContainText('a black chain needs cleaning')
   await page.getByRole('radio', { name: '30 min' }).click()
   await expect(plan).toContainText(/: wipe and lube(30|[12]\d) minutes, \d+ of them hands on/)
   await expect(plan).toContainText(/Left out to fit: .*wash the frame/)

@@ -1,10 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { suggestWays, USUAL_KIT, type WashWants } from './suggest.ts'
+import { leastMinutes } from '../session/least-minutes.ts'
 import { CHAIN_LOOKS } from './chain-looks.ts'
 import { LUBES } from './lubes.ts'
 import { KIT_TOOLS, WASH_WAYS } from './wash-ways.ts'
 import { misfits, WAYS } from './ways.ts'
+
+const leastMin = leastMinutes({ bike: { hasDiscs: true, isElectric: false }, kit: KIT_TOOLS })
 
 const oily: WashWants = {
   on: 'wet-lube',
@@ -13,6 +16,7 @@ const oily: WashWants = {
   wetShare: 0.4,
   dustShare: 0,
   minutes: undefined,
+  leastMin,
   kit: USUAL_KIT,
   noSolvent: false,
   school: undefined,
@@ -41,10 +45,13 @@ describe('which way to wash', () => {
     expect(best({ ...waxed, kit: USUAL_KIT })?.way).not.toBe('re-wax')
   })
 
-  test('twenty-five minutes are enough for drops, and not for a bath', () => {
-    const ways = suggestWays({ ...oily, look: 'black', minutes: 25, kit: KIT_TOOLS })
-    expect(ways[0] && WAYS[ways[0].way].aboutMin).toBeLessThanOrEqual(25)
-    expect(ways.find(({ way }) => way === 'bath')?.con).toContainEqual({ why: 'too-long', minutes: 45 })
+  test('half an hour is enough for drops, and not for a bath', () => {
+    const ways = suggestWays({ ...oily, look: 'black', minutes: 30, kit: KIT_TOOLS })
+    expect(ways[0] && leastMin[ways[0].way]).toBeLessThanOrEqual(30)
+    expect(ways.find(({ way }) => way === 'bath')?.con).toContainEqual({
+      why: 'too-long',
+      minutes: leastMin.bath,
+    })
   })
 
   test('the rider’s own way wins where two are close', () => {
@@ -59,6 +66,7 @@ describe('which way to wash', () => {
       wetShare: fc.double({ min: 0, max: 1, noNaN: true }),
       dustShare: fc.double({ min: 0, max: 1, noNaN: true }),
       minutes: fc.option(fc.integer({ min: 1, max: 120 }), { nil: undefined }),
+      leastMin: fc.constant(leastMin),
       kit: fc.subarray([...KIT_TOOLS]),
       noSolvent: fc.boolean(),
       school: fc.option(fc.constantFrom(...WASH_WAYS), { nil: undefined }),

@@ -16,6 +16,8 @@ export interface WashWants {
   readonly dustShare: number
   /** Time at hand, minutes; undefined where it does not matter. */
   readonly minutes: number | undefined
+  /** The least that each way takes, minutes, by the planner. */
+  readonly leastMin: Readonly<Record<WashWay, number>>
   readonly kit: readonly KitTool[]
   readonly noSolvent: boolean
   /** The way that the rider keeps to. */
@@ -30,7 +32,7 @@ export type WayReason =
   | { readonly why: 'top-up' }
   | { readonly why: 'rain-ahead' }
   | { readonly why: 'dust-ahead' }
-  | { readonly why: 'fits-time'; readonly minutes: number }
+  | { readonly why: 'fits-time' }
   | { readonly why: 'your-school' }
   | { readonly why: 'leaves-dirt' }
   | { readonly why: 'too-long'; readonly minutes: number }
@@ -74,12 +76,13 @@ function lubeFor(way: WashWay, { on, wetShare, dustShare }: WashWants): Exclude<
 }
 
 function judge(way: WashWay, wants: WashWants): WayJudged {
-  const { cleans, aboutMin, needs } = WAYS[way]
+  const { cleans, needs } = WAYS[way]
+  const leastMin = wants.leastMin[way]
   const lube = lubeFor(way, wants)
   const dirt = dirtOf(wants)
   const lacking = needs.filter((tool) => !wants.kit.includes(tool))
   const bad = misfits(way, lube, wants)
-  const isTooLong = wants.minutes !== undefined && aboutMin > wants.minutes
+  const isTooLong = wants.minutes !== undefined && leastMin > wants.minutes
   const leaves = Math.max(0, dirt - cleans)
   const isWaxing = way === 're-wax' && isWax(wants.on)
   const isTopUp = way === 'drip-wax' && isWax(wants.on) && dirt < 0.5
@@ -92,19 +95,19 @@ function judge(way: WashWay, wants: WashWants): WayJudged {
     ...(isTopUp ? [{ why: 'top-up' } as const] : []),
     ...(lube === 'wet-lube' && wants.wetShare >= 0.25 ? [{ why: 'rain-ahead' } as const] : []),
     ...(lube === 'dry-lube' && wants.dustShare >= 0.3 ? [{ why: 'dust-ahead' } as const] : []),
-    ...(wants.minutes !== undefined && !isTooLong ? [{ why: 'fits-time', minutes: aboutMin } as const] : []),
+    ...(wants.minutes !== undefined && !isTooLong ? [{ why: 'fits-time' } as const] : []),
     ...(wants.school === way ? [{ why: 'your-school' } as const] : []),
   ]
   const con: WayReason[] = [
     ...lacking.map((tool) => ({ why: 'needs', tool }) as const),
     ...bad.map((misfit) => ({ why: 'misfit', misfit }) as const),
-    ...(isTooLong ? [{ why: 'too-long', minutes: aboutMin } as const] : []),
+    ...(isTooLong ? [{ why: 'too-long', minutes: leastMin } as const] : []),
     ...(leaves >= 0.15 ? [{ why: 'leaves-dirt' } as const] : []),
   ]
   // Dirt left in the rollers costs most; time costs some; what the rider keeps to, and what keeps to the wax, counts for it.
   const score =
     -3 * leaves -
-    aboutMin / 120 +
+    leastMin / 120 +
     (isWaxing ? (wants.clock?.due ? 0.8 : 0.35) : 0) +
     (isTopUp && !wants.clock?.due ? 0.4 : 0) +
     (wants.school === way ? 0.5 : 0) -

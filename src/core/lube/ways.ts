@@ -13,13 +13,11 @@ export interface WayFacts {
   readonly isSolvent: boolean
   /** How much of grit and old lubricant it takes out of the rollers, 0 to 1. Ours, a judgement. */
   readonly cleans: number
-  /** About so long with hands and waits, minutes, for one chain and no frills: what decides between ways, not a plan. */
-  readonly aboutMin: number
 }
 
 const DRIPS = ['wet-lube', 'dry-lube', 'drip-wax'] as const
 
-/** Every way there is. Minutes are guesses of ours, which a rider's own sessions correct. */
+/** Every way there is. */
 export const WAYS: Readonly<Record<WashWay, WayFacts>> = {
   spray: {
     method: 'none',
@@ -27,7 +25,6 @@ export const WAYS: Readonly<Record<WashWay, WayFacts>> = {
     needs: [],
     isSolvent: false,
     cleans: 0,
-    aboutMin: 4,
   },
   drip: {
     method: 'none',
@@ -35,26 +32,23 @@ export const WAYS: Readonly<Record<WashWay, WayFacts>> = {
     needs: [],
     isSolvent: false,
     cleans: 0.1,
-    aboutMin: 22,
   },
-  'drip-wax': { method: 'wipe', lubes: ['drip-wax'], needs: [], isSolvent: false, cleans: 0.2, aboutMin: 24 },
-  wipe: { method: 'wipe', lubes: DRIPS, needs: [], isSolvent: false, cleans: 0.4, aboutMin: 26 },
+  'drip-wax': { method: 'wipe', lubes: ['drip-wax'], needs: [], isSolvent: false, cleans: 0.2 },
+  wipe: { method: 'wipe', lubes: DRIPS, needs: [], isSolvent: false, cleans: 0.4 },
   bath: {
     method: 'on-bike',
     lubes: DRIPS,
     needs: ['chain-bath'],
     isSolvent: true,
     cleans: 0.7,
-    aboutMin: 45,
   },
-  degrease: { method: 'on-bike', lubes: DRIPS, needs: [], isSolvent: true, cleans: 0.75, aboutMin: 48 },
+  degrease: { method: 'on-bike', lubes: DRIPS, needs: [], isSolvent: true, cleans: 0.75 },
   full: {
     method: 'off-bike',
     lubes: DRIPS,
     needs: ['cassette-tool'],
     isSolvent: true,
     cleans: 0.95,
-    aboutMin: 75,
   },
   're-wax': {
     method: 'off-bike',
@@ -62,7 +56,6 @@ export const WAYS: Readonly<Record<WashWay, WayFacts>> = {
     needs: ['pot'],
     isSolvent: false,
     cleans: 0.85,
-    aboutMin: 60,
   },
   'strip-wax': {
     method: 'off-bike',
@@ -70,7 +63,6 @@ export const WAYS: Readonly<Record<WashWay, WayFacts>> = {
     needs: ['pot'],
     isSolvent: true,
     cleans: 1,
-    aboutMin: 95,
   },
 }
 

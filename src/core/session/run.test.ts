@@ -195,5 +195,9 @@ describe('what a wash leaves', () => {
     run = finishHands(beginStep(run, 'onto-stand', 11 * MIN), 'onto-stand', 11 * MIN + 2000)
     run = finishHands(beginStep(run, 'clean-rings', 12 * MIN), 'clean-rings', 200 * MIN)
     expect(stepMinutes(run)).toEqual({ 'clean-frame': 11 })
+    // Two chains gone through in eight minutes are four each: the next plan of two takes eight again, and not sixteen.
+    const both = stepMinutes(finishHands(beginStep(begun(), 'inspect', 0), 'inspect', 8 * MIN))
+    expect(both).toEqual({ inspect: 4 })
+    expect(washSteps({ ...job, ownMin: both }).find(({ kind }) => kind === 'inspect')?.handsMin).toBe(8)
   })
 })

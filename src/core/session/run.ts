@@ -201,15 +201,15 @@ export function restOf(
 export const planRest = (run: WashRun, nowMs: number): SessionPlan =>
   planSession({ ...restOf(run, nowMs), mostPlaces: REPLAN_PLACES })
 
-/** Hands' minutes that each kind of step really took, of those that were timed: what the rider's next plans go by. */
+/** Hands' minutes that each kind of step really took on one chain or bike, of those that were timed: what the rider's next plans go by. */
 export function stepMinutes({ steps, begun }: WashRun): Readonly<Partial<Record<WashStep['kind'], number>>> {
   const sums = new Map<WashStep['kind'], { minutes: number; planned: number; count: number }>()
-  for (const { id, kind, handsMin } of steps) {
+  for (const { id, kind, handsMin, times } of steps) {
     const state = begun[id]
     if (state?.handsDoneMs === undefined) continue
     const sum = sums.get(kind) ?? { minutes: 0, planned: 0, count: 0 }
-    sum.minutes += (state.handsDoneMs - state.atMs) / MINUTE_MS
-    sum.planned += handsMin
+    sum.minutes += (state.handsDoneMs - state.atMs) / MINUTE_MS / times
+    sum.planned += handsMin / times
     sum.count++
     sums.set(kind, sum)
   }

@@ -11,6 +11,8 @@ export interface WashStep extends PlanTask {
   readonly chain?: string
   /** It may be left out. */
   readonly worth?: number
+  /** How many times as long as the same step on one chain: a batch takes longer. */
+  readonly times: number
 }
 
 /** A chain that is washed. */
@@ -57,7 +59,11 @@ function stepList({ ownMin = {} }: WashJob) {
     steps.push({
       id,
       kind,
-      handsMin: ownMin[kind] === undefined ? (handsMin ?? usual.handsMin) : Math.round(ownMin[kind] * times),
+      handsMin:
+        ownMin[kind] === undefined
+          ? (handsMin ?? usual.handsMin)
+          : Math.max(1, Math.round(ownMin[kind] * times)),
+      times,
       waitMin: waitMin ?? usual.waitMin,
       after: [...new Set(after)].filter(has),
       afterHands: [...new Set(afterHands)].filter(has),

@@ -35,7 +35,10 @@ const WHY: Readonly<Record<RotationWhy, string>> = {
 function sayReady({ lube, facts }: HookChain): string {
   if (lube === undefined) return 'lube not entered'
   if (lube === 'none') return 'bare: wax it before it goes on'
-  if (facts?.clock.due) return `${LUBE_NAMES[lube]} used up`
+  if (facts?.clock.due)
+    return facts.clock.reason === 'storage'
+      ? `${LUBE_NAMES[lube]}, hung too long: wipe it and renew it first`
+      : `${LUBE_NAMES[lube]} used up`
   const used = Math.round(100 * (facts?.clock.used ?? 0))
   return used < 2 ? `fresh ${LUBE_NAMES[lube]}` : `${LUBE_NAMES[lube]}, ${used} % used`
 }
@@ -75,9 +78,7 @@ export function HookBoard({ report, facts }: { readonly report: BikeReport; read
     ...chain,
     percent: answers[i]?.now.mean,
   }))
-  const on = chains.find(({ isOn }) => isOn)
-  const perKm = on?.percent !== undefined && on.km > 0 ? on.percent / on.km : 0
-  const rotation = rotationOf(chains, { isRainAhead: facts.wants.wetShare >= RAIN_SHARE, perKm })
+  const rotation = rotationOf(chains, facts.wants.wetShare >= RAIN_SHARE)
   if (!rotation) return null
   const { next, swapInKm, apartPercent, isApart } = rotation
   const nameOf = (id: string): string => namePart(garage, id, report.bike.entry.bike)

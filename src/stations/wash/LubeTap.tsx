@@ -13,20 +13,18 @@ import type { Interval } from '../../core/stats/interval.ts'
 
 interface Props {
   readonly chain: ChainReport
-  /** What was tapped last in this visit. */
+  /** What was tapped last, while that still holds. */
   readonly look: ChainLook | undefined
-  readonly onLook: (look: ChainLook) => void
 }
 
 const sayRange = ({ p10, p90 }: Interval, units: Units): string =>
   `${sayAboutKm(p10, units)} to ${sayAboutKm(p90, units)}`
 
 /** How the chain looks and sounds, in one tap; and what all such taps have taught of how long lube lasts here. */
-export function LubeTap({ chain, look, onLook }: Props) {
+export function LubeTap({ chain, look }: Props) {
   const { garage, now, record } = useOpenLog()
   const units = useUnits()
   const tap = useInTurn(async (seen: ChainLook) => {
-    onLook(seen)
     await record(
       [{ kind: 'lube-check', at: now, chain: chain.part.entry.part, look: seen }],
       `Chain: ${LOOK_NAMES[seen]}.`,

@@ -19,7 +19,7 @@ export function Standing({ report }: { readonly report: BikeReport }) {
             ? `It stands outdoors: after ${STORAGE_DAYS.outdoors} days the chain is due again. A roof, or a cover that lets damp out, slows that.`
             : `Indoors it keeps ${STORAGE_DAYS.indoors} days; a damp shed counts as outdoors.`}
         </li>
-        <li>Hang waxed chains up, each with its tag. Air the tyres now and then; ease no brake.</li>
+        <li>Hang waxed chains up, each with its tag. Pump the tyres up now and then.</li>
         {motor !== 'none' && <li>Battery out, half charged, indoors, as its maker says.</li>}
         <li>
           Back again: first wipe and lubricate the chain. Surface rust wipes off; a link that stays stiff does

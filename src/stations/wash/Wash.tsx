@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { lubeBefore } from '../../core/strategy/facts/lube-before.ts'
 import { SWAPS, type Verdict } from '../../core/strategy/verdict.ts'
@@ -6,7 +6,6 @@ import { useJudged, type JudgedBike } from '../../session/verdicts.ts'
 import { STATIONS } from '../../ui/places.ts'
 import type { WashPlan } from './plan/use-wash-plan.ts'
 import { Standing } from './Standing.tsx'
-import type { ChainLook } from '../../core/lube/chain-looks.ts'
 import { washFacts } from '../../core/strategy/facts/wash-facts.ts'
 import { livesOf } from '../../core/strategy/facts/own-lives.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
@@ -120,7 +119,6 @@ function WashOf({
   const units = useUnits()
   const { report, verdict } = judged
   const washes = useWashes(chain)
-  const [look, setLook] = useState<ChainLook>()
   const facts = useMemo(() => washFacts(garage, report), [garage, report])
   const own = livesOf(garage)
   return (
@@ -142,9 +140,9 @@ function WashOf({
       </Answer>
       <FirstOfAll report={report} verdict={verdict} />
       <LifeStrip chain={chain} own={own} />
-      <LubeTap chain={chain} look={look} onLook={setLook} />
+      <LubeTap chain={chain} look={facts.wants.look} />
       <div className="border-t border-hairline pt-6">
-        <WashPlanner report={report} facts={facts} look={look} onStart={onStart} />
+        <WashPlanner report={report} facts={facts} onStart={onStart} />
       </div>
       <HookBoard report={report} facts={facts} />
       <Standing report={report} />

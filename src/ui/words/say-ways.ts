@@ -23,7 +23,7 @@ export function sayWayReason(reason: WayReason): string {
     case 'dirty':
       return reason.look === 'mud'
         ? 'mud has to come out of the rollers'
-        : `a ${LOOK_NAMES[reason.look]} chain wants a clean`
+        : `a ${LOOK_NAMES[reason.look]} chain needs cleaning`
     case 'waxed-already':
       return 'the chain was waxed before: hot water takes the old wax off, no solvent'
     case 'top-up':
@@ -39,7 +39,7 @@ export function sayWayReason(reason: WayReason): string {
     case 'leaves-dirt':
       return 'it leaves grit in the rollers'
     case 'too-long':
-      return `it takes about ${reason.minutes} minutes`
+      return `it takes ${reason.minutes} minutes at least`
     case 'needs':
       return `it needs ${KIT_NAMES[reason.tool]}`
     case 'misfit':

@@ -1,10 +1,10 @@
-import { quarterOf } from '../../exposure/conditions.ts'
-import { eventsAhead, mixByQuarter } from '../../exposure/road-ahead.ts'
+import { eventsAhead } from '../../exposure/road-ahead.ts'
 import type { EventEntry } from '../../log/kinds/event.ts'
 import { lifeUsed, lubeClock } from '../../lube/clock.ts'
 import type { OwnLives } from '../../lube/learn.ts'
 import { daysBetween } from '../../units/days.ts'
 import type { BikeReport } from './bike-report.ts'
+import { lifePerKm } from './lube.ts'
 
 /** What begins later than this is no matter of today, days. */
 const SOON_DAYS = 21
@@ -16,8 +16,7 @@ const SOON_DAYS = 21
 export function lubeBefore({ bike, chain, now, plan }: BikeReport, own: OwnLives): EventEntry | undefined {
   const lube = chain?.lube
   if (!lube || lube.lube === 'none' || lube.clock.due) return undefined
-  const mix = mixByQuarter(bike, now)[quarterOf(now)]
-  const perKm = mix.reduce((sum, road) => sum + lifeUsed(lube.lube, road, own), 0)
+  const perKm = lifePerKm(bike, lube.lube, now, own)
   return eventsAhead(bike.events, now).find(({ event }) => {
     const days = daysBetween(now, event.starts)
     if (days > SOON_DAYS) return false

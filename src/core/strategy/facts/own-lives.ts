@@ -1,7 +1,7 @@
 import type { Garage } from '../../log/garage.ts'
 import type { LubeCheckEntry } from '../../log/kinds/lube-check.ts'
 import { ownLives, tableShare, type LifeEvidence, type OwnLives } from '../../lube/learn.ts'
-import type { Lube } from '../../lube/lubes.ts'
+import { afterWash, type LubeState } from '../../lube/state.ts'
 import { chainFacts } from './chain-facts.ts'
 
 /** A check counts for nothing so soon after the last one of the same application: they are not independent, and one tap in doubt is taken for two. */
@@ -14,15 +14,12 @@ function evidenceOf(garage: Garage, chain: string, checks: readonly LubeCheckEnt
   const washes = garage.washes.get(chain) ?? []
   let lastKm = -Infinity
   return checks.flatMap(({ at, look }): LifeEvidence[] => {
-    const on = washes.findLast(
-      (wash) => wash.at <= at && (wash.lube !== undefined || wash.method.endsWith('-bike')),
-    )
-    const lube: Lube = on?.lube ?? 'none'
+    const { lube, since } = washes.filter((wash) => wash.at <= at).reduce<LubeState>(afterWash, { used: 0 })
     const { km } = facts.story.at(at)
-    if (!on || lube === 'none' || km - lastKm < APART_KM) return []
+    if (lube === undefined || lube === 'none' || since === undefined || km - lastKm < APART_KM) return []
     lastKm = km
     const used = facts.story.rides
-      .filter((ride) => ride.at >= on.at && ride.at < at)
+      .filter((ride) => ride.at >= since && ride.at < at)
       .map(({ ride }) => tableShare(lube, ride))
     return [
       {

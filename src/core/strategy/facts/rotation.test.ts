@@ -17,7 +17,7 @@ const chain = (id: string, percent: number | undefined, isDue = false, isOn = fa
   percent,
   facts: lube(isDue, isDue ? 0 : 280),
 })
-const dry = { isRainAhead: false, perKm: 0.0002 }
+const dry = false
 
 test('the least worn of those that are ready is next, and the one that is on gives way when it is ahead', () => {
   const rotation = rotationOf(
@@ -25,8 +25,8 @@ test('the least worn of those that are ready is next, and the one that is on giv
     dry,
   )
   expect(rotation?.next).toEqual({ id: 'B', why: 'least-worn' })
-  // 0.05 % ahead of B is 0.02 % from now, at 0.0002 % a km: 100 km, before the wax is used up.
-  expect(rotation?.swapInKm).toBeCloseTo(100, 6)
+  // 0.05 % ahead of B is 0.02 % from now; 0.3 % in 1000 km until now: 66.7 km, before the wax is used up.
+  expect(rotation?.swapInKm).toBeCloseTo(200 / 3, 6)
   expect(rotationOf([chain('A', 0.4, false, true), chain('B', 0.27)], dry)?.swapInKm).toBe(0)
 })
 
@@ -35,7 +35,7 @@ test('used-up wax makes a chain give way too', () => {
 })
 
 test('before rain the most worn goes on, or stays on', () => {
-  const wet = { ...dry, isRainAhead: true }
+  const wet = true
   expect(rotationOf([chain('A', 0.2, false, true), chain('B', 0.27), chain('C', 0.3)], wet)?.next).toEqual({
     id: 'C',
     why: 'rain',

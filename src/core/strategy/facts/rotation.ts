@@ -34,13 +34,10 @@ const isReady = ({ lube, facts }: HookChain): boolean =>
 /**
  * Whose turn it is in a set: the least worn that is ready, so that they wear evenly (methods 8); in the rain the most worn, which
  * has least to lose.
- * @param perKm how fast the chain that is on lengthens, % a km; 0 where it is not known
+ * @param isRainAhead much of the road to come is wet
  * @returns undefined for fewer than two chains
  */
-export function rotationOf(
-  chains: readonly HookChain[],
-  { isRainAhead, perKm }: { readonly isRainAhead: boolean; readonly perKm: number },
-): Rotation | undefined {
+export function rotationOf(chains: readonly HookChain[], isRainAhead: boolean): Rotation | undefined {
   if (chains.length < 2) return undefined
   const known = chains.flatMap(({ percent }) => percent ?? [])
   const apartPercent = known.length < 2 ? undefined : Math.max(...known) - Math.min(...known)
@@ -50,6 +47,8 @@ export function rotationOf(
   const choice = isRainAhead ? byWear.at(-1) : byWear[0]
   const least = byWear[0]?.percent
   const ahead = on?.percent !== undefined && least !== undefined ? on.percent - least : undefined
+  // As it has lengthened so far, on average: its first kilometres count too.
+  const perKm = on?.percent !== undefined && on.km > 0 ? on.percent / on.km : 0
   const untilAhead =
     ahead === undefined
       ? Infinity

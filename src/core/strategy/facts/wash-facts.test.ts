@@ -82,3 +82,18 @@ test('steps take as long as this rider was seen to take, drawn toward the guess 
   expect(factsOf(took(14, 1)).ownMin).toEqual({ 'clean-frame': 10 })
   expect(factsOf(...[1, 2, 3, 4, 5, 6].map((day) => took(14, day))).ownMin['clean-frame']).toBe(13)
 })
+
+test('a tap on how the chain looks holds for half a day, or until something is done about it', () => {
+  const tapped = (at: string): EntryDraft => ({ kind: 'lube-check', at, chain: 'chain', look: 'black' })
+  expect(factsOf(LUBED, tapped(noon(4, 1))).wants.look).toBe('black')
+  expect(factsOf(LUBED, tapped(noon(3, 31))).wants.look).toBeUndefined()
+  const washed = { ...LUBED, at: noon(4, 1).replace('12:00:00', '12:00:01') }
+  expect(factsOf(tapped(noon(4, 1)), washed).wants.look).toBeUndefined()
+})
+
+test('a way that is said to fit into the time does: its least minutes are the planner’s', () => {
+  const { leastMin } = factsOf(LUBED).wants
+  expect(leastMin.spray).toBeLessThan(leastMin.drip)
+  expect(leastMin.degrease).toBeGreaterThan(leastMin.wipe)
+  expect(leastMin['re-wax']).toBeLessThan(leastMin['strip-wax'])
+})

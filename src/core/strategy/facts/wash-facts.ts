@@ -1,10 +1,14 @@
 import { isWet, quarterOf } from '../../exposure/conditions.ts'
 import { mixByQuarter } from '../../exposure/road-ahead.ts'
 import type { IsoTime, PartId } from '../../log/entry.ts'
-import { openFitting, type Garage } from '../../log/garage.ts'
+import type { Garage } from '../../log/garage.ts'
 import type { Lube } from '../../lube/lubes.ts'
 import { USUAL_KIT, type WashWants } from '../../lube/suggest.ts'
 import { KIT_TOOLS, type KitTool } from '../../lube/wash-ways.ts'
+import { leastMinutes } from '../../session/least-minutes.ts'
+import type { WashBike } from '../../session/wash-steps.ts'
+import { daysBetween } from '../../units/days.ts'
+import type { ChainLook } from '../../lube/chain-looks.ts'
 import { STEP_KINDS, STEP_TIMES, type StepKind } from '../../session/step-kinds.ts'
 import type { BikeReport } from './bike-report.ts'
 import { chainFacts } from './chain-facts.ts'
@@ -26,11 +30,10 @@ export interface WashableChain {
 /** What a wash of a bike is planned from, short of what is asked at the stand. */
 export interface WashFacts {
   readonly chains: readonly WashableChain[]
-  readonly wants: Omit<WashWants, 'look' | 'minutes'>
+  readonly wants: Omit<WashWants, 'minutes'>
   /** What there is to wash with was not entered. */
   readonly isKitGuessed: boolean
-  readonly hasDiscs: boolean
-  readonly isElectric: boolean
+  readonly bike: WashBike
   /** Dips in the wax that is in the pot; absent where nobody noted when it was fresh. */
   readonly wax?: { readonly since: IsoTime; readonly dips: number }
   /** Hands' minutes of this rider's own sessions, by kind of step. */
@@ -79,12 +82,14 @@ function washable(garage: Garage, { bike, now, chain }: BikeReport): readonly Wa
     .flatMap((part): WashableChain[] => {
       const facts = chainFacts(garage, part.entry.part)
       if (!facts) return []
-      const lube = lubeFacts(bike, facts.story, now, livesOf(garage))
+      const isOn = part.entry.part === chain?.part.entry.part
+      // What is not on the bike hangs on a hook indoors, wherever the bike stands.
+      const lube = lubeFacts(bike, facts.story, now, livesOf(garage), isOn ? bike.entry.storage : 'indoors')
       return [
         {
           id: part.entry.part,
           links: facts.spec.links,
-          isOn: part === chain?.part || openFitting(part)?.bike === bike.entry.bike,
+          isOn,
           lube: lube?.lube,
           km: facts.story.km,
           ...(lube && { facts: lube }),
@@ -92,6 +97,14 @@ function washable(garage: Garage, { bike, now, chain }: BikeReport): readonly Wa
       ]
     })
     .sort((a, b) => Number(b.isOn) - Number(a.isOn))
+}
+
+/** How a chain looked and sounded, where that was tapped within half a day and nothing was done about it since. */
+function lookNow(garage: Garage, chain: PartId, now: IsoTime): ChainLook | undefined {
+  const last = garage.listed['lube-check'].get(chain)?.at(-1)
+  const washed = garage.washes.get(chain)?.at(-1)
+  if (!last || daysBetween(last.at, now) > 0.5 || (washed && washed.at > last.at)) return undefined
+  return last.look
 }
 
 /** Everything that the log says toward a wash of a bike. */
@@ -102,22 +115,29 @@ export function washFacts(garage: Garage, report: BikeReport): WashFacts {
   const allKm = mix.reduce((sum, { km }) => sum + km, 0)
   const shareOf = (isOne: (road: (typeof mix)[number]) => boolean): number =>
     allKm > 0 ? mix.filter(isOne).reduce((sum, { km }) => sum + km, 0) / allKm : 0
+  const tools = kit?.tools ?? kitGuess(garage)
+  const ownMin = ownStepMinutes(garage)
+  const stands: WashBike = {
+    // Most bikes of today: and shielding a rotor that is not there is soon left out.
+    hasDiscs: bike.entry.brakes !== 'rim',
+    isElectric: bike.entry.motor !== 'none',
+  }
   return {
     chains: washable(garage, report),
     wants: {
       on: chain?.lube?.lube,
       clock: chain?.lube?.clock,
+      look: chain && lookNow(garage, chain.part.entry.part, now),
       wetShare: shareOf(({ condition }) => isWet(condition)),
       dustShare: shareOf(({ condition }) => condition === 'dry-gravel'),
-      kit: kit?.tools ?? kitGuess(garage),
+      leastMin: leastMinutes({ bike: stands, kit: tools, ownMin }),
+      kit: tools,
       noSolvent: kit?.noSolvent ?? false,
       school: kit?.school,
     },
     isKitGuessed: kit === undefined,
-    // Most bikes of today: and shielding a rotor that is not there is soon left out.
-    hasDiscs: bike.entry.brakes !== 'rim',
-    isElectric: bike.entry.motor !== 'none',
-    ownMin: ownStepMinutes(garage),
+    bike: stands,
+    ownMin,
     ...(kit?.waxSince !== undefined && { wax: waxOf(garage, kit.waxSince) }),
   }
 }

@@ -1,6 +1,5 @@
 import { useMemo } from 'react'
 import { materialsOf } from '../../../core/session/materials.ts'
-import type { ChainLook } from '../../../core/lube/chain-looks.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import type { WashFacts } from '../../../core/strategy/facts/wash-facts.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
@@ -23,7 +22,6 @@ import { WayChooser } from './WayChooser.tsx'
 interface Props {
   readonly report: BikeReport
   readonly facts: WashFacts
-  readonly look: ChainLook | undefined
   /** Begins the wash as it is planned. */
   readonly onStart: (plan: WashPlan) => void
 }
@@ -65,9 +63,9 @@ function Notes({
 }
 
 /** The next wash: which way, on which chains, in which order, and why. */
-export function WashPlanner({ report, facts, look, onStart }: Props) {
+export function WashPlanner({ report, facts, onStart }: Props) {
   const { garage, now } = useOpenLog()
-  const planned = useWashPlan(facts, look)
+  const planned = useWashPlan(facts)
   const { way, lube, judged, best, mixes, picked, plan, choice } = planned
   const { name } = report.bike.entry
   const chainName = useMemo(() => {

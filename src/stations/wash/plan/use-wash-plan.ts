@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react'
 import type { Lube } from '../../../core/lube/lubes.ts'
-import type { ChainLook } from '../../../core/lube/chain-looks.ts'
 import { suggestWays, type WayJudged } from '../../../core/lube/suggest.ts'
 import type { WashWay } from '../../../core/lube/wash-ways.ts'
 import { isWax, misfits, WAYS, type Misfit } from '../../../core/lube/ways.ts'
@@ -40,12 +39,12 @@ const isDueToo = ({ lube, facts, isOn }: WashableChain): boolean =>
   !isOn && (isWax(lube) || lube === 'none') && (facts?.clock.due ?? false)
 
 /** Everything about a wash that is being planned: what is suggested, what was chosen, and the plan itself. */
-export function useWashPlan(facts: WashFacts, look: ChainLook | undefined) {
+export function useWashPlan(facts: WashFacts) {
   const [choice, setChoice] = useState<WashChoice>({})
-  const { wants, chains: kept, hasDiscs, isElectric, ownMin } = facts
+  const { wants, chains: kept, bike, ownMin } = facts
   const ways = useMemo<readonly WayJudged[]>(
-    () => suggestWays({ ...wants, look, minutes: choice.minutes }),
-    [wants, look, choice.minutes],
+    () => suggestWays({ ...wants, minutes: choice.minutes }),
+    [wants, choice.minutes],
   )
   const best = ways[0]
   const way = choice.way ?? best?.way ?? 'wipe'
@@ -73,13 +72,13 @@ export function useWashPlan(facts: WashFacts, look: ChainLook | undefined) {
         : {
             way,
             lube,
-            bike: { hasDiscs, isElectric },
+            bike,
             chains: picked.map(({ id, isOn }) => ({ id, isOn })),
             fits,
             kit: wants.kit,
             ownMin,
           },
-    [way, lube, hasDiscs, isElectric, picked, fits, wants.kit, ownMin],
+    [way, lube, bike, picked, fits, wants.kit, ownMin],
   )
   const all = useMemo(() => (job ? washSteps(job) : []), [job])
   const question = useMemo(

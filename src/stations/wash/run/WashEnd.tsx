@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { fittedLink } from '../../../core/log/garage.ts'
+import { SESSION_BOUNDS } from '../../../core/log/kinds/session.ts'
 import { isLeftBare, outcomeOf, wasFitted } from '../../../core/session/outcome.ts'
 import { closingsOf } from '../../../core/strategy/fitting-checks.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
@@ -17,7 +18,6 @@ import type { KeptRun } from './kept-run.ts'
 import { entriesOf, lastTouchMs } from './run-entries.ts'
 
 const MINUTE_MS = 60_000
-const MOST_MINUTES = 1440
 
 interface Props {
   readonly report: BikeReport
@@ -36,7 +36,7 @@ export function WashEnd({ report, kept, nowMs, onBack, onOver }: Props) {
   const outcome = outcomeOf(job, run)
   const bare = outcome.filter(isLeftBare)
   const endMs = Math.min(nowMs, lastTouchMs(kept))
-  const minutes = Math.min(MOST_MINUTES, Math.round((endMs - run.startedMs) / MINUTE_MS))
+  const minutes = Math.min(SESSION_BOUNDS.minutes, Math.round((endMs - run.startedMs) / MINUTE_MS))
   const on = report.chain?.part.entry.part
   const isSwapped = wasFitted(job, run) && on !== undefined && on !== job.fits
   const nameOf = (id: string): string => namePart(garage, id, report.bike.entry.bike)

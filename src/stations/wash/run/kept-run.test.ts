@@ -33,7 +33,10 @@ test.each([
   ['another form', JSON.stringify({ bike: 'heron', run: {} })],
   [
     'a step of no kind',
-    JSON.stringify({ ...kept, run: { ...kept.run, steps: [{ id: 'a', kind: 'dance', handsMin: 1 }] } }),
+    JSON.stringify({
+      ...kept,
+      run: { ...kept.run, steps: [{ id: 'a', kind: 'dance', handsMin: 1, times: 1 }] },
+    }),
   ],
   [
     'steps that wait for one another',

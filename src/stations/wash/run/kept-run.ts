@@ -49,6 +49,7 @@ const SCHEMA = object({
           .oneOf([...STEP_KINDS])
           .required(),
         handsMin: number().strict().min(0).required(),
+        times: number().strict().positive().required(),
         waitMin: number().strict().min(0),
         after: texts(),
         afterHands: texts(),

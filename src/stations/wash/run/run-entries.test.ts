@@ -61,7 +61,7 @@ const ended = (run: WashRun, joined: 'same' | 'new') =>
   )
 
 describe('what a wash leaves in the log', () => {
-  test('both chains waxed, the spare on the bike, the link closed once more, and the minutes', () => {
+  test('both chains waxed, the spare on the bike, the link closed once more, and the minutes a chain', () => {
     const after = replay(written([...log, ...ended(allDone(), 'same')]))
     expect(after.washes.get('chain')?.at(-1)).toMatchObject({ lube: 'immersion-wax', way: 're-wax' })
     expect(after.washes.get('spare')?.at(-1)).toMatchObject({ method: 'off-bike' })
@@ -70,7 +70,7 @@ describe('what a wash leaves in the log', () => {
     const link = after.parts.get('link')
     expect(held && closingsOf(held)).toBe(2)
     expect(link && closingsOf(link)).toBe(3)
-    expect(after.listed.session.get('heron')?.[0]).toMatchObject({ minutes: 80, stepMin: { inspect: 4 } })
+    expect(after.listed.session.get('heron')?.[0]).toMatchObject({ minutes: 80, stepMin: { inspect: 2 } })
   })
 
   test('a fresh joining link takes the place of the one that is used up', () => {

@@ -80,7 +80,11 @@ export function sayClock(ms: number): string {
 
 /** Whether the system may still be asked to tell of a clock that ran out, and the way to ask. */
 export function useNotices(): { readonly canAsk: boolean; readonly ask: () => void } {
-  const [asked, setAsked] = useState(0)
-  const canAsk = 'Notification' in window && Notification.permission === 'default' && asked >= 0
-  return { canAsk, ask: () => void Notification.requestPermission().then(() => setAsked((n) => n + 1)) }
+  const [permission, setPermission] = useState(() =>
+    'Notification' in window ? Notification.permission : 'denied',
+  )
+  return {
+    canAsk: permission === 'default',
+    ask: () => void Notification.requestPermission().then(setPermission),
+  }
 }

@@ -1,10 +1,10 @@
 import { useMemo } from 'react'
 import { beginStep, finishHands, planRest, stepsLeft, type WashRun } from '../../../core/session/run.ts'
 
-/** The rest is looked at anew so often, ms: what waits comes nearer, and its order may change. */
+/** The rest is looked at again so often, ms: what waits comes nearer, and its order may change. */
 const REPLAN_MS = 15_000
 
-/** The steps that are left in their shortest order from what is going on, looked at anew now and then. */
+/** The steps that are left in their shortest order from what is going on, looked at again now and then. */
 export function useRest(run: WashRun, nowMs: number) {
   const slotMs = Math.max(run.startedMs, Math.floor(nowMs / REPLAN_MS) * REPLAN_MS)
   return useMemo(() => {
