@@ -30,7 +30,8 @@ export function StaleRun({ report, kept, onGoOn, onEnd, onForget }: Props) {
         and never ended.
       </h1>
       <p className="text-steel">
-        {sayCount(begun, 'step')} of {kept.run.steps.length} were begun. What became of it?
+        {begun} of {sayCount(kept.run.steps.length, 'step')} {begun === 1 ? 'was' : 'were'} begun. What became
+        of it?
       </p>
       <div className="flex flex-wrap gap-3">
         <Button look="next" className="min-h-14" onClick={onEnd}>
