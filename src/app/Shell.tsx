@@ -1,7 +1,9 @@
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
 import { useOpenLog } from '../session/log-context.ts'
+import { runKey } from '../stations/wash/run/run-key.ts'
+import { onTexts, recallText } from '../ui/local-memory.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
 import { finderToggled, keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
@@ -14,6 +16,7 @@ import { applyTheme } from './theme.ts'
 const Finder = lazy(() => import('./Finder.tsx'))
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'))
 const NewSheet = lazy(() => import('./NewSheet.tsx'))
+const WashClock = lazy(() => import('../stations/wash/run/WashClock.tsx'))
 
 /** Whoever stands on the mile strip does not type: the keys act there too. */
 const ON_ROAD_TOO = { enableOnFormTags: ['slider'] } as const
@@ -119,6 +122,17 @@ function Sheets() {
   )
 }
 
+/** The clocks of a wash that is going on; nothing is fetched where there is none. */
+function WashGoingOn() {
+  const { world } = useOpenLog()
+  const isGoingOn = useSyncExternalStore(onTexts, () => recallText(runKey(world)) !== undefined)
+  return isGoingOn ? (
+    <Suspense>
+      <WashClock />
+    </Suspense>
+  ) : null
+}
+
 /** The frame round every station: the bar, the keys, and the sheets that any station can call. */
 export function Shell() {
   const [bikesOpen, setBikesOpen] = useState(false)
@@ -145,6 +159,7 @@ export function Shell() {
       <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
       <VersionNote />
       <CameBackNote />
+      <WashGoingOn />
       <WorkingLine />
       <main
         id="main"

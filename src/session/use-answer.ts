@@ -8,7 +8,7 @@ export type Answering = <N extends JobName>(job: N, isKept: boolean) => AnswerKe
 export const AnswersContext = createContext<Answering | undefined>(undefined)
 
 /** What is known of one question, and how it stands with it. */
-export type Answered<N extends JobName> = Omit<Known<Answer<N>>, 'about'> & {
+export type Answered<N extends JobName> = Omit<Known<Answer<N>>, 'about' | 'key'> & {
   readonly stop: () => void
   readonly resume: () => void
 }
@@ -41,5 +41,13 @@ export function useAnswer<N extends JobName>(
   useEffect(() => () => keeper.want([]), [keeper])
   const known = useSyncExternalStore(keeper.subscribe, keeper.known)
   const [mine] = isAsked ? known : []
-  return { fresh: false, ...mine, stop: keeper.stop, resume: keeper.resume }
+  // While a question is on its way to the keeper, what is known there is the answer to the one before.
+  const isBefore = mine !== undefined && mine.key !== key
+  return {
+    fresh: false,
+    ...mine,
+    ...(isBefore && { fresh: false }),
+    stop: keeper.stop,
+    resume: keeper.resume,
+  }
 }

@@ -1,4 +1,6 @@
 const held = new Map<string, string>()
+const listeners = new Set<() => void>()
+const tell = (): void => listeners.forEach((listener) => listener())
 
 /** What the browser remembers under a key, or this page where the browser remembers nothing; undefined where neither does. */
 export function recallText(key: string): string | undefined {
@@ -20,6 +22,7 @@ export function rememberText(key: string, text: string): void {
   } catch {
     held.set(key, text)
   }
+  tell()
 }
 
 /** Forgets what was remembered under a key. */
@@ -29,5 +32,16 @@ export function forgetText(key: string): void {
     localStorage.removeItem(key)
   } catch {
     // Nothing of it outlives this page.
+  }
+  tell()
+}
+
+/** Hears of every text that is remembered or forgotten, here or in another window. @returns the way to stop */
+export function onTexts(listener: () => void): () => void {
+  listeners.add(listener)
+  window.addEventListener('storage', listener)
+  return () => {
+    listeners.delete(listener)
+    window.removeEventListener('storage', listener)
   }
 }

@@ -16,6 +16,8 @@ export interface Subject<Q> {
 /** What is known of something at the moment. */
 export interface Known<A> {
   readonly about: string
+  /** The question that it stands with, as text. */
+  readonly key: string
   /** The newest there is; of an earlier state of the log where it is not fresh. */
   readonly answer?: A
   readonly fresh: boolean
@@ -54,7 +56,6 @@ export interface AnswerKeeper<N extends JobName> {
 }
 
 interface Held<N extends JobName> extends Known<Answer<N>> {
-  readonly key: string
   readonly question: Question<N>
   /** What was kept from an earlier visit has been looked up. */
   readonly loaded: boolean

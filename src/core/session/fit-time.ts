@@ -1,4 +1,4 @@
-import { planSteps, type SessionPlan } from './plan.ts'
+import { planSteps, planWithin, type SessionPlan } from './plan.ts'
 import type { PlanStart, PlanTask } from './task.ts'
 
 /** What is asked: the steps, and the time there is. Plain data. */
@@ -42,18 +42,22 @@ export function withoutSteps<T extends PlanTask>(tasks: readonly T[], out: Reado
   })
 }
 
-/** All choices of what to leave out, what is worth least first. */
-function choices(tasks: TimedAsk['tasks']): readonly ReadonlySet<string>[] {
-  const may = tasks.filter(({ worth }) => worth !== undefined).slice(0, 10)
-  return Array.from({ length: 2 ** may.length }, (_, bits) => {
-    const out = may.filter((__, i) => (bits >> i) & 1)
-    return {
-      out: new Set(out.map(({ id }) => id)),
-      worth: out.reduce((sum, { worth = 0 }) => sum + worth, 0),
-    }
-  })
-    .sort((a, b) => a.worth - b.worth || a.out.size - b.out.size)
-    .map(({ out }) => out)
+/** So many steps may be left out, one way or another; of more those that are worth most stay in. */
+const MOST_OPTIONAL = 14
+/** A choice that is searched so long without an answer does not fit, as far as anybody knows; a wash of one bike never takes so long. */
+const placesFor = (steps: number): number => (steps <= 25 ? 20_000 : 3000)
+/** After so many searches that came to no end only rules of thumb are tried, so that an answer comes. */
+const MOST_OPEN = 150
+
+/** Sets of so many steps are tried on their own first: if they do not fit, nothing that keeps them all does. */
+const TRIED_ALONE = [1, 2, 3, 4] as const
+
+/** All sets of so many of some numbers below a count, as bits. */
+function setsOf(size: number, count: number, from = 0): number[] {
+  if (size === 0) return [0]
+  return Array.from({ length: count - from }, (_, k) => from + k).flatMap((i) =>
+    setsOf(size - 1, count, i + 1).map((bits) => bits | (1 << i)),
+  )
 }
 
 /**
@@ -65,15 +69,55 @@ export function* timedPlanSteps({
   from,
   minutes = Infinity,
 }: TimedAsk): Generator<{ done: number; of: number }, TimedPlan, undefined> {
-  const all = minutes === Infinity ? [new Set<string>()] : choices(tasks)
-  const least = all.reduce((most, out) => (out.size > most.size ? out : most), new Set<string>())
-  const planOf = (out: ReadonlySet<string>) =>
-    planSteps({ tasks: withoutSteps(tasks, out), ...(from && { from }) })
-  const short = yield* planOf(least)
-  if (short.minutes > minutes) return { plan: short, leftOut: [...least], isTooLong: true }
-  for (const out of all) {
-    const plan = yield* planOf(out)
-    if (plan.minutes <= minutes) return { plan, leftOut: [...out], isTooLong: false }
+  if (minutes === Infinity) return { plan: yield* planSteps({ tasks, from }), leftOut: [], isTooLong: false }
+  const may = tasks
+    .filter(({ worth }) => worth !== undefined)
+    .sort((a, b) => (a.worth ?? 0) - (b.worth ?? 0))
+    .slice(0, MOST_OPTIONAL)
+  const all = 2 ** may.length - 1
+  /** Steps that are left out where some are kept. */
+  const outOf = (kept: number): ReadonlySet<string> =>
+    new Set(may.flatMap(({ id }, i) => ((kept >> i) & 1 ? [] : [id])))
+  const least = outOf(0)
+  const shortest = yield* planSteps({ tasks: withoutSteps(tasks, least), from })
+  if (shortest.minutes > minutes) return { plan: shortest, leftOut: [...least], isTooLong: true }
+
+  let open = 0
+  function* fits(kept: number) {
+    const out = outOf(kept)
+    const hands = tasks.reduce((sum, { id, handsMin }) => sum + (out.has(id) ? 0 : handsMin), 0)
+    // There is one pair of hands: what they cannot do in time needs no looking.
+    if ((from?.handsFreeMin ?? 0) + hands > minutes) return false
+    const left = withoutSteps(tasks, out)
+    const mostPlaces = open < MOST_OPEN ? placesFor(left.length) : 0
+    const search = planWithin({ tasks: left, from, withinMin: minutes, mostPlaces })
+    let step = search.next()
+    for (; !step.done; step = search.next()) {
+      open++
+      yield step.value
+    }
+    return step.value !== undefined
   }
-  return { plan: short, leftOut: [...least], isTooLong: false }
+  const tooMuch: number[] = []
+  const isTooMuch = (kept: number): boolean => tooMuch.some((bits) => (kept & bits) === bits)
+  const worthOf = (kept: number): number =>
+    may.reduce((sum, { worth = 0 }, i) => sum + ((kept >> i) & 1 ? worth : 0), 0)
+  if (!(yield* fits(all)))
+    for (const size of TRIED_ALONE)
+      for (const kept of setsOf(size, may.length))
+        if (!isTooMuch(kept) && !(yield* fits(kept))) tooMuch.push(kept)
+  const choices = Array.from({ length: all + 1 }, (_, bits) => all - bits)
+    .filter((kept) => !isTooMuch(kept))
+    .map((kept) => ({ kept, worth: worthOf(kept), out: outOf(kept).size }))
+    .sort((a, b) => b.worth - a.worth || a.out - b.out)
+  for (const { kept } of choices)
+    if (yield* fits(kept)) {
+      const out = outOf(kept)
+      return {
+        plan: yield* planSteps({ tasks: withoutSteps(tasks, out), from }),
+        leftOut: [...out],
+        isTooLong: false,
+      }
+    }
+  return { plan: shortest, leftOut: [...least], isTooLong: false }
 }

@@ -3,6 +3,7 @@ import type { Lube } from '../lube/lubes.ts'
 import { WAYS } from '../lube/ways.ts'
 import type { StepKind } from './step-kinds.ts'
 import type { WashRun } from './run.ts'
+import type { BikeWash } from './session-steps.ts'
 import type { WashJob } from './wash-steps.ts'
 
 /** What really became of a chain. */
@@ -26,15 +27,14 @@ const CLEANING: readonly StepKind[] = [
 const LUBING: readonly StepKind[] = ['drops', 'spray', 'dip']
 
 /** What was done to each chain, by the steps that hands have finished; those to which nothing was done are left out. */
-export function outcomeOf(
-  { way, lube, chains }: WashJob,
-  { steps, begun }: WashRun,
-): readonly ChainOutcome[] {
+export function outcomeOf({ bike, job }: BikeWash, { steps, begun }: WashRun): readonly ChainOutcome[] {
+  const { way, lube, chains } = job
   const isDone = (kinds: readonly StepKind[], chain: string): boolean =>
     steps.some(
       (step) =>
         kinds.includes(step.kind) &&
         begun[step.id]?.handsDoneMs !== undefined &&
+        (step.bike === undefined || step.bike === bike) &&
         (step.chain === undefined || step.chain === chain),
     )
   return chains.flatMap(({ id }): ChainOutcome[] => {

@@ -79,8 +79,22 @@ function boundOf(model: PlanModel): Bound {
   }
 }
 
+/** So many steps are bits of one whole number; more are bits of two. */
+const BITS = 52
+
+/** A name for the set of steps that are placed. */
+function placedName({ isPlaced }: PlanState): number | string {
+  let [low, high] = [0, 0]
+  for (let i = 0; i < isPlaced.length; i++)
+    if (isPlaced[i]) {
+      if (i < BITS) low += 2 ** i
+      else high += 2 ** (i - BITS)
+    }
+  return isPlaced.length <= BITS ? low : `${high} ${low}`
+}
+
 /** A set of steps, and states that it was reached in. */
-type Seen = Map<number, Float64Array[]>
+type Seen = Map<number | string, Float64Array[]>
 
 /** Whether a state is no better than one that was reached with the same steps placed; it is kept where it is not. */
 function dominance(model: PlanModel): (state: PlanState) => boolean {
@@ -88,8 +102,7 @@ function dominance(model: PlanModel): (state: PlanState) => boolean {
   let kept = 0
   const { count, things } = model
   return (state) => {
-    let key = 0
-    for (let i = 0; i < count; i++) if (state.isPlaced[i]) key += 2 ** i
+    const key = placedName(state)
     // What matters of the past: when hands and things are free, and when that is over which others still wait for.
     const now = new Float64Array(2 + things + count)
     now[0] = state.handsFree
@@ -138,8 +151,8 @@ interface Level {
 export interface PlanSearch {
   /** Goes on for so many places. @returns whether it is over: the best plan is then the shortest there is */
   walk(places: number): boolean
-  /** The best plan so far: when each step begins, and when all is over. */
-  readonly best: { readonly start: Float64Array; readonly finish: number }
+  /** The best plan so far: when each step begins, and when all is over; none is found yet where only the bound stands. */
+  readonly best: { readonly start: Float64Array; readonly finish: number; readonly isFound: boolean }
   /** No plan is shorter than this. */
   proven(): number
 }
@@ -185,13 +198,20 @@ function firstBest(model: PlanModel): PlanState {
  * Branch and bound over the orders in which the steps are begun (methods 7): among the shortest plans is one in which every step
  * begins as soon as it can after those begun before it. An order is given up where the bound by hands or by a thing says that it
  * cannot be shorter than the best, or where the same steps were placed before and left no less.
+ * @param withinMin a plan that takes longer than this is not wanted, minutes
  */
-export function planSearch(model: PlanModel): PlanSearch {
+export function planSearch(model: PlanModel, withinMin = Infinity): PlanSearch {
   const bound = boundOf(model)
   const isDominated = dominance(model)
   const state = emptyState(model)
   const found = firstBest(model)
-  const best = { start: Float64Array.from(found.start), finish: found.finish }
+  const isShort = found.finish <= withinMin + SAME_MIN
+  const best = {
+    start: Float64Array.from(found.start),
+    // One that is just as long as wanted still counts as shorter.
+    finish: isShort ? found.finish : withinMin + 2 * SAME_MIN,
+    isFound: isShort && found.finish < Infinity,
+  }
   const root = bound(state)
   const levels: Level[] = []
 
@@ -245,6 +265,7 @@ export function planSearch(model: PlanModel): PlanSearch {
       if (state.placed === model.count) {
         if (state.finish < best.finish - SAME_MIN) {
           best.finish = state.finish
+          best.isFound = true
           best.start.set(state.start)
         }
       } else if (!isDominated(state)) open()

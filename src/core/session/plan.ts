@@ -7,9 +7,11 @@ import { checkTasks, FROM_NOW, type PlanStart, type PlanTask } from './task.ts'
 export interface PlanAsk {
   readonly tasks: readonly PlanTask[]
   /** What has been begun already; nothing where it is absent. */
-  readonly from?: PlanStart
+  readonly from?: PlanStart | undefined
   /** So many places are looked at before the best so far is taken; absent: `MOST_PLACES`. */
   readonly mostPlaces?: number
+  /** Only a plan of so many minutes or less is wanted; absent: the shortest, however long. */
+  readonly withinMin?: number
 }
 
 /** An order for a session. */
@@ -30,23 +32,26 @@ const SLICE = 4000
  * The shortest order for a session with one pair of hands (methods 7): exact, or the best found with what is proven of it where
  * the search is cut off.
  * @yields how far it has come of the most that it may take
+ * @returns undefined where no plan as short as was wanted is found
  * @throws RangeError in plain words for a plan that cannot be, naming the step
  */
-export function* planSteps({
+export function* planWithin({
   tasks,
   from = FROM_NOW,
   mostPlaces = MOST_PLACES,
-}: PlanAsk): Generator<{ done: number; of: number }, SessionPlan, undefined> {
+  withinMin = Infinity,
+}: PlanAsk): Generator<{ done: number; of: number }, SessionPlan | undefined, undefined> {
   checkTasks(tasks, from)
   const model = planModel(tasks, from)
-  const search = planSearch(model)
+  const search = planSearch(model, withinMin)
   let walked = 0
   while (walked < mostPlaces && !search.walk(Math.min(SLICE, mostPlaces - walked))) {
     walked += SLICE
     yield { done: Math.min(walked, mostPlaces), of: mostPlaces }
   }
   const { best } = search
-  if (best.finish === Infinity)
+  if (!best.isFound && best.finish < Infinity) return undefined
+  if (!best.isFound)
     throw new RangeError(
       `These steps cannot all be done: "${model.ids.at(-1) ?? ''}" waits for a thing that is never free.`,
     )
@@ -55,6 +60,14 @@ export function* planSteps({
     start: Object.fromEntries(model.ids.map((id, i) => [id, best.start[i] as number])),
     provenMin: Math.min(best.finish, search.proven()),
   }
+}
+
+/** The shortest order, however long. */
+export function* planSteps(
+  ask: Omit<PlanAsk, 'withinMin'>,
+): Generator<{ done: number; of: number }, SessionPlan, undefined> {
+  // Without a bound there always is a plan, or it throws.
+  return (yield* planWithin(ask)) as SessionPlan
 }
 
 /** The plan in one go, for what takes few steps. */

@@ -23,7 +23,7 @@ export function refusalOf(
     if (state?.handsDoneMs === undefined) return false
     return waitMin === 0 || (state.overMs ?? Infinity) <= nowMs
   }
-  const dry = steps.find(({ kind }) => kind === 'dry-chain')
+  const dry = steps.find(({ kind, bike }) => kind === 'dry-chain' && bike === step.bike)
   if (dry && skipped.includes(dry.id)) return 'never-dried'
   if (dry && !isOver(dry)) return 'still-wet'
   const pot = steps.find(({ kind }) => kind === 'pot-on')

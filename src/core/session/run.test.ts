@@ -178,15 +178,15 @@ describe('what is refused', () => {
 describe('what a wash leaves', () => {
   test('every chain by what was really done to it', () => {
     const { run } = doAll(begun(), 0)
-    expect(outcomeOf(job, run)).toEqual([
+    expect(outcomeOf({ bike: 'quarry', job }, run)).toEqual([
       { chain: 'A', method: 'off-bike', lube: 'immersion-wax' },
       { chain: 'B', method: 'off-bike', lube: 'immersion-wax' },
     ])
     expect(wasFitted(job, run)).toBe(true)
     const without = doAll(skipStep(begun(), 'dip B'), 0).run
-    const [first, second] = outcomeOf(job, without)
+    const [first, second] = outcomeOf({ bike: 'quarry', job }, without)
     expect([first && isLeftBare(first), second && isLeftBare(second)]).toEqual([false, true])
-    expect(outcomeOf(job, begun())).toEqual([])
+    expect(outcomeOf({ bike: 'quarry', job }, begun())).toEqual([])
     expect(wasFitted(job, begun())).toBe(false)
   })
 

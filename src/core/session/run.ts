@@ -98,6 +98,7 @@ export function addMinutes(run: WashRun, id: string, minutes: number, nowMs: num
 
 /** What makes no sense without a step: nothing is lifted that was not dipped. */
 const GO_WITH: Readonly<Partial<Record<StepKind, readonly StepKind[]>>> = {
+  'onto-stand': ['off-stand'],
   dip: ['lift', 'free-links'],
   drops: ['wipe-off'],
   spray: ['wipe-off'],
@@ -105,13 +106,15 @@ const GO_WITH: Readonly<Partial<Record<StepKind, readonly StepKind[]>>> = {
   'cassette-off': ['soak-cassette', 'cassette-on'],
 }
 
-/** A step and those that make no sense without it, of the same chain. */
+/** A step and those that make no sense without it, of the same chain and bike. */
 function together({ steps }: WashRun, id: string): readonly string[] {
   const step = steps.find((one) => one.id === id)
   const kinds = (step && GO_WITH[step.kind]) ?? []
   return [
     id,
-    ...steps.filter(({ kind, chain }) => kinds.includes(kind) && chain === step?.chain).map((one) => one.id),
+    ...steps
+      .filter(({ kind, chain, bike }) => kinds.includes(kind) && chain === step?.chain && bike === step?.bike)
+      .map((one) => one.id),
   ]
 }
 
@@ -201,12 +204,19 @@ export function restOf(
 export const planRest = (run: WashRun, nowMs: number): SessionPlan =>
   planSession({ ...restOf(run, nowMs), mostPlaces: REPLAN_PLACES })
 
-/** Hands' minutes that each kind of step really took on one chain or bike, of those that were timed: what the rider's next plans go by. */
-export function stepMinutes({ steps, begun }: WashRun): Readonly<Partial<Record<WashStep['kind'], number>>> {
+/**
+ * Hands' minutes that each kind of step really took on one chain or bike, of those that were timed: what the rider's next plans go by.
+ * @param isCounted of which steps; all where it is absent
+ */
+export function stepMinutes(
+  { steps, begun }: WashRun,
+  isCounted: (step: WashStep) => boolean = () => true,
+): Readonly<Partial<Record<WashStep['kind'], number>>> {
   const sums = new Map<WashStep['kind'], { minutes: number; planned: number; count: number }>()
-  for (const { id, kind, handsMin, times } of steps) {
+  for (const step of steps) {
+    const { id, kind, handsMin, times } = step
     const state = begun[id]
-    if (state?.handsDoneMs === undefined) continue
+    if (state?.handsDoneMs === undefined || !isCounted(step)) continue
     const sum = sums.get(kind) ?? { minutes: 0, planned: 0, count: 0 }
     sum.minutes += (state.handsDoneMs - state.atMs) / MINUTE_MS / times
     sum.planned += handsMin / times

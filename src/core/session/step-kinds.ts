@@ -2,6 +2,7 @@
 export const STEP_KINDS = [
   'power-off',
   'onto-stand',
+  'off-stand',
   'dummy-axle',
   'shield-rotors',
   'water-on',
@@ -52,6 +53,7 @@ const time = (handsMin: number, waitMin = 0): StepTime => ({ handsMin, waitMin }
 export const STEP_TIMES: Readonly<Record<StepKind, StepTime>> = {
   'power-off': time(1),
   'onto-stand': time(1),
+  'off-stand': time(1),
   'dummy-axle': time(3),
   'shield-rotors': time(2),
   'water-on': time(1, 6),

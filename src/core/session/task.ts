@@ -30,7 +30,7 @@ export interface PlanStart {
 export const FROM_NOW: PlanStart = { handsFreeMin: 0, overAtMin: {}, busyUntilMin: {} }
 
 /** The most steps that a plan may have. */
-export const MOST_TASKS = 50
+export const MOST_TASKS = 80
 
 function checkMinutes({ id, handsMin, waitMin = 0 }: PlanTask): void {
   if (!(handsMin >= 0) || !(waitMin >= 0) || !Number.isFinite(handsMin + waitMin))

@@ -1,33 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { someWash } from '../../../test/some-wash.ts'
 import { toEnd } from '../job.ts'
-import { KIT_TOOLS, WASH_WAYS } from '../lube/wash-ways.ts'
-import { WAYS } from '../lube/ways.ts'
-import { timedPlanSteps } from './fit-time.ts'
+import { timedPlanSteps, withoutSteps } from './fit-time.ts'
 import { lubeAmounts, materialsOf } from './materials.ts'
 import { planSession } from './plan.ts'
 import { washSteps, type WashJob } from './wash-steps.ts'
-
-const someJob = fc
-  .record({
-    way: fc.constantFrom(...WASH_WAYS),
-    hasDiscs: fc.boolean(),
-    isElectric: fc.boolean(),
-    spares: fc.nat({ max: 2 }),
-    kit: fc.subarray([...KIT_TOOLS]),
-  })
-  .map(({ way, hasDiscs, isElectric, spares, kit }): WashJob => {
-    const isPot = way === 're-wax' || way === 'strip-wax'
-    const chains = ['on', ...Array.from({ length: isPot ? spares : 0 }, (_, i) => `spare ${i}`)]
-    return {
-      way,
-      lube: WAYS[way].lubes[0] ?? 'wet-lube',
-      bike: { hasDiscs, isElectric },
-      chains: chains.map((id) => ({ id, isOn: id === 'on' })),
-      fits: chains.at(-1) ?? 'on',
-      kit,
-    }
-  })
 
 const quarry: WashJob = {
   way: 're-wax',
@@ -41,7 +19,7 @@ const quarry: WashJob = {
 describe('the steps of a wash', () => {
   test('whatever the way, the bike and the kit: it can be planned, the battery is out first, the chain is lubricated', () => {
     fc.assert(
-      fc.property(someJob, (job) => {
+      fc.property(someWash(), (job) => {
         const steps = washSteps(job)
         const { start, minutes, provenMin } = planSession({ tasks: steps })
         const at = (kind: string): number[] =>
@@ -112,6 +90,27 @@ describe('too little time', () => {
     expect(all.plan.minutes).toBeGreaterThan(38)
     expect(some.leftOut).toEqual(['clean-frame'])
     expect(some.plan.minutes).toBeLessThanOrEqual(38)
+  })
+
+  test('whatever the wash and the time: nothing worth less could have been left out instead', () => {
+    fc.assert(
+      fc.property(someWash(), fc.integer({ min: 10, max: 60 }), (job, minutes) => {
+        const tasks = washSteps(job)
+        const found = toEnd(timedPlanSteps({ tasks, minutes }))
+        if (found.isTooLong) return
+        expect(found.plan.minutes).toBeLessThanOrEqual(minutes)
+        const worthOf = (out: readonly string[]): number =>
+          tasks.reduce((sum, { id, worth = 0 }) => sum + (out.includes(id) ? worth : 0), 0)
+        // Each choice by a plan of its own, with no bound to help.
+        const may = tasks.filter(({ worth }) => worth !== undefined).map(({ id }) => id)
+        for (let bits = 0; bits < 2 ** may.length; bits++) {
+          const out = may.filter((_, i) => (bits >> i) & 1)
+          if (worthOf(out) >= worthOf(found.leftOut)) continue
+          expect(planSession({ tasks: withoutSteps(tasks, new Set(out)) }).minutes).toBeGreaterThan(minutes)
+        }
+      }),
+      { numRuns: 12 },
+    )
   })
 
   test('says where even the least takes longer', () => {

@@ -1,3 +1,4 @@
+import type { BikeId } from '../log/entry.ts'
 import type { Lube } from '../lube/lubes.ts'
 import type { KitTool, WashWay } from '../lube/wash-ways.ts'
 import { WAYS } from '../lube/ways.ts'
@@ -7,6 +8,8 @@ import type { PlanTask } from './task.ts'
 /** A step of a wash: what is done, to which chain. */
 export interface WashStep extends PlanTask {
   readonly kind: StepKind
+  /** The bike it is about, where there are several; absent for what they share. */
+  readonly bike?: BikeId
   /** The chain it is about, where there are several. */
   readonly chain?: string
   /** It may be left out. */

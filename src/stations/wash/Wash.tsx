@@ -26,6 +26,7 @@ import { LifeStrip } from './LifeStrip.tsx'
 import { LogWash } from './LogWash.tsx'
 import { LubeTap } from './LubeTap.tsx'
 import { useWashRun } from './run/use-wash-run.ts'
+import { sayBikes } from './run/say-step.ts'
 import { WashGoingOn } from './run/WashGoingOn.tsx'
 import { startRun } from '../../core/session/run.ts'
 import { lubeAhead } from '../../core/strategy/when.ts'
@@ -163,14 +164,14 @@ export default function Wash() {
   const { report } = judged
   const { chain } = report
   const { bike, name } = report.bike.entry
-  if (kept?.bike === bike) return <WashGoingOn report={report} kept={kept} onChange={change} />
+  if (kept?.washes.some((wash) => wash.bike === bike)) return <WashGoingOn kept={kept} onChange={change} />
   if (!chain) return <NoChain bike={name} />
   return (
     <div className="flex flex-col gap-8">
       {kept && (
         <p role="note" className="border-l-4 border-ochre pl-3">
-          A wash of {garage.bikes.get(kept.bike)?.entry.name ?? 'another bike'} is going on. Go back to it
-          with that bike; a new one takes its place.{' '}
+          A wash of {sayBikes(garage, kept.washes)} is going on. Go back to it with that bike; a new one takes
+          its place.{' '}
           <Button look="link" onClick={() => change(undefined)}>
             Forget it
           </Button>
@@ -180,7 +181,7 @@ export default function Wash() {
         key={chain.part.entry.part}
         judged={judged}
         chain={chain}
-        onStart={({ job, steps }) => change({ bike, job, run: startRun(steps, Date.now()) })}
+        onStart={({ washes, steps }) => change({ washes, run: startRun(steps, Date.now()) })}
       />
     </div>
   )

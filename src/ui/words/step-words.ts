@@ -24,6 +24,11 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
     name: 'Bike onto the stand',
     how: 'Clamp the post, not the frame tube.',
   },
+  'off-stand': {
+    short: 'off stand',
+    name: 'Bike off the stand',
+    how: 'The next bike needs the stand. Lean this one where nothing drips on its rotors.',
+  },
   'dummy-axle': {
     short: 'dummy axle',
     name: 'Make a place for the chain to run',

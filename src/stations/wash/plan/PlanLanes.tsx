@@ -3,6 +3,7 @@ import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
 import { lanesOf, type WaitSpan } from './lanes.ts'
+import type { StepTag } from './step-tag.ts'
 
 const [WIDE, WIDE_NARROW] = [1000, 380]
 const LEFT = 84
@@ -13,8 +14,7 @@ const LANE = 30
 interface Props {
   readonly steps: readonly WashStep[]
   readonly plan: SessionPlan
-  /** Which chain a step is about, where there are several. */
-  readonly chainName: (id: string) => string
+  readonly tagOf: StepTag
   /** Time of day at the end: "16:54". */
   readonly done: string
 }
@@ -59,10 +59,10 @@ function Wait({
 }
 
 /** The wash as lanes: hands on top, and below them everything that goes on by itself; the list beside it says the same. */
-export function PlanLanes({ steps, plan, chainName, done }: Props) {
+export function PlanLanes({ steps, plan, tagOf, done }: Props) {
   const isNarrow = useNarrow()
   const wide = isNarrow ? WIDE_NARROW : WIDE
-  const { hands, waits } = lanesOf(steps, plan, chainName)
+  const { hands, waits } = lanesOf(steps, plan, tagOf)
   const high = HANDS_Y + HANDS_HIGH + 22 + LANE * waits.length + 30
   const scale = (wide - LEFT - 16) / Math.max(1, plan.minutes)
   const x = (min: number): number => LEFT + min * scale

@@ -4,16 +4,18 @@ import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import type { StepTag } from './step-tag.ts'
 
 interface Props {
   readonly steps: readonly WashStep[]
   readonly plan: SessionPlan
-  readonly chainName: (id: string) => string
-  readonly lube: Lube
+  readonly tagOf: StepTag
+  /** What goes on, by step. */
+  readonly lubeOf: (step: WashStep) => Lube
 }
 
 /** The same plan as a list, to be read or printed: when, what, how long, and what waits then. */
-export function StepList({ steps, plan, chainName, lube }: Props) {
+export function StepList({ steps, plan, tagOf, lubeOf }: Props) {
   const inOrder = [...steps].sort((a, b) => (plan.start[a.id] ?? 0) - (plan.start[b.id] ?? 0))
   return (
     <details>
@@ -29,8 +31,8 @@ export function StepList({ steps, plan, chainName, lube }: Props) {
               <span>
                 <span className="font-medium">
                   {name}
-                  {step.chain && chainName(step.chain) && `, ${chainName(step.chain)}`}
-                  {step.kind === 'drops' && `: ${LUBE_NAMES[lube]}`}
+                  {tagOf(step) && `, ${tagOf(step)}`}
+                  {step.kind === 'drops' && `: ${LUBE_NAMES[lubeOf(step)]}`}
                 </span>
                 , {step.handsMin} min
                 {wait && (step.waitMin ?? 0) > 0 && `; then ${wait} for ${step.waitMin ?? 0} min`}

@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import type { Garage } from '../../../core/log/garage.ts'
 import { materialsOf } from '../../../core/session/materials.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import type { WashFacts } from '../../../core/strategy/facts/wash-facts.ts'
@@ -8,16 +9,18 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
 import { sayCount, sayList } from '../../../ui/words/numbers.ts'
-import { namePart } from '../../../ui/words/part-name.ts'
 import { MATERIAL_NAMES, sayMisfit, sayWayReason, WAY_TALK } from '../../../ui/words/say-ways.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { WAY_NAMES } from '../../../ui/words/wash-words.ts'
 import { chainOnBike } from '../chain-on-bike.ts'
+import { stepSubject } from '../run/say-step.ts'
+import { AlongWith } from './AlongWith.tsx'
 import { KitEditor } from './KitEditor.tsx'
 import { PlanLanes } from './PlanLanes.tsx'
 import { StepList } from './StepList.tsx'
-import { useWashPlan, type WashPlan } from './use-wash-plan.ts'
-import { WayChooser } from './WayChooser.tsx'
+import { stepTags } from './step-tag.ts'
+import { useWashPlan, type PlannedBike, type WashPlan } from './use-wash-plan.ts'
+import { TimeChooser, WayChooser } from './WayChooser.tsx'
 
 interface Props {
   readonly report: BikeReport
@@ -62,27 +65,12 @@ function Notes({
   )
 }
 
-/** The next wash: which way, on which chains, in which order, and why. */
-export function WashPlanner({ report, facts, onStart }: Props) {
-  const { garage, now } = useOpenLog()
-  const planned = useWashPlan(facts)
-  const { way, lube, judged, best, mixes, picked, plan, choice } = planned
-  const { name } = report.bike.entry
-  const chainName = useMemo(() => {
-    const letters = new Map(
-      picked.map(({ id }, i) => [id, picked.length > 1 ? String.fromCharCode(65 + i) : '']),
-    )
-    return (id: string): string => letters.get(id) ?? ''
-  }, [picked])
-  const { drops, ml, crankTurns } = chainOnBike(garage, report, planned.fits).amounts
-  const hasDrops = plan?.steps.some(({ kind }) => kind === 'drops')
-  const amounts = hasDrops
-    ? `${drops} drops, about ${Math.round(ml)} ml; once round is ${crankTurns.toFixed(1)} crank turns.`
-    : ''
+/** Why a bike is washed in this way, and what would be next best. */
+function sayWhy({ judged, way, ways, best }: PlannedBike): string {
   const pro = judged?.pro.map(sayWayReason) ?? []
-  const runnerUp = planned.ways.find((one) => one.way !== way && one.isOpen)
+  const runnerUp = ways.find((one) => one.way !== way && one.isOpen)
   const isSuggested = best?.way === way
-  const why = [
+  return [
     pro.length > 0 ? `${capital(sayList(pro))}.` : WAY_TALK[way],
     isSuggested && runnerUp
       ? `Next best: ${WAY_NAMES[runnerUp.way]}${runnerUp.pro[0] ? `, as ${sayWayReason(runnerUp.pro[0])}` : ''}.`
@@ -91,64 +79,135 @@ export function WashPlanner({ report, facts, onStart }: Props) {
   ]
     .filter(Boolean)
     .join(' ')
-  const leftOut = plan?.timed.leftOut ?? []
+}
+
+/** How much lube the drops take on each bike, and how far once round is. */
+const sayAmounts = (garage: Garage, bikes: readonly PlannedBike[], { steps }: WashPlan): string =>
+  bikes
+    .filter(({ report }) =>
+      steps.some(
+        ({ kind, bike }) => kind === 'drops' && (bike === undefined || bike === report.bike.entry.bike),
+      ),
+    )
+    .map(({ report, job }) => {
+      const { drops, ml, crankTurns } = chainOnBike(garage, report, job?.fits).amounts
+      const whose = bikes.length > 1 ? `${report.bike.entry.name}: ` : ''
+      return `${whose}${drops} drops, about ${Math.round(ml)} ml; once round is ${crankTurns.toFixed(1)} crank turns.`
+    })
+    .join(' ')
+
+/** How long it takes, and how sure that this is the shortest. */
+function sayMinutes({ timed, handsMin, listMin }: WashPlan): string {
+  const { minutes, provenMin } = timed.plan
+  return [
+    `${minutes} minutes, ${handsMin} of them hands on.`,
+    timed.leftOut.length === 0 && listMin > minutes ? `One step after another it would be ${listMin}.` : '',
+    provenMin < minutes
+      ? `The best order found so far; none can take less than ${Math.ceil(provenMin)} minutes.`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/** The plan that was worked out: its lanes, what it needs, its start, and the same as a list. */
+function ThePlan({
+  plan,
+  bikes,
+  onStart,
+}: {
+  readonly plan: WashPlan
+  readonly bikes: readonly PlannedBike[]
+  readonly onStart: (plan: WashPlan) => void
+}) {
+  const { garage, now } = useOpenLog()
+  const { tagOf, legend } = useMemo(() => stepTags(garage, bikes), [garage, bikes])
+  const names = sayList(bikes.map(({ report }) => report.bike.entry.name))
+  const why = bikes
+    .map((one) => `${bikes.length > 1 ? `${one.report.bike.entry.name}: ` : ''}${sayWhy(one)}`)
+    .join(' ')
   return (
-    <Section
-      id="plan"
-      title={`The next wash: ${WAY_NAMES[way]}`}
-      note={
-        plan &&
-        `${plan.timed.plan.minutes} minutes, ${plan.handsMin} of them hands on.${leftOut.length === 0 && plan.listMin > plan.timed.plan.minutes ? ` One step after another it would be ${plan.listMin}.` : ''}`
-      }
-    >
+    <>
+      <PlanLanes
+        steps={plan.steps}
+        plan={plan.timed.plan}
+        tagOf={tagOf}
+        done={`done at ${timeOfDay(Date.parse(now) + MINUTE_MS * plan.timed.plan.minutes)} if you start now`}
+      />
+      {legend.length > 0 && <p className="text-sm text-steel">{legend.join(' · ')}</p>}
+      <Notes plan={plan} why={why} amounts={sayAmounts(garage, bikes, plan)} />
+      <div className="flex flex-wrap items-center gap-4">
+        <Button look="firm" onClick={() => onStart(plan)}>
+          Start the wash of {names}
+        </Button>
+        <span className="text-sm text-steel">
+          {sayCount(plan.steps.length, 'step')}; clocks run while your hands are dirty.
+        </span>
+      </div>
+      <StepList
+        steps={plan.steps}
+        plan={plan.timed.plan}
+        tagOf={tagOf}
+        lubeOf={(step) =>
+          (bikes.find(({ report }) => report.bike.entry.bike === step.bike) ?? bikes[0])?.lube ?? 'none'
+        }
+      />
+    </>
+  )
+}
+
+/** The next wash: which way, on which chains of which bikes, in which order, and why. */
+export function WashPlanner({ report, facts, onStart }: Props) {
+  const { garage } = useOpenLog()
+  const { bikes, others, choose, minutes, setMinutes, plan, fault, progress } = useWashPlan(report, facts)
+  const [first, ...along] = bikes
+  if (!first) return null
+  const { bike } = report.bike.entry
+  const ways = bikes.map(
+    (one, i) => `${i === 0 ? '' : `${one.report.bike.entry.name} `}${WAY_NAMES[one.way]}`,
+  )
+  return (
+    <Section id="plan" title={`The next wash: ${ways.join(', ')}`} note={plan && sayMinutes(plan)}>
       <div className="flex flex-col gap-6">
-        <WayChooser planned={planned} all={facts.chains} />
-        {mixes.map((misfit) => (
-          <CautionNote key={misfit}>{capital(sayMisfit(misfit))}.</CautionNote>
-        ))}
+        <div className="flex flex-col gap-4">
+          <TimeChooser minutes={minutes} onPick={setMinutes} />
+          <WayChooser planned={first} onChoose={(choice) => choose(bike, choice)} />
+          <AlongWith along={along} others={others} onChoose={choose} />
+        </div>
+        {bikes.flatMap(({ report: { bike: of }, mixes }) =>
+          mixes.map((misfit) => (
+            <CautionNote key={`${of.entry.bike} ${misfit}`}>
+              {bikes.length > 1 && `${of.entry.name}: `}
+              {capital(sayMisfit(misfit))}.
+            </CautionNote>
+          )),
+        )}
         {plan?.timed.isTooLong && (
           <p role="status" className="border-l-4 border-ochre pl-3">
-            {choice.minutes} minutes are too few for this: even the least takes {plan.timed.plan.minutes}.
+            {minutes} minutes are too few for this: even the least takes {plan.timed.plan.minutes}.
           </p>
         )}
-        {plan && !plan.timed.isTooLong && leftOut.length > 0 && (
+        {plan && !plan.timed.isTooLong && plan.leftOutSteps.length > 0 && (
           <p role="status">
             Left out to fit:{' '}
-            {sayList(plan.leftOutSteps.map(({ kind }) => STEP_WORDS[kind].name.toLowerCase()))}.
+            {sayList(
+              plan.leftOutSteps.map((step) => {
+                const subject = stepSubject(garage, plan.washes, step)
+                return `${STEP_WORDS[step.kind].name.toLowerCase()}${subject && ` of ${subject}`}`
+              }),
+            )}
+            .
           </p>
         )}
         {plan ? (
-          <>
-            <PlanLanes
-              steps={plan.steps}
-              plan={plan.timed.plan}
-              chainName={chainName}
-              done={`done at ${timeOfDay(Date.parse(now) + MINUTE_MS * plan.timed.plan.minutes)} if you start now`}
-            />
-            {picked.length > 1 && (
-              <p className="text-sm text-steel">
-                {picked
-                  .map(({ id }) => `${chainName(id)}: ${namePart(garage, id, report.bike.entry.bike)}`)
-                  .join(' · ')}
-              </p>
-            )}
-            <Notes plan={plan} why={why} amounts={amounts} />
-            <div className="flex flex-wrap items-center gap-4">
-              <Button look="firm" onClick={() => onStart(plan)}>
-                Start the wash of {name}
-              </Button>
-              <span className="text-sm text-steel">
-                {sayCount(plan.steps.length, 'step')}; clocks run while your hands are dirty.
-              </span>
-            </div>
-            <StepList steps={plan.steps} plan={plan.timed.plan} chainName={chainName} lube={lube} />
-          </>
+          <ThePlan plan={plan} bikes={bikes} onStart={onStart} />
         ) : (
           <p role="status" className="text-steel">
-            {planned.fault ?? 'Working out the order…'}
+            {fault ??
+              `Working out the order…${progress === undefined || progress < 0.01 ? '' : ` ${Math.round(100 * progress)} %`}`}
           </p>
         )}
-        <KitEditor report={report} facts={facts} way={way} />
+        <KitEditor report={report} facts={facts} way={first.way} />
       </div>
     </Section>
   )

@@ -15,7 +15,7 @@ const steps = washSteps({
 const plan = planSession({ tasks: steps })
 
 test('one lane of hands in which nothing overlaps, and lanes of waits in which nothing does either', () => {
-  const { hands, waits } = lanesOf(steps, plan, (id) => id)
+  const { hands, waits } = lanesOf(steps, plan, ({ chain = '' }) => chain)
   expect(hands).toHaveLength(steps.length)
   hands.forEach((one, i) => expect(one.fromMin).toBeGreaterThanOrEqual(hands[i - 1]?.toMin ?? 0))
   for (const { spans } of waits)

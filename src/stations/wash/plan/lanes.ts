@@ -1,11 +1,12 @@
 import type { SessionPlan } from '../../../core/session/plan.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { STEP_WORDS, WAIT_LANES } from '../../../ui/words/step-words.ts'
+import type { StepTag } from './step-tag.ts'
 
 /** A step's hands, minutes from the start. */
 export interface HandsSpan {
   readonly step: WashStep
-  /** " A" where the step is about one of several chains. */
+  /** " A" where the step is about one of several chains, " Heron" where it is about one of several bikes. */
   readonly name: string
   readonly fromMin: number
   readonly toMin: number
@@ -29,13 +30,13 @@ export interface WaitLane {
 export function lanesOf(
   steps: readonly WashStep[],
   plan: SessionPlan,
-  chainName: (id: string) => string,
+  tagOf: StepTag,
 ): { readonly hands: readonly HandsSpan[]; readonly waits: readonly WaitLane[] } {
   const hands = steps
     .flatMap((step): HandsSpan[] => {
       const fromMin = plan.start[step.id]
       if (fromMin === undefined) return []
-      const name = step.chain === undefined ? '' : ` ${chainName(step.chain)}`.trimEnd()
+      const name = ` ${tagOf(step)}`.trimEnd()
       return [{ step, name, fromMin, toMin: fromMin + step.handsMin }]
     })
     .sort((a, b) => a.fromMin - b.fromMin)

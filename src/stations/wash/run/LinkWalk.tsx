@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { LINK_FAULTS, type LinkCheckEntry, type LinkFault } from '../../../core/log/kinds/link-check.ts'
 import type { KeptRun } from './kept-run.ts'
+import type { WashJob } from '../../../core/session/wash-steps.ts'
 import { chainOnBike } from '../chain-on-bike.ts'
 import { chainLoop, fewestLinks } from '../../../core/gearing/chain-loop.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
@@ -65,13 +66,15 @@ function Loop({
 
 interface Props {
   readonly report: BikeReport
+  /** The wash of that bike. */
+  readonly job: WashJob
   readonly kept: KeptRun
   readonly onChange: (kept: KeptRun) => void
 }
 
 /** Goes through a clean chain link by link: on with the crank, a tap where something is wrong. What is marked is kept with the wash. */
-export function LinkWalk({ report, kept, onChange }: Props) {
-  const { job, links: marked = {} } = kept
+export function LinkWalk({ report, job, kept, onChange }: Props) {
+  const { links: marked = {} } = kept
   const { garage, record, now } = useOpenLog()
   const [chain, setChain] = useState(job.fits)
   const [at, setAt] = useState(1)

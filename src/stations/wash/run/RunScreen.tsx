@@ -9,14 +9,12 @@ import {
   type WashRun,
 } from '../../../core/session/run.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
-import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
-import { useOpenLog } from '../../../session/log-context.ts'
+import { useAllReports, useOpenLog } from '../../../session/log-context.ts'
 import { timeOfDay } from '../../../ui/parts/day.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
 import { benchToggled, useScreen, useSend } from '../../../ui/screen-state.ts'
-import { namePart } from '../../../ui/words/part-name.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
 import type { KeptRun } from './kept-run.ts'
@@ -26,26 +24,26 @@ import { NextSteps, SkippedSteps } from './NextSteps.tsx'
 import { StepActions } from './StepActions.tsx'
 import { useRest } from './use-rest.ts'
 import { LinkWalk } from './LinkWalk.tsx'
-import { useBells, useNotices, useNowMs } from './use-clocks.ts'
+import { sayBikes, sayStep } from './say-step.ts'
+import { useNotices, useNowMs } from './use-clocks.ts'
 import { WashEnd } from './WashEnd.tsx'
 
 const MINUTE_MS = 60_000
 
 interface Props {
-  readonly report: BikeReport
   readonly kept: KeptRun
   /** The wash goes on like this; undefined: it is over, or given up. */
   readonly onChange: (kept: KeptRun | undefined) => void
 }
 
 /** A wash as it goes on: one step at a time, the next in sight, clocks for what waits; the rest planned again at every tap. */
-export function RunScreen({ report, kept, onChange }: Props) {
+export function RunScreen({ kept, onChange }: Props) {
   const { garage } = useOpenLog()
+  const reports = useAllReports()
   const send = useSend()
   const nowMs = useNowMs()
-  const { run, job } = kept
+  const { run, washes } = kept
   const [isEnding, setEnding] = useState(false)
-  useBells(run, nowMs)
   const { canAsk, ask } = useNotices()
   // Large type, and the screen kept awake, for as long as the wash goes on; then as it was before.
   const [wasBench] = useState(useScreen((state) => state.screen.bench))
@@ -57,19 +55,12 @@ export function RunScreen({ report, kept, onChange }: Props) {
   }, [send, wasBench])
   const { plan, left, slotMs } = useRest(run, nowMs)
   const change = useCallback((next: WashRun) => onChange({ ...kept, run: next }), [kept, onChange])
-  const nameOf = useCallback(
-    (step: WashStep): string =>
-      step.chain !== undefined && job.chains.length > 1
-        ? `${STEP_WORDS[step.kind].name}, ${namePart(garage, step.chain, report.bike.entry.bike)}`
-        : STEP_WORDS[step.kind].name,
-    [job, garage, report],
-  )
+  const nameOf = useCallback((step: WashStep): string => sayStep(garage, washes, step), [garage, washes])
   const hand = inHand(run)
   const [next] = left
   if (isEnding || (!hand && left.length === 0 && isRunOver(run, nowMs)))
     return (
       <WashEnd
-        report={report}
         kept={kept}
         nowMs={nowMs}
         {...(isEnding && { onBack: () => setEnding(false) })}
@@ -83,12 +74,14 @@ export function RunScreen({ report, kept, onChange }: Props) {
   const doneMs = Math.max(nowMs, lastWaitMs, slotMs + plan.minutes * MINUTE_MS)
   const shown = hand ?? (isNextNow ? next : undefined)
   const words = shown && STEP_WORDS[shown.kind]
-  const { amounts } = chainOnBike(garage, report, job.fits)
+  const wash = washes.find(({ bike }) => bike === shown?.bike) ?? washes[0]
+  const report = reports.find(({ bike }) => bike.entry.bike === wash?.bike)
+  const amounts = report && wash && chainOnBike(garage, report, wash.job.fits).amounts
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-6">
       <div>
         <p className="text-steel">
-          {report.bike.entry.name}, done at about {timeOfDay(doneMs)}; {left.length + (hand ? 1 : 0)} of{' '}
+          {sayBikes(garage, washes)}, done at about {timeOfDay(doneMs)}; {left.length + (hand ? 1 : 0)} of{' '}
           {run.steps.length - run.skipped.length} steps to go
         </p>
         <h1 id="answer" className="mt-1 text-[2.4rem] leading-tight font-medium max-sm:text-[1.8rem]">
@@ -102,14 +95,18 @@ export function RunScreen({ report, kept, onChange }: Props) {
           <p className="mt-2 max-w-[46rem] text-[1.2rem]">
             {words.how}
             {shown.kind === 'drops' &&
-              ` ${LUBE_NAMES[job.lube]}: ${amounts.drops} drops, about ${Math.round(amounts.ml)} ml; once round is ${amounts.crankTurns.toFixed(1)} crank turns.`}
+              wash &&
+              amounts &&
+              ` ${LUBE_NAMES[wash.job.lube]}: ${amounts.drops} drops, about ${Math.round(amounts.ml)} ml; once round is ${amounts.crankTurns.toFixed(1)} crank turns.`}
           </p>
         )}
         {!shown && next && <p className="mt-2 text-[1.2rem]">Then: {nameOf(next)}.</p>}
       </div>
       {shown?.kind === 'dummy-axle' && <DummyAxleDrawing />}
       {words?.care && <CautionNote>{words.care}</CautionNote>}
-      {shown?.kind === 'inspect' && hand && <LinkWalk report={report} kept={kept} onChange={onChange} />}
+      {shown?.kind === 'inspect' && hand && report && wash && (
+        <LinkWalk key={shown.id} report={report} job={wash.job} kept={kept} onChange={onChange} />
+      )}
       <StepActions
         key={next?.id}
         run={run}

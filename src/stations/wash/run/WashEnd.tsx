@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { fittedLink } from '../../../core/log/garage.ts'
+import type { BikeId } from '../../../core/log/entry.ts'
+import { fittedLink, type PartState } from '../../../core/log/garage.ts'
 import { SESSION_BOUNDS } from '../../../core/log/kinds/session.ts'
-import { isLeftBare, outcomeOf, wasFitted } from '../../../core/session/outcome.ts'
+import { isLeftBare, outcomeOf, wasFitted, type ChainOutcome } from '../../../core/session/outcome.ts'
 import { closingsOf } from '../../../core/strategy/fitting-checks.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
-import { useOpenLog } from '../../../session/log-context.ts'
+import { useAllReports, useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { OPENS } from '../../../ui/places.ts'
@@ -20,7 +21,6 @@ import { entriesOf, lastTouchMs } from './run-entries.ts'
 const MINUTE_MS = 60_000
 
 interface Props {
-  readonly report: BikeReport
   readonly kept: KeptRun
   readonly nowMs: number
   /** Absent where nothing is left to do. */
@@ -28,31 +28,123 @@ interface Props {
   readonly onOver: () => void
 }
 
+type Joined = 'same' | 'new'
+
+/** What became of one bike: its chains, the chain that goes on, its joining link. */
+interface BikeOutcome {
+  readonly report: BikeReport
+  readonly outcome: readonly ChainOutcome[]
+  /** The chain that comes off for the one that was fitted. */
+  readonly swap: { readonly on: string; readonly off: string } | undefined
+  /** The joining link that was opened, how often it will have been closed, and how often it may be. */
+  readonly link: { readonly held: PartState; readonly closing: number; readonly allowed: number } | undefined
+}
+
+function useOutcomes({ washes, run }: KeptRun): readonly BikeOutcome[] {
+  const { garage } = useOpenLog()
+  const reports = useAllReports()
+  return washes.flatMap((wash) => {
+    const report = reports.find(({ bike }) => bike.entry.bike === wash.bike)
+    if (!report) return []
+    const isFitted = wasFitted(wash.job, run)
+    const off = report.chain?.part.entry.part
+    const held = isFitted ? fittedLink(garage, wash.bike) : undefined
+    const spec = held?.entry.spec
+    return {
+      report,
+      outcome: outcomeOf(wash, run),
+      swap: isFitted && off !== undefined && off !== wash.job.fits ? { on: wash.job.fits, off } : undefined,
+      link:
+        held && spec?.type === 'joining-link'
+          ? { held, closing: closingsOf(held) + 1, allowed: spec.closingsAllowed }
+          : undefined,
+    }
+  })
+}
+
+/** What was done to one bike's chains. */
+function OutcomeRows({ of: { report, outcome, swap } }: { readonly of: BikeOutcome }) {
+  const { garage } = useOpenLog()
+  const { bike, name } = report.bike.entry
+  const nameOf = (id: string): string => namePart(garage, id, bike)
+  return (
+    <>
+      {outcome.map(({ chain, method, lube }) => (
+        <li key={chain} className="py-2">
+          {nameOf(chain)}: {WASH_NAMES[method]}
+          {lube ? `, ${LUBE_NAMES[lube]}` : ', not lubed'}
+        </li>
+      ))}
+      {swap && (
+        <li className="py-2">
+          {nameOf(swap.on)} goes on {name}; {nameOf(swap.off)} onto the shelf.
+        </li>
+      )}
+    </>
+  )
+}
+
+/** Whether the joining link was closed again, or a fresh one taken; one that is used up is a fresh one unless somebody says otherwise. */
+function LinkChoice({
+  link,
+  of,
+  joined,
+  onPick,
+}: {
+  readonly link: NonNullable<BikeOutcome['link']>
+  /** The bike, where there are several. */
+  readonly of: string | undefined
+  readonly joined: Joined
+  readonly onPick: (joined: Joined) => void
+}) {
+  const { held, closing, allowed } = link
+  return (
+    <>
+      <Choice<Joined>
+        legend={of === undefined ? 'Joined with' : `${of} joined with`}
+        value={joined}
+        onPick={onPick}
+        options={[
+          { value: 'same', label: `${held.entry.name} again: closing ${closing} of ${allowed}` },
+          { value: 'new', label: 'a fresh joining link' },
+        ]}
+      />
+      {joined === 'same' && closing > allowed && (
+        <CautionNote>
+          Its maker allows {sayCount(allowed, 'closing')}. A joining link that is closed too often can open by
+          itself.
+        </CautionNote>
+      )}
+    </>
+  )
+}
+
 /** The end of a wash: what was done, in words, and into the log with it. */
-export function WashEnd({ report, kept, nowMs, onBack, onOver }: Props) {
-  const { garage, record } = useOpenLog()
+export function WashEnd({ kept, nowMs, onBack, onOver }: Props) {
+  const { record } = useOpenLog()
   const [isBareMeant, setBareMeant] = useState(false)
-  const { job, run } = kept
-  const outcome = outcomeOf(job, run)
-  const bare = outcome.filter(isLeftBare)
+  const [picked, setPicked] = useState<Readonly<Record<BikeId, Joined>>>({})
+  const bikes = useOutcomes(kept)
+  const all = bikes.flatMap(({ outcome }) => outcome)
+  const bare = all.filter(isLeftBare)
   const endMs = Math.min(nowMs, lastTouchMs(kept))
-  const minutes = Math.min(SESSION_BOUNDS.minutes, Math.round((endMs - run.startedMs) / MINUTE_MS))
-  const on = report.chain?.part.entry.part
-  const isSwapped = wasFitted(job, run) && on !== undefined && on !== job.fits
-  const nameOf = (id: string): string => namePart(garage, id, report.bike.entry.bike)
-  const link = wasFitted(job, run) ? fittedLink(garage, report.bike.entry.bike) : undefined
-  const closing = link ? closingsOf(link) + 1 : 0
-  const allowed = link?.entry.spec.type === 'joining-link' ? link.entry.spec.closingsAllowed : 0
-  const [picked, setPicked] = useState<'same' | 'new'>()
-  // One that is used up is not closed again unless somebody says that it was.
-  const joined = picked ?? (closing > allowed ? 'new' : 'same')
+  const minutes = Math.min(SESSION_BOUNDS.minutes, Math.round((endMs - kept.run.startedMs) / MINUTE_MS))
+  const joinedOf = ({ report, link }: BikeOutcome): Joined =>
+    picked[report.bike.entry.bike] ?? (link && link.closing > link.allowed ? 'new' : 'same')
   const write = useInTurn(async () => {
     const drafts = entriesOf(kept, {
-      report,
       at: new Date(endMs).toISOString(),
       minutes,
       isBareMeant,
-      ...(link && { link: { held: link, joined } }),
+      bikes: new Map(
+        bikes.map((one) => [
+          one.report.bike.entry.bike,
+          {
+            report: one.report,
+            ...(one.link && { link: { held: one.link.held, joined: joinedOf(one) } }),
+          },
+        ]),
+      ),
       newId: () => crypto.randomUUID(),
     })
     if (drafts.length === 0 || (await record(drafts, 'Wash logged.'))) onOver()
@@ -60,40 +152,29 @@ export function WashEnd({ report, kept, nowMs, onBack, onOver }: Props) {
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[2rem] leading-tight font-medium max-sm:text-[1.5rem]">
-        {outcome.length === 0 ? 'Nothing was done to a chain.' : `Done in ${sayCount(minutes, 'minute')}.`}
+        {all.length === 0 ? 'Nothing was done to a chain.' : `Done in ${sayCount(minutes, 'minute')}.`}
       </h1>
-      {outcome.length > 0 && (
+      {all.length > 0 && (
         <ul className="divide-y divide-hairline border-y border-hairline">
-          {outcome.map(({ chain, method, lube }) => (
-            <li key={chain} className="py-2">
-              {nameOf(chain)}: {WASH_NAMES[method]}
-              {lube ? `, ${LUBE_NAMES[lube]}` : ', not lubed'}
-            </li>
+          {bikes.map((one) => (
+            <OutcomeRows key={one.report.bike.entry.bike} of={one} />
           ))}
-          {isSwapped && (
-            <li className="py-2">
-              {nameOf(job.fits)} goes on {report.bike.entry.name}; {nameOf(on)} onto the shelf.
-            </li>
-          )}
         </ul>
       )}
-      {link && (
-        <Choice<'same' | 'new'>
-          legend="Joined with"
-          value={joined}
-          onPick={setPicked}
-          options={[
-            { value: 'same', label: `${link.entry.name} again: closing ${closing} of ${allowed}` },
-            { value: 'new', label: 'a fresh joining link' },
-          ]}
-        />
-      )}
-      {link && joined === 'same' && closing > allowed && (
-        <CautionNote>
-          Its maker allows {sayCount(allowed, 'closing')}. A joining link that is closed too often can open by
-          itself.
-        </CautionNote>
-      )}
+      {bikes.map((one) => {
+        const { bike, name } = one.report.bike.entry
+        return (
+          one.link && (
+            <LinkChoice
+              key={bike}
+              link={one.link}
+              of={bikes.length > 1 ? name : undefined}
+              joined={joinedOf(one)}
+              onPick={(joined) => setPicked({ ...picked, [bike]: joined })}
+            />
+          )
+        )
+      })}
       {bare.length > 0 && (
         <>
           <CautionNote>
@@ -113,7 +194,7 @@ export function WashEnd({ report, kept, nowMs, onBack, onOver }: Props) {
       )}
       <div className="flex flex-wrap gap-3">
         <Button look="next" className="min-h-14" disabled={bare.length > 0 && !isBareMeant} onClick={write}>
-          {outcome.length === 0 ? 'Close it' : 'Log the wash'}
+          {all.length === 0 ? 'Close it' : 'Log the wash'}
         </Button>
         {onBack && (
           <Button className="min-h-14" onClick={onBack}>

@@ -1,9 +1,8 @@
 import { beforeEach, expect, test } from '@jest/globals'
 import { beginStep, startRun } from '../../../core/session/run.ts'
 import { washSteps, type WashJob } from '../../../core/session/wash-steps.ts'
-import { forgetText, recallText, rememberText } from '../../../ui/local-memory.ts'
-import { keepRun, recallRun, type KeptRun } from './kept-run.ts'
-import { isStale } from './StaleRun.tsx'
+import { forgetText, rememberText } from '../../../ui/local-memory.ts'
+import { isStale, keepRun, recallRun, type KeptRun } from './kept-run.ts'
 
 const job: WashJob = {
   way: 'wipe',
@@ -15,8 +14,7 @@ const job: WashJob = {
 }
 const KEY = 'jolt-mile-wash-own'
 const kept: KeptRun = {
-  bike: 'heron',
-  job,
+  washes: [{ bike: 'heron', job }],
   run: beginStep(startRun(washSteps(job), 1e12), 'power-off', 1e12),
 }
 beforeEach(() => forgetText(KEY))
@@ -30,7 +28,7 @@ test('a wash that is going on comes back as it was, and is gone when it is over'
 
 test.each([
   ['no JSON', '{'],
-  ['another form', JSON.stringify({ bike: 'heron', run: {} })],
+  ['another form', JSON.stringify({ bike: 'heron', job, run: kept.run })],
   [
     'a step of no kind',
     JSON.stringify({
@@ -49,10 +47,9 @@ test.each([
       },
     }),
   ],
-])('what cannot be gone on with (%s) is forgotten, and stops nobody', (_, text) => {
+])('what cannot be gone on with (%s) is no wash, and stops nobody', (_, text) => {
   rememberText(KEY, text)
   expect(recallRun('own')).toBeUndefined()
-  expect(recallText(KEY)).toBeUndefined()
 })
 
 test('after half a day, or with the clock set back, it is asked about', () => {

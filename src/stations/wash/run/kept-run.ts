@@ -3,43 +3,48 @@ import type { LinkCheckEntry } from '../../../core/log/kinds/link-check.ts'
 import { LUBES } from '../../../core/lube/lubes.ts'
 import { KIT_TOOLS, WASH_WAYS } from '../../../core/lube/wash-ways.ts'
 import { STEP_KINDS } from '../../../core/session/step-kinds.ts'
-import type { WashJob } from '../../../core/session/wash-steps.ts'
+import type { BikeWash } from '../../../core/session/session-steps.ts'
 import { planRest, type WashRun } from '../../../core/session/run.ts'
 import type { World } from '../../../session/log-context.ts'
 import { forgetText, recallText, rememberText } from '../../../ui/local-memory.ts'
+import { runKey } from './run-key.ts'
 
-/** A wash that is going on, of which bike, as it is kept between two visits. */
+/** A wash that is going on, of one bike or several, as it is kept between two visits. */
 export interface KeptRun {
-  readonly bike: string
-  readonly job: WashJob
+  /** One at least. */
+  readonly washes: readonly BikeWash[]
   readonly run: WashRun
   /** Bad links that were marked and not saved yet, by chain. */
   readonly links?: Readonly<Record<string, LinkCheckEntry['found']>>
 }
 
-const keyOf = (world: World): string => `jolt-mile-wash-${world}`
-
 const texts = () => array(string().strict().required())
 /** What a kept run must at least be, so that nothing of an older form, or of another hand, brings the station down. */
 const SCHEMA = object({
-  bike: string().strict().required(),
-  job: object({
-    way: string()
-      .oneOf([...WASH_WAYS])
-      .required(),
-    lube: string()
-      .oneOf([...LUBES])
-      .required(),
-    fits: string().strict().required(),
-    chains: array(object({ id: string().strict().required() }))
-      .min(1)
-      .required(),
-    kit: array(
-      string()
-        .oneOf([...KIT_TOOLS])
-        .required(),
-    ).required(),
-  }).required(),
+  washes: array(
+    object({
+      bike: string().strict().required(),
+      job: object({
+        way: string()
+          .oneOf([...WASH_WAYS])
+          .required(),
+        lube: string()
+          .oneOf([...LUBES])
+          .required(),
+        fits: string().strict().required(),
+        chains: array(object({ id: string().strict().required() }))
+          .min(1)
+          .required(),
+        kit: array(
+          string()
+            .oneOf([...KIT_TOOLS])
+            .required(),
+        ).required(),
+      }).required(),
+    }),
+  )
+    .min(1)
+    .required(),
   run: object({
     startedMs: number().strict().required(),
     steps: array(
@@ -66,20 +71,26 @@ const SCHEMA = object({
 /** The wash that was going on when the page was last open; undefined where there was none, or it cannot be read. */
 export function recallRun(world: World): KeptRun | undefined {
   try {
-    const held: unknown = JSON.parse(recallText(keyOf(world)) ?? 'null')
+    const held: unknown = JSON.parse(recallText(runKey(world)) ?? 'null')
     if (held === null) return undefined
     const kept = SCHEMA.validateSync(held, { strict: true }) as unknown as KeptRun
     // What cannot be planned any further would stop the station each time it is opened.
     planRest(kept.run, kept.run.startedMs)
     return kept
   } catch {
-    forgetText(keyOf(world))
     return undefined
   }
 }
 
 /** Keeps a wash that is going on, or forgets it. */
 export function keepRun(world: World, kept: KeptRun | undefined): void {
-  if (kept) rememberText(keyOf(world), JSON.stringify(kept))
-  else forgetText(keyOf(world))
+  if (kept) rememberText(runKey(world), JSON.stringify(kept))
+  else forgetText(runKey(world))
 }
+
+/** A wash that was begun so long ago is no longer going on by itself, ms. */
+const STALE_MS = 12 * 3_600_000
+
+/** Whether a wash was begun so long ago that nobody is at it any more. A clock that was set back counts too. */
+export const isStale = ({ run }: KeptRun, nowMs: number): boolean =>
+  nowMs - run.startedMs > STALE_MS || nowMs < run.startedMs - 60_000

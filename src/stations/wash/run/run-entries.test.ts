@@ -49,13 +49,12 @@ const garage = replay(written(log))
 const held = fittedLink(garage, 'heron')
 const ended = (run: WashRun, joined: 'same' | 'new') =>
   entriesOf(
-    { bike: 'heron', job, run },
+    { washes: [{ bike: 'heron', job }], run },
     {
-      report: reportOn(log),
       at: noon(4, 1),
       minutes: 80,
       isBareMeant: true,
-      ...(held && { link: { held, joined } }),
+      bikes: new Map([['heron', { report: reportOn(log), ...(held && { link: { held, joined } }) }]]),
       newId: () => 'fresh-link',
     },
   )
@@ -82,8 +81,8 @@ describe('what a wash leaves in the log', () => {
   test('links that were marked and not saved are not lost', () => {
     const found = [{ link: 12, fault: 'standing-pin' as const }]
     const drafts = entriesOf(
-      { bike: 'heron', job, run: allDone(), links: { chain: found, spare: [] } },
-      { report: reportOn(log), at: noon(4, 1), minutes: 80, isBareMeant: false, newId: () => 'x' },
+      { washes: [{ bike: 'heron', job }], run: allDone(), links: { chain: found, spare: [] } },
+      { bikes: new Map(), at: noon(4, 1), minutes: 80, isBareMeant: false, newId: () => 'x' },
     )
     expect(drafts.filter(({ kind }) => kind === 'link-check')).toEqual([
       { kind: 'link-check', at: noon(4, 1), chain: 'chain', found },

@@ -1,7 +1,9 @@
+import type { BikeId } from '../../../core/log/entry.ts'
 import type { PartState } from '../../../core/log/garage.ts'
 import type { EntryDraft } from '../../../core/log/entries.ts'
 import { isLeftBare, outcomeOf, wasFitted } from '../../../core/session/outcome.ts'
 import { stepMinutes } from '../../../core/session/run.ts'
+import type { BikeWash } from '../../../core/session/session-steps.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import type { KeptRun } from './kept-run.ts'
 
@@ -12,21 +14,26 @@ export const lastTouchMs = ({ run }: Pick<KeptRun, 'run'>): number =>
     run.startedMs,
   )
 
-/** What is said at the end of a wash beside what was ticked off. */
-export interface RunEnd {
+/** What is said of one bike at the end of a wash beside what was ticked off. */
+export interface BikeEnd {
   readonly report: BikeReport
+  /** The joining link that is on the bike, and whether it was closed again. */
+  readonly link?: { readonly held: PartState; readonly joined: 'same' | 'new' }
+}
+
+/** What is said at the end of a wash. */
+export interface RunEnd {
   /** When it ended. */
   readonly at: string
   readonly minutes: number
   /** A cleaned chain that got no lube stays so. */
   readonly isBareMeant: boolean
-  /** The joining link that is on the bike, and whether it was closed again. */
-  readonly link?: { readonly held: PartState; readonly joined: 'same' | 'new' }
+  readonly bikes: ReadonlyMap<BikeId, BikeEnd>
   readonly newId: () => string
 }
 
 /** Closing a joining link counts, and so does taking a fresh one. */
-function joinEntries({ bike }: KeptRun, { at, link, newId }: RunEnd): EntryDraft[] {
+function joinEntries(bike: BikeId, { link }: BikeEnd, { at, newId }: RunEnd): EntryDraft[] {
   const spec = link?.held.entry.spec
   if (!link || spec?.type !== 'joining-link') return []
   if (link.joined === 'same') return [{ kind: 'fit', at, part: link.held.entry.part, bike }]
@@ -44,15 +51,16 @@ function joinEntries({ bike }: KeptRun, { at, link, newId }: RunEnd): EntryDraft
   ]
 }
 
-/** Everything that a wash leaves in the log, by what was really done. */
-export function entriesOf(kept: KeptRun, end: RunEnd): EntryDraft[] {
-  const { bike, job, run } = kept
-  const { report, at, minutes, isBareMeant } = end
-  const on = report.chain?.part.entry.part
+/** What the wash of one bike leaves in the log. */
+function entriesOfBike(wash: BikeWash, { run, washes }: KeptRun, end: RunEnd): EntryDraft[] {
+  const { bike, job } = wash
+  const { at, minutes, isBareMeant } = end
+  const own = end.bikes.get(bike)
+  const on = own?.report.chain?.part.entry.part
   const isFitted = wasFitted(job, run)
-  const stepMin = stepMinutes(run)
+  const stepMin = stepMinutes(run, (step) => (step.bike ?? washes[0]?.bike) === bike)
   return [
-    ...outcomeOf(job, run).map((done): EntryDraft => ({
+    ...outcomeOf(wash, run).map((done): EntryDraft => ({
       kind: 'wash',
       at,
       chain: done.chain,
@@ -64,17 +72,13 @@ export function entriesOf(kept: KeptRun, end: RunEnd): EntryDraft[] {
           ? { lube: 'none' as const }
           : {}),
     })),
-    // Marked, and not saved at the step itself.
-    ...Object.entries(kept.links ?? {}).flatMap(([chain, found]): EntryDraft[] =>
-      found.length > 0 ? [{ kind: 'link-check', at, chain, found }] : [],
-    ),
     ...(isFitted && on !== undefined && on !== job.fits
       ? [
           { kind: 'remove', at, part: on, to: 'shelf' } as const,
           { kind: 'fit', at, part: job.fits, bike } as const,
         ]
       : []),
-    ...(isFitted ? joinEntries(kept, end) : []),
+    ...(isFitted && own ? joinEntries(bike, own, end) : []),
     ...(Object.keys(stepMin).length > 0
       ? [
           {
@@ -90,3 +94,12 @@ export function entriesOf(kept: KeptRun, end: RunEnd): EntryDraft[] {
       : []),
   ]
 }
+
+/** Everything that a wash leaves in the log, by what was really done. */
+export const entriesOf = (kept: KeptRun, end: RunEnd): EntryDraft[] => [
+  ...kept.washes.flatMap((wash) => entriesOfBike(wash, kept, end)),
+  // Marked, and not saved at the step itself.
+  ...Object.entries(kept.links ?? {}).flatMap(([chain, found]): EntryDraft[] =>
+    found.length > 0 ? [{ kind: 'link-check', at: end.at, chain, found }] : [],
+  ),
+]

@@ -59,15 +59,20 @@ export function useBells(run: WashRun, nowMs: number): void {
     if (first && document.hidden && 'Notification' in window && Notification.permission === 'granted')
       new Notification(overSaid(first.step.kind))
   })
-  const lastKind = last?.step.kind
+  const said = last && `${overSaid(last.step.kind)} · `
+  const shown = useRef('')
+  const strip = (): void => {
+    if (shown.current && document.title.startsWith(shown.current))
+      document.title = document.title.slice(shown.current.length)
+  }
   useEffect(() => {
-    if (lastKind === undefined) return undefined
-    const before = document.title
-    document.title = `${overSaid(lastKind)} · ${before}`
-    return () => {
-      document.title = before
-    }
-  }, [lastKind])
+    // Each station writes its own title when it is opened: what is over is put before it again.
+    if (said !== undefined && document.title.startsWith(said)) return
+    strip()
+    shown.current = said ?? ''
+    if (said !== undefined) document.title = `${said}${document.title}`
+  })
+  useEffect(() => strip, [])
 }
 
 /** "3:20" or "1:03:20" of some milliseconds; rounded up, so that nothing says 0 before it is over. */

@@ -1,0 +1,57 @@
+import type { BikeId } from '../../../core/log/entry.ts'
+import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
+import type { WashChoice } from '../../../core/strategy/wash-choice.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { SelectField } from '../../../ui/parts/fields.tsx'
+import type { PlannedBike } from './use-wash-plan.ts'
+import { WayChooser } from './WayChooser.tsx'
+
+interface Props {
+  /** Bikes that are washed along with the one in hand. */
+  readonly along: readonly PlannedBike[]
+  /** Bikes that could be. */
+  readonly others: readonly BikeReport[]
+  readonly onChoose: (bike: BikeId, choice: WashChoice | undefined) => void
+}
+
+const NONE = ''
+
+/** Other bikes in the same session: one pair of hands, one pot, one stand. */
+export function AlongWith({ along, others, onChoose }: Props) {
+  return (
+    <>
+      {along.map((planned) => {
+        const { bike, name } = planned.report.bike.entry
+        return (
+          <section
+            key={bike}
+            aria-label={`Along with it: ${name}`}
+            className="flex flex-col gap-3 border-t border-hairline pt-4"
+          >
+            <div className="flex flex-wrap items-center gap-x-5">
+              <h3 className="font-semibold">Along with it: {name}</h3>
+              <Button look="link" className="min-h-11" onClick={() => onChoose(bike, undefined)}>
+                Leave {name} out
+              </Button>
+            </div>
+            <WayChooser planned={planned} onChoose={(choice) => onChoose(bike, choice)} />
+          </section>
+        )
+      })}
+      {others.length > 0 && (
+        <SelectField
+          label="Wash another bike along with it"
+          className="w-72"
+          value={NONE}
+          options={{
+            [NONE]: 'no other bike',
+            ...Object.fromEntries(others.map(({ bike }) => [bike.entry.bike, bike.entry.name])),
+          }}
+          onPick={(bike) => {
+            if (bike !== NONE) onChoose(bike, {})
+          }}
+        />
+      )}
+    </>
+  )
+}
