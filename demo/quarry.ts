@@ -13,6 +13,36 @@ const ROTATION_KM = 260
 /** Days on which a fresh set of three chains begins. */
 const SETS = [4, 395]
 
+/** A joining link is closed so often, and then a fresh one taken. */
+const CLOSINGS = 5
+
+/** A chain that was put on, and how often it had been on before. */
+interface Join {
+  readonly day: number
+  readonly chain: string
+  readonly times: number
+}
+
+/** Each chain has a joining link of its own; those of a set that is worn out go with it. */
+function joinLinks(diary: Diary, joins: readonly Join[]): void {
+  for (const [i, { day, chain, times }] of joins.entries()) {
+    const link = `${chain}-link-${Math.floor(times / CLOSINGS) + 1}`
+    if (times % CLOSINGS === 0)
+      diary.write({
+        kind: 'part',
+        at: diary.at(day, 8.9),
+        part: link,
+        name: `Joining link of ${chain.slice(-2)}`,
+        spec: { type: 'joining-link', speeds: 12, closingsAllowed: CLOSINGS, closedBefore: 0 },
+      })
+    diary.write({ kind: 'fit', at: diary.at(day, 9.1), part: link, bike: 'quarry' })
+    // The last of its set: all three links are done with.
+    if (joins[i + 1] && joins[i + 1]?.chain.at(-1) !== chain.at(-1))
+      for (const letter of ['A', 'B', 'C'])
+        retire(diary, joins[i + 1]?.day ?? day, `quarry-chain-${letter}${chain.at(-1)}-link-1`)
+  }
+}
+
 /** Quarry, a gravel bike on limestone dust: three waxed chains in rotation, swapped when the wax is spent. */
 export function quarry(diary: Diary, random: Random): void {
   deliver(
@@ -37,6 +67,7 @@ export function quarry(diary: Diary, random: Random): void {
     },
   )
   let chains: string[] = []
+  const joins: Join[] = []
   let turn = 0
   let km = Infinity
   for (let day = 4; day < STORY_DAYS; day++) {
@@ -61,6 +92,7 @@ export function quarry(diary: Diary, random: Random): void {
       if (turn > 0) diary.write({ kind: 'remove', at: diary.at(day, 8.9), part: off, to: 'shelf' })
       wash(diary, day - 1, on, turn > 2 ? 'off-bike' : 'none', 'immersion-wax')
       diary.write({ kind: 'fit', at: diary.at(day, 9), part: on, bike: 'quarry' })
+      joins.push({ day, chain: on, times: Math.floor(turn / 3) })
       turn++
       km = 0
     }
@@ -80,5 +112,6 @@ export function quarry(diary: Diary, random: Random): void {
   }
   look(diary, STORY_DAYS - 25, 'quarry-cassette', { 13: 'good', 15: 'good', 17: 'good', 19: 'fresh' })
   look(diary, STORY_DAYS - 25, 'quarry-ring', 'watch')
+  joinLinks(diary, joins)
   plan(diary, 'quarry', { name: 'White road weekend', inDays: 19, days: 2, km: 180, condition: 'dry-gravel' })
 }

@@ -48,6 +48,18 @@ test('re-wax three chains and clean the bike: planned, run by its clocks, reload
   await clocks.getByRole('button', { name: '1 min more' }).click()
   await expect(clocks.getByRole('timer')).toHaveText(/^(3:0\d|2:5\d)$/)
 
+  // The clock is in sight on every other station too, and rings there.
+  await goTo(page, 'Miles')
+  const goingOn = page.getByRole('region', { name: 'The wash that is going on' })
+  await expect(goingOn.getByRole('timer')).toHaveText(/^Put the water on: [23]:\d\d$/)
+  await minutesOn(page, 4)
+  await expect(goingOn.getByRole('timer')).toHaveText('Put the water on: the wait is over')
+  await expect(page).toHaveTitle(/^Put the water on: the wait is over · Miles/)
+  await expectAccessible(page)
+  await goingOn.getByRole('link', { name: 'Back to the wash' }).click()
+  await expect(stepNow(page)).toHaveText('Bike onto the stand')
+  await expect(goingOn).toBeHidden()
+
   // On through the steps, by the clocks.
   const next = page.getByRole('button', { name: /^(Done|Begin|Begin early)$/ })
   for (let tap = 0; tap < 120; tap++) {
@@ -166,4 +178,70 @@ test('with gloves, on a phone: everything that is tapped while washing is 48 pix
   await expect(main.getByRole('button', { name: 'Done' })).toBeVisible()
   expect(await tooLow()).toEqual([])
   await expectAccessible(page)
+})
+
+test('two bikes in one session: one pair of hands, one stand, and each chain in the log by what was done to it', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await washOf(page, 'Sparrow')
+  await page.getByLabel('How', { exact: true }).selectOption('wipe')
+  await page.getByLabel('Wash another bike along with it').selectOption('Kite')
+  const along = page.getByRole('region', { name: 'Along with it: Kite' })
+  await along.getByLabel('How', { exact: true }).selectOption('drip')
+  const plan = page.getByRole('region', { name: 'The next wash: wipe and lube, Kite drip lube only' })
+  await expect(plan).toContainText(
+    /\d+ minutes, \d+ of them hands on\. One step after another it would be \d+\./,
+  )
+  // Kite has a motor, and Sparrow has none.
+  await plan.getByText('The steps as a list').click()
+  await expect(plan.getByRole('list', { name: 'Steps' })).toContainText('Power off, battery out, Kite')
+  await expect(plan).toContainText(/Sparrow: 106 drops.*Kite: 122 drops/)
+  await expectAccessible(page)
+
+  await page.getByRole('button', { name: 'Start the wash of Sparrow and Kite' }).click()
+  await expect(page.getByText(/^Sparrow and Kite, done at about/)).toBeVisible()
+  const next = page.getByRole('button', { name: /^(Done|Begin|Begin early)$/ })
+  for (let tap = 0; tap < 80; tap++) {
+    const heading = (await stepNow(page).textContent()) ?? ''
+    if (heading.startsWith('Done in')) break
+    if (heading.startsWith('Hands free')) await minutesOn(page, 3)
+    else await next.click()
+  }
+  const main = page.getByRole('main')
+  await expect(stepNow(page)).toHaveText(/^Done in \d+ minutes\.$/)
+  await expect(main).toContainText('Wide chain: wiped, wet lube')
+  await expect(main).toContainText('Chain 3: wiped')
+  await page.getByRole('button', { name: 'Log the wash' }).click()
+  await expect(page.getByText('Wash logged.', { exact: true })).toBeVisible()
+  for (const bike of ['Sparrow', 'Kite']) {
+    await page.keyboard.press('b')
+    await page.getByRole('menuitem', { name: bike }).click()
+    await expect(page.getByText(/^Put on (just now|today|0 days ago)/)).toBeVisible()
+  }
+})
+
+test('chains in turn: whose turn it is and when, every so many kilometres if one likes, and how they sounded on the ride', async ({
+  page,
+}) => {
+  await washOf(page, 'Quarry')
+  const hooks = page.getByRole('region', { name: /^(Next on|Chains in turn)/ })
+  await expect(hooks).toContainText(/Together they go about .{3,8}km more, probably/)
+  await expect(hooks).toContainText(/joining link closed \d of 5 times/)
+  await hooks.getByLabel('Chains take turns').selectOption('every 300 km')
+  await expect(page.getByText('Chains take turns every 300 km.', { exact: true })).toBeVisible()
+  await expect(hooks.getByLabel('Chains take turns')).toHaveValue('300')
+  await expectAccessible(page)
+
+  await goTo(page, 'Today')
+  const asked = page.getByRole('region', { name: 'How was the chain on the last ride?' })
+  const heron = asked.getByRole('group', { name: /^Heron/ })
+  await heron.getByRole('radio', { name: 'dry' }).click()
+  await expect(heron).toBeHidden()
+  await expectAccessible(page)
+  await page.keyboard.press('b')
+  await page.getByRole('menuitem', { name: 'Heron' }).click()
+  await goTo(page, 'Wash')
+  await page.getByText(/^How long .* lasts on your chains/).click()
+  await expect(page.getByText(/after 1 tap probably/)).toBeVisible()
 })

@@ -141,7 +141,12 @@ export function Shell() {
   const location = useLocation()
   useTheme()
   useBench()
-  useShellKeys(() => garage.bikes.size > 0 && setBikesOpen(true))
+  useShellKeys(() => {
+    if (garage.bikes.size === 0) return
+    // The menu hangs from the bar: from far down the page it would open out of sight.
+    window.scrollTo(0, 0)
+    setBikesOpen(true)
+  })
   useAnchor()
   useMissingPieces()
   const station = STATION_LIST.find(({ path }) => path === location.pathname)

@@ -7,8 +7,8 @@ import { AnswersContext, useAnswer, type Answered, type Answering } from './use-
 type Planned = Answered<'wash-plan'>
 
 /** Answers at once with the number of steps as the minutes. */
-const answering = (<N extends 'wash-plan'>() =>
-  answerKeeper<N>({
+const answering = (() =>
+  answerKeeper<'wash-plan'>({
     ask: (question) => ({
       done: Promise.resolve({
         plan: { minutes: question.tasks.length, start: {}, provenMin: question.tasks.length },

@@ -1,6 +1,7 @@
 import { createContext, useContext, useMemo, useSyncExternalStore } from 'react'
 import type { BikeId, PartId } from '../core/log/entry.ts'
 import { onBike, type ChainNow, type WearAnswer } from '../core/wear/outlook.ts'
+import type { KeptDraws } from '../core/wear/kept-draws.ts'
 import type { RiderOutlook } from '../core/wear/rider-outlook.ts'
 
 /** What is known of one rider's chains at the moment. */
@@ -108,6 +109,12 @@ export function useAnswers(chains: readonly PartId[]): Answers {
     [groups, chains],
   )
   return useSyncExternalStore(subscribe, read)
+}
+
+/** The posterior's draws that hold a chain, for what is simulated from them; undefined until they are there. */
+export function useDrawsOf(chain: PartId | undefined): KeptDraws | undefined {
+  const { subscribe, groups } = useStore()
+  return useSyncExternalStore(subscribe, () => answerFor(groups(), chain)?.group.outlook?.draws)
 }
 
 /** How it stands with several chains, in their order. */

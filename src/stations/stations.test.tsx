@@ -335,7 +335,7 @@ describe('Wash', () => {
     await userEvent.click(screen.getByRole('radio', { name: 'immersion wax' }))
     expect(screen.getByText(/Hot wax burns and can catch fire/)).not.toBeNull()
     await userEvent.click(screen.getByRole('radio', { name: 'degreased on the bike' }))
-    expect(screen.getByText(/Solvents: air the room/)).not.toBeNull()
+    expect(screen.getByText(/Air the room, wear gloves, no flame/)).not.toBeNull()
   })
 
   test('draws the lubricant’s life ride by ride', () => {

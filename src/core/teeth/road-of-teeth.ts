@@ -1,5 +1,5 @@
 import { seededRandom } from '../stats/random.ts'
-import { keptElongation, keptWearKm, type KeptChainDraws, type KeptDraws } from '../wear/kept-draws.ts'
+import { keptChain, keptElongation, keptWearKm, type KeptDraws } from '../wear/kept-draws.ts'
 import type { AskedSet } from './asked-teeth.ts'
 import { conformed, followRate } from './conform.ts'
 
@@ -9,15 +9,6 @@ export interface RoadOfTeeth {
   readonly now: readonly Float64Array[]
   /** For each piece of evidence the same of its sprocket when it was found, and the chain's elongation then. */
   readonly then: readonly { readonly worn: Float64Array; readonly chain: Float64Array }[]
-}
-
-/** A chain that nothing is known of is one of the rider's, new when it was fitted. */
-function chainOf(draws: KeptDraws, id: string): KeptChainDraws {
-  const known = draws.chains[id]
-  if (known) return known
-  const none = new Float32Array(draws.count)
-  const { beta, lateTimes, lateFrom, rider } = draws
-  return { rate: rider, start: none, wearKm: none, beta, lateTimes, lateFrom }
 }
 
 /** One draw in so many takes a set that is said to be new for one that was not: logs are wrong about that now and then. */
@@ -45,7 +36,7 @@ export function roadOfTeeth(draws: KeptDraws, set: AskedSet, seed: number): Road
     })
   let gone: Float64Array = new Float64Array(count)
   set.stretches.forEach((stretch, s) => {
-    const chain = chainOf(draws, stretch.chain)
+    const chain = keptChain(draws, stretch.chain)
     if (stretch.gone) {
       gone = keptWearKm(draws, stretch.gone)
       elongation = keptElongation(chain, gone)

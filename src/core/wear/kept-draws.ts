@@ -83,6 +83,15 @@ export function keepDraws(
   }
 }
 
+/** A chain's draws; one that nothing is known of is one of the rider's, new when it was fitted. */
+export function keptChain(draws: KeptDraws, id: string): KeptChainDraws {
+  const known = draws.chains[id]
+  if (known) return known
+  const none = new Float32Array(draws.count)
+  const { beta, lateTimes, lateFrom, rider } = draws
+  return { rate: rider, start: none, wearKm: none, beta, lateTimes, lateFrom }
+}
+
 /** A seed of its own for each multiplier, whatever else is asked. */
 const seedOf = (factor: Factor): number =>
   [...factor].reduce((seed, letter) => Math.imul(seed, 31) + letter.charCodeAt(0), 17)

@@ -18,6 +18,7 @@ import { lookSchema } from './look.ts'
 import { pictureSchema } from './picture.ts'
 import { washSchema } from './wash.ts'
 import { kitSchema } from './kit.ts'
+import { rotationSchema } from './rotation.ts'
 import { linkCheckSchema } from './link-check.ts'
 import { lubeCheckSchema } from './lube-check.ts'
 import { sessionSchema } from './session.ts'
@@ -49,6 +50,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   'link-check': linkCheckSchema,
   session: sessionSchema,
   kit: kitSchema,
+  rotation: rotationSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

@@ -19,6 +19,7 @@ import { DUE_MARKS } from '../../ui/road/marks.ts'
 import { sharedScale } from './shared-scale.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import { UnsavedNote } from './UnsavedNote.tsx'
+import { AfterRide } from './AfterRide.tsx'
 import { ComingUp } from './ComingUp.tsx'
 import { useForecasts } from '../../session/use-forecasts.ts'
 import { useAllJudged, type JudgedBike } from '../../session/verdicts.ts'
@@ -225,6 +226,7 @@ export default function Today() {
           <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} scale={scale} />
         ))}
       </ul>
+      <AfterRide reports={lines.map(({ report }) => report)} />
       <ComingUp bikes={lines} />
       <UnsavedNote />
     </>

@@ -1,6 +1,7 @@
 import { useWatch } from 'react-hook-form'
 import { object, string } from 'yup'
 import type { WashMethod } from '../../core/log/kinds/wash.ts'
+import type { StepKind } from '../../core/session/step-kinds.ts'
 import { LUBES, type Lube } from '../../core/lube/lubes.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { chainOnBike } from './chain-on-bike.ts'
@@ -13,6 +14,7 @@ import { dayOf, momentOf } from '../../ui/parts/day.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
+import { STEP_WORDS } from '../../ui/words/step-words.ts'
 
 const METHODS: readonly WashMethod[] = ['wipe', 'on-bike', 'off-bike', 'none']
 
@@ -32,26 +34,16 @@ function howTo(lube: Lube | undefined, links: number, turns: string): string | u
   }
 }
 
-function cautionsFor(method: WashMethod, lube: Lube | undefined, motor: boolean): string[] {
-  return [
-    ...(lube === 'immersion-wax'
-      ? [
-          'Hot wax burns and can catch fire: a thermostatic pot, never a flame, never unattended. A chain with water in it makes hot wax spit.',
-        ]
-      : []),
-    ...(method === 'on-bike' || method === 'off-bike'
-      ? [
-          'Solvents: air the room, wear gloves, no flame. Keep every spray off rotor, pads, hub and bottom-bracket bearings. Some chain makers forbid solvents: their word comes first.',
-        ]
-      : []),
-    ...(motor ? ['Power off and battery out before you begin.'] : []),
-    ...(lube !== undefined && lube !== 'none'
-      ? [
-          'Oil on a rotor or pad ruins the brake. Oily rags can heat up by themselves: dry them flat outside or keep them in a closed metal tin.',
-        ]
-      : []),
-  ]
-}
+/** The steps of a wash whose cautions hold for what is being logged. */
+const stepsOf = (method: WashMethod, lube: Lube | undefined, hasMotor: boolean): readonly StepKind[] => [
+  ...(hasMotor ? (['power-off'] as const) : []),
+  ...(method === 'on-bike' ? (['degrease-chain'] as const) : []),
+  ...(method === 'off-bike' ? (['soak-chain'] as const) : []),
+  ...(lube === 'immersion-wax' ? (['pot-on', 'dry-chain'] as const) : []),
+  ...(lube !== undefined && lube !== 'none' && lube !== 'immersion-wax'
+    ? (['shield-rotors', 'wipe-off'] as const)
+    : []),
+]
 
 type Put = Lube | 'unchanged'
 const PUTS: readonly Put[] = [...LUBES, 'unchanged']
@@ -130,9 +122,15 @@ export function LogWash({ report, chain }: Props) {
           ]}
         />
         {how && <p className="text-[0.95rem] text-steel">{how}</p>}
-        {cautionsFor(method, lube, report.bike.entry.motor !== 'none').map((caution) => (
-          <CautionNote key={caution}>{caution}</CautionNote>
-        ))}
+        {stepsOf(method, lube, report.bike.entry.motor !== 'none').map((kind) => {
+          const { name, care } = STEP_WORDS[kind]
+          return (
+            <CautionNote key={kind}>
+              {kind === 'power-off' && `${name}. `}
+              {care}
+            </CautionNote>
+          )
+        })}
         <TextField
           label="Day"
           type="date"

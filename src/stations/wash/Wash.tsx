@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { lubeBefore } from '../../core/strategy/facts/lube-before.ts'
-import { SWAPS, type Verdict } from '../../core/strategy/verdict.ts'
+import { SWAPS } from '../../core/strategy/verdict.ts'
 import { useJudged, type JudgedBike } from '../../session/verdicts.ts'
 import { STATIONS } from '../../ui/places.ts'
 import type { WashPlan } from './plan/use-wash-plan.ts'
@@ -9,7 +9,7 @@ import { Standing } from './Standing.tsx'
 import { washFacts } from '../../core/strategy/facts/wash-facts.ts'
 import { livesOf } from '../../core/strategy/facts/own-lives.ts'
 import { isWet } from '../../core/exposure/conditions.ts'
-import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
+import type { ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { daysBetween } from '../../core/units/days.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -21,7 +21,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
 import { sayDay, sayKm } from '../../ui/words/numbers.ts'
-import { HookBoard } from './HookBoard.tsx'
+import { HookBoard } from './hooks/HookBoard.tsx'
 import { LifeStrip } from './LifeStrip.tsx'
 import { LogWash } from './LogWash.tsx'
 import { LubeTap } from './LubeTap.tsx'
@@ -78,16 +78,10 @@ function useWashes(chain: ChainReport | undefined) {
 }
 
 /** What is planned soon and wants fresh lube first; or that the chain is to be swapped, and not washed. */
-function FirstOfAll({
-  report,
-  verdict,
-}: {
-  readonly report: BikeReport
-  readonly verdict: Verdict | undefined
-}) {
+function FirstOfAll({ report, verdict, answer }: JudgedBike) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const event = lubeBefore(report, livesOf(garage))
+  const event = lubeBefore(report, answer, livesOf(garage))
   if (verdict && SWAPS.includes(verdict.action))
     return (
       <p role="note" className="border-l-4 border-ochre pl-3">
@@ -139,7 +133,7 @@ function WashOf({
       >
         {sayClock(report, chain, verdict?.lube ?? lubeAhead(report, judged.answer), units)}
       </Answer>
-      <FirstOfAll report={report} verdict={verdict} />
+      <FirstOfAll {...judged} />
       <LifeStrip chain={chain} own={own} />
       <LubeTap chain={chain} look={facts.wants.look} />
       <div className="border-t border-hairline pt-6">

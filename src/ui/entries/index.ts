@@ -8,6 +8,7 @@ import { event } from './event.ts'
 import { fit } from './fit.ts'
 import type { KindWords } from './kind-words.ts'
 import { kit } from './kit.ts'
+import { rotation } from './rotation.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
 import { session } from './session.ts'
@@ -53,6 +54,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   zeroing,
   session,
   kit,
+  rotation,
   limit,
   plan,
   withdraw,

@@ -79,7 +79,7 @@ export const MATERIAL_NAMES: Readonly<Record<Material, string>> = {
   hook: 'wire hooks',
   bar: 'a round bar',
   'link-pliers': 'joining-link pliers',
-  'joining-link': 'a fresh joining link, if the old one is used up',
+  'joining-link': 'a fresh joining link (if the old one is used up)',
   lube: 'lube',
   'chain-bath': 'chain bath',
   'cassette-tools': 'chain whip and cassette tool',

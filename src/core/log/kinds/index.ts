@@ -20,6 +20,7 @@ import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
 import { session } from './session.ts'
 import { limit } from './limit.ts'
+import { rotation } from './rotation.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -48,6 +49,7 @@ export const KINDS = {
   session,
   kit,
   limit,
+  rotation,
   plan,
   event,
   withdraw,

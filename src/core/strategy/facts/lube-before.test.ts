@@ -18,7 +18,7 @@ const tour = (km: number, more: Partial<Extract<EntryDraft, { kind: 'event' }>> 
   ...more,
 })
 const before = (...drafts: readonly EntryDraft[]) =>
-  lubeBefore(reportOn([...commuter, ...drafts], JUDGED_AT), ownLives([]))?.name
+  lubeBefore(reportOn([...commuter, ...drafts], JUDGED_AT), undefined, ownLives([]))?.name
 
 test('a tour that is longer than what is on the chain lasts asks for fresh lube before it', () => {
   // Wet lube lasts 250 km of dry road.
@@ -36,4 +36,23 @@ test('rain on a dry lube and mud on any do too, however short', () => {
 test('what is far off, or comes when the chain is due anyway, is not said', () => {
   expect(before(LUBED, tour(400, { starts: noon(5, 20) }))).toBeUndefined()
   expect(before(tour(400))).toBeUndefined()
+})
+
+test('the way there is counted by the forecast where there is one, as every screen counts it', () => {
+  const report = reportOn([...commuter, LUBED, tour(150)], JUDGED_AT)
+  const begins = (p50: number) => ({
+    events: [
+      {
+        event: 'tour',
+        beginsKm: { p10: p50, p50, p90: p50 },
+        ends: { p10: 0, p50: 0, p90: 0 },
+        pastBefore: 0,
+        pastAfter: 0,
+        mayRead: 1,
+        advice: 'after' as const,
+      },
+    ],
+  })
+  const asked = (km: number) => lubeBefore(report, begins(km), ownLives([]))?.name
+  expect([asked(0), asked(140)]).toEqual([undefined, 'Tour'])
 })

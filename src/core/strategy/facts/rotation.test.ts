@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import type { LubeFacts } from './lube.ts'
-import { rotationOf, type HookChain } from './rotation.ts'
+import { rotationOf, type HookChain, type RotationBy } from './rotation.ts'
 
 const lube = (due: boolean, leftKm: number): LubeFacts => ({
   lube: 'immersion-wax',
@@ -17,32 +17,40 @@ const chain = (id: string, percent: number | undefined, isDue = false, isOn = fa
   percent,
   facts: lube(isDue, isDue ? 0 : 280),
 })
-const dry = false
+const ahead = { aheadInKm: { p10: 40, p50: 66, p90: 130 } }
+const dry: RotationBy = { isRainAhead: false, ahead, everyKm: undefined, turnKm: 120 }
 
 test('the least worn of those that are ready is next, and the one that is on gives way when it is ahead', () => {
-  const rotation = rotationOf(
-    [chain('A', 0.3, false, true), chain('B', 0.27), chain('C', 0.28), chain('D', 0.2, true)],
-    dry,
-  )
+  const chains = [chain('A', 0.3, false, true), chain('B', 0.27), chain('C', 0.28), chain('D', 0.2, true)]
+  const rotation = rotationOf(chains, dry)
   expect(rotation?.next).toEqual({ id: 'B', why: 'least-worn' })
-  // 0.05 % ahead of B is 0.02 % from now; 0.3 % in 1000 km until now: 66.7 km, before the wax is used up.
-  expect(rotation?.swapInKm).toBeCloseTo(200 / 3, 6)
-  expect(rotationOf([chain('A', 0.4, false, true), chain('B', 0.27)], dry)?.swapInKm).toBe(0)
+  expect(rotation?.giveWay).toEqual({ inKm: 66, why: 'ahead', range: ahead.aheadInKm })
+  // While that is being worked out only the wax is known: 280 km are left.
+  expect(rotationOf(chains, { ...dry, ahead: undefined })?.giveWay).toEqual({ inKm: 280, why: 'lube' })
+})
+
+test('a turn of a fixed length ends when it is over, and no sooner for being ahead', () => {
+  const chains = [chain('A', 0.4, false, true), chain('B', 0.27)]
+  expect(rotationOf(chains, { ...dry, everyKm: 300 })?.giveWay).toEqual({ inKm: 180, why: 'turn' })
+  expect(rotationOf(chains, { ...dry, everyKm: 100 })?.giveWay).toEqual({ inKm: 0, why: 'turn' })
+  expect(rotationOf(chains, { ...dry, everyKm: 1000 })?.giveWay).toEqual({ inKm: 280, why: 'lube' })
 })
 
 test('used-up wax makes a chain give way too', () => {
-  expect(rotationOf([chain('A', 0.2, true, true), chain('B', 0.27)], dry)?.swapInKm).toBe(0)
+  expect(rotationOf([chain('A', 0.2, true, true), chain('B', 0.27)], dry)?.giveWay).toEqual({
+    inKm: 0,
+    why: 'lube',
+  })
 })
 
 test('before rain the most worn goes on, or stays on', () => {
-  const wet = true
+  const wet = { ...dry, isRainAhead: true }
   expect(rotationOf([chain('A', 0.2, false, true), chain('B', 0.27), chain('C', 0.3)], wet)?.next).toEqual({
     id: 'C',
     why: 'rain',
   })
-  expect(
-    rotationOf([chain('A', 0.4, false, true), chain('B', 0.27), chain('C', 0.3)], wet)?.next,
-  ).toBeUndefined()
+  const stays = rotationOf([chain('A', 0.4, false, true), chain('B', 0.27), chain('C', 0.3)], wet)
+  expect([stays?.next, stays?.giveWay]).toEqual([undefined, undefined])
 })
 
 test('a set that drifts apart is told', () => {
@@ -56,7 +64,8 @@ test('a set that drifts apart is told', () => {
 
 test('with none ready there is none to put on, and one chain is no set', () => {
   const rotation = rotationOf([chain('A', 0.3, false, true), chain('B', 0.2, true)], dry)
+  expect(rotation).toMatchObject({ isNoneReady: true })
   expect(rotation?.next).toBeUndefined()
-  expect(rotation?.swapInKm).toBeUndefined()
+  expect(rotation?.giveWay).toBeUndefined()
   expect(rotationOf([chain('A', 0.3, false, true)], dry)).toBeUndefined()
 })

@@ -3,7 +3,7 @@ import { LUBED, reportOn } from '../../../../test/judged.ts'
 import { commuter, noon, ride, written } from '../../../../test/log.ts'
 import type { EntryDraft } from '../../log/entries.ts'
 import { replay } from '../../log/replay.ts'
-import { washFacts } from './wash-facts.ts'
+import { isLookAsked, washFacts } from './wash-facts.ts'
 
 const spare: readonly EntryDraft[] = [
   {
@@ -96,4 +96,20 @@ test('a way that is said to fit into the time does: its least minutes are the pl
   expect(leastMin.spray).toBeLessThan(leastMin.drip)
   expect(leastMin.degrease).toBeGreaterThan(leastMin.wipe)
   expect(leastMin['re-wax']).toBeLessThan(leastMin['strip-wax'])
+})
+
+test('after a ride it is asked how the chain was: once, while it is fresh in the ear, and not of a bare chain', () => {
+  const ridden = ride(3, 31, 40)
+  const lubed = { ...LUBED, at: noon(3, 25) }
+  const asked = (...drafts: readonly EntryDraft[]): boolean => {
+    const log = [...commuter, ...drafts]
+    return isLookAsked(replay(written(log)), reportOn(log))
+  }
+  expect(asked(lubed, ridden)).toBe(true)
+  expect(asked(ridden)).toBe(false)
+  expect(asked(lubed, ride(3, 28, 40))).toBe(false)
+  expect(asked(lubed, ridden, { kind: 'lube-check', at: noon(4, 1), chain: 'chain', look: 'quiet' })).toBe(
+    false,
+  )
+  expect(asked({ ...LUBED, at: noon(4, 1) }, ridden)).toBe(false)
 })

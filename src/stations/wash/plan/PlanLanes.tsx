@@ -2,7 +2,7 @@ import type { SessionPlan } from '../../../core/session/plan.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
-import { lanesOf, type WaitSpan } from './lanes.ts'
+import { bikeSpans, freeSpans, lanesOf, type HandsSpan, type WaitSpan } from './lanes.ts'
 import type { StepTag } from './step-tag.ts'
 
 const [WIDE, WIDE_NARROW] = [1000, 380]
@@ -10,6 +10,8 @@ const LEFT = 84
 const HANDS_Y = 26
 const HANDS_HIGH = 46
 const LANE = 30
+/** Room for the names of the bikes under the hands. */
+const BIKES_HIGH = 24
 
 interface Props {
   readonly steps: readonly WashStep[]
@@ -58,12 +60,101 @@ function Wait({
   )
 }
 
+/** The lane of hands: its steps, its free minutes, and below it which bike hands are at. */
+function Hands({
+  hands,
+  minutes,
+  x,
+  tagOf,
+}: {
+  readonly hands: readonly HandsSpan[]
+  readonly minutes: number
+  readonly x: (min: number) => number
+  readonly tagOf: StepTag
+}) {
+  const scale = x(1) - x(0)
+  return (
+    <>
+      {hands.map(({ step, name, fromMin, toMin }) => {
+        const width = Math.max(1.5, (toMin - fromMin) * scale - 1.5)
+        const { short } = STEP_WORDS[step.kind]
+        const label = [short + name, short].find((text) => width > roomFor(text))
+        return (
+          <g key={step.id}>
+            <title>{`${STEP_WORDS[step.kind].name}${name}, ${step.handsMin} min`}</title>
+            <rect
+              x={x(fromMin)}
+              y={HANDS_Y}
+              width={width}
+              height={HANDS_HIGH}
+              className={step.worth === undefined ? 'fill-ink' : 'fill-steel'}
+            />
+            {label !== undefined && (
+              <text
+                x={x(fromMin) + width / 2}
+                y={HANDS_Y + HANDS_HIGH / 2 + 4}
+                textAnchor="middle"
+                className="fill-paper text-[11px] font-semibold"
+              >
+                {label}
+              </text>
+            )}
+          </g>
+        )
+      })}
+      {freeSpans(hands, minutes).map(({ fromMin, toMin }) => {
+        const text = [`free ${toMin - fromMin} min`, 'free'].find(
+          (one) => (toMin - fromMin) * scale > roomFor(one),
+        )
+        return (
+          text !== undefined && (
+            <text
+              key={fromMin}
+              x={(x(fromMin) + x(toMin)) / 2}
+              y={HANDS_Y + HANDS_HIGH / 2 + 4}
+              textAnchor="middle"
+              className="fill-steel text-[11px]"
+            >
+              {text}
+            </text>
+          )
+        )
+      })}
+      {bikeSpans(hands).map(({ bike, fromMin, toMin }) => {
+        const y = HANDS_Y + HANDS_HIGH + 6
+        const name = tagOf({ bike })
+        return (
+          <g key={fromMin}>
+            <title>{name}</title>
+            <path
+              d={`M${x(fromMin) + 0.5} ${y}v5H${x(toMin) - 2}v-5`}
+              className="fill-none stroke-steel"
+              strokeWidth={1.2}
+            />
+            {(toMin - fromMin) * scale > roomFor(name) - 8 && (
+              <text
+                x={(x(fromMin) + x(toMin)) / 2}
+                y={y + 17}
+                textAnchor="middle"
+                className="fill-ink text-[11px]"
+              >
+                {name}
+              </text>
+            )}
+          </g>
+        )
+      })}
+    </>
+  )
+}
+
 /** The wash as lanes: hands on top, and below them everything that goes on by itself; the list beside it says the same. */
 export function PlanLanes({ steps, plan, tagOf, done }: Props) {
   const isNarrow = useNarrow()
   const wide = isNarrow ? WIDE_NARROW : WIDE
   const { hands, waits } = lanesOf(steps, plan, tagOf)
-  const high = HANDS_Y + HANDS_HIGH + 22 + LANE * waits.length + 30
+  const bikesHigh = bikeSpans(hands).length > 0 ? BIKES_HIGH : 0
+  const high = HANDS_Y + HANDS_HIGH + bikesHigh + 22 + LANE * waits.length + 30
   const scale = (wide - LEFT - 16) / Math.max(1, plan.minutes)
   const x = (min: number): number => LEFT + min * scale
   const every = plan.minutes > 60 ? (isNarrow ? 30 : 10) : isNarrow ? 10 : 5
@@ -94,33 +185,9 @@ export function PlanLanes({ steps, plan, tagOf, done }: Props) {
       <text x={0} y={HANDS_Y + HANDS_HIGH / 2 + 4} className="fill-ink text-[12px] font-semibold">
         hands
       </text>
-      {hands.map(({ step, name, fromMin, toMin }) => {
-        const width = Math.max(1.5, (toMin - fromMin) * scale - 1.5)
-        return (
-          <g key={step.id}>
-            <title>{`${STEP_WORDS[step.kind].name}${name}, ${step.handsMin} min`}</title>
-            <rect
-              x={x(fromMin)}
-              y={HANDS_Y}
-              width={width}
-              height={HANDS_HIGH}
-              className={step.worth === undefined ? 'fill-ink' : 'fill-steel'}
-            />
-            {width > roomFor(STEP_WORDS[step.kind].short + name) && (
-              <text
-                x={x(fromMin) + width / 2}
-                y={HANDS_Y + HANDS_HIGH / 2 + 4}
-                textAnchor="middle"
-                className="fill-paper text-[11px] font-semibold"
-              >
-                {STEP_WORDS[step.kind].short + name}
-              </text>
-            )}
-          </g>
-        )
-      })}
+      <Hands hands={hands} minutes={plan.minutes} x={x} tagOf={tagOf} />
       {waits.map(({ lane, spans }, i) => {
-        const y = HANDS_Y + HANDS_HIGH + 26 + LANE * i
+        const y = HANDS_Y + HANDS_HIGH + bikesHigh + 26 + LANE * i
         return (
           <g key={`${lane} ${i}`}>
             {(i === 0 || waits[i - 1]?.lane !== lane) && (

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import { planSession } from '../../../core/session/plan.ts'
 import { washSteps } from '../../../core/session/wash-steps.ts'
 import { sayClock } from '../run/use-clocks.ts'
-import { lanesOf } from './lanes.ts'
+import { bikeSpans, freeSpans, lanesOf } from './lanes.ts'
 
 const steps = washSteps({
   way: 're-wax',
@@ -35,5 +35,40 @@ test('a clock says minutes and seconds, and 0:00 only when it is over', () => {
     '0:01',
     '0:00',
     '0:00',
+  ])
+})
+
+test('stretches at one bike follow one another, and none is broken by what the bikes share', () => {
+  const span = (bike: string | undefined, fromMin: number, toMin: number) => ({
+    step: {
+      id: `${fromMin}`,
+      kind: 'rinse' as const,
+      handsMin: toMin - fromMin,
+      times: 1,
+      ...(bike && { bike }),
+    },
+    name: '',
+    fromMin,
+    toMin,
+  })
+  expect(
+    bikeSpans([span('a', 0, 3), span(undefined, 3, 4), span('a', 4, 6), span('b', 8, 9), span('a', 9, 12)]),
+  ).toEqual([
+    { bike: 'a', fromMin: 0, toMin: 6 },
+    { bike: 'b', fromMin: 8, toMin: 9 },
+    { bike: 'a', fromMin: 9, toMin: 12 },
+  ])
+  expect(bikeSpans([span(undefined, 0, 3)])).toEqual([])
+})
+
+test('hands are free between two steps and at the end, where it is for a while', () => {
+  const hands = lanesOf(
+    ['rinse', 'drops', 'spray'].map((id) => ({ id, kind: 'rinse' as const, handsMin: 3, times: 1 })),
+    { minutes: 25, start: { rinse: 0, drops: 4, spray: 15 }, provenMin: 25 },
+    () => '',
+  ).hands
+  expect(freeSpans(hands, 25)).toEqual([
+    { fromMin: 7, toMin: 15 },
+    { fromMin: 18, toMin: 25 },
   ])
 })

@@ -26,6 +26,41 @@ export interface WaitLane {
   readonly spans: readonly WaitSpan[]
 }
 
+/** A stretch of minutes in which hands are at one bike and no other. */
+export interface BikeSpan {
+  readonly bike: string
+  readonly fromMin: number
+  readonly toMin: number
+}
+
+/** Which bike hands are at, one stretch after another; empty where there is only one. What the bikes share breaks no stretch. */
+export function bikeSpans(hands: readonly HandsSpan[]): readonly BikeSpan[] {
+  const spans: { bike: string; fromMin: number; toMin: number }[] = []
+  for (const { step, fromMin, toMin } of hands) {
+    if (step.bike === undefined) continue
+    const last = spans.at(-1)
+    if (last?.bike === step.bike) last.toMin = toMin
+    else spans.push({ bike: step.bike, fromMin, toMin })
+  }
+  return spans
+}
+
+/** Minutes in which hands are free while something waits. */
+export interface FreeSpan {
+  readonly fromMin: number
+  readonly toMin: number
+}
+
+/** Free minutes that are worth a word: time for a check of the bike, or a cup of tea. */
+const WORTH_SAYING_MIN = 3
+
+/** When hands are free for a while, before the end. @param hands in order */
+export const freeSpans = (hands: readonly HandsSpan[], minutes: number): readonly FreeSpan[] =>
+  [...hands.map(({ fromMin }) => fromMin), minutes].flatMap((toMin, i) => {
+    const fromMin = hands[i - 1]?.toMin ?? 0
+    return toMin - fromMin >= WORTH_SAYING_MIN ? [{ fromMin, toMin }] : []
+  })
+
 /** A plan as lanes: hands, and one lane or more for every place where something waits, in the order in which they are first used. */
 export function lanesOf(
   steps: readonly WashStep[],

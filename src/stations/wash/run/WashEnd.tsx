@@ -5,6 +5,7 @@ import { fittedLink, type PartState } from '../../../core/log/garage.ts'
 import { SESSION_BOUNDS } from '../../../core/log/kinds/session.ts'
 import { isLeftBare, outcomeOf, wasFitted, type ChainOutcome } from '../../../core/session/outcome.ts'
 import { closingsOf } from '../../../core/strategy/fitting-checks.ts'
+import { linkOfChain } from '../../../core/strategy/relay-facts.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { useAllReports, useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
@@ -48,12 +49,17 @@ function useOutcomes({ washes, run }: KeptRun): readonly BikeOutcome[] {
     if (!report) return []
     const isFitted = wasFitted(wash.job, run)
     const off = report.chain?.part.entry.part
-    const held = isFitted ? fittedLink(garage, wash.bike) : undefined
+    const swap =
+      isFitted && off !== undefined && off !== wash.job.fits ? { on: wash.job.fits, off } : undefined
+    // A chain of a set comes with a link of its own, where it has one.
+    const own = swap && linkOfChain(garage, swap.on)
+    const link = own && !own.isElsewhere ? garage.parts.get(own.part) : undefined
+    const held = isFitted ? (link ?? fittedLink(garage, wash.bike)) : undefined
     const spec = held?.entry.spec
     return {
       report,
       outcome: outcomeOf(wash, run),
-      swap: isFitted && off !== undefined && off !== wash.job.fits ? { on: wash.job.fits, off } : undefined,
+      swap,
       link:
         held && spec?.type === 'joining-link'
           ? { held, closing: closingsOf(held) + 1, allowed: spec.closingsAllowed }

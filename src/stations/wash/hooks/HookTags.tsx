@@ -1,9 +1,9 @@
 import { create } from 'qrcode'
 import { useState } from 'react'
 import { useHref } from 'react-router'
-import { Button } from '../../ui/parts/Button.tsx'
-import { Sheet } from '../../ui/parts/Sheet.tsx'
-import { logAddress } from '../../ui/places.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { Sheet } from '../../../ui/parts/Sheet.tsx'
+import { logAddress } from '../../../ui/places.ts'
 
 interface Tagged {
   readonly id: string
