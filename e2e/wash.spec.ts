@@ -121,6 +121,10 @@ test('a black chain and half an hour: which way and why, the kit, what is left o
   await expect(plan).not.toContainText('two bags to shield the rotors')
   await expectAccessible(page)
 
+  // A rainy week or not: where it is asked for, the forecast says what it asks of the chain.
+  await page.getByRole('button', { name: 'Ask for this week’s weather' }).click()
+  await expect(page.getByText(/^Rain on \d of the next [78] days\. \S+/)).toBeVisible()
+
   const lube = page.getByRole('region', { name: 'How does the chain look and sound now?' })
   await lube.getByRole('radio', { name: 'squeaks' }).click()
   await lube.getByText(/^How long .* lasts on your chains/).click()
@@ -210,8 +214,8 @@ test('two bikes in one session: one pair of hands, one stand, and each chain in 
   }
   const main = page.getByRole('main')
   await expect(stepNow(page)).toHaveText(/^Done in \d+ minutes\.$/)
-  await expect(main).toContainText('Wide chain: wiped, wet lube')
-  await expect(main).toContainText('Chain 3: wiped')
+  await expect(main).toContainText('Wide chain of Sparrow: wiped, wet lube')
+  await expect(main).toContainText('Chain 3 of Kite: wiped')
   await page.getByRole('button', { name: 'Log the wash' }).click()
   await expect(page.getByText('Wash logged.', { exact: true })).toBeVisible()
   for (const bike of ['Sparrow', 'Kite']) {

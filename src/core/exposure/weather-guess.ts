@@ -15,7 +15,7 @@ const WET_MM = 0.4
 const FROST_C = 1
 
 /** Whether a bike's rides go on gravel, by what they usually are. */
-const isLoose = (usual: Condition): boolean =>
+export const isLooseSurface = (usual: Condition): boolean =>
   usual === 'dry-gravel' || usual === 'wet-gravel' || usual === 'mud'
 
 /**
@@ -37,7 +37,7 @@ export function conditionFromWeather(
   const near = between(WET_HOURS)
   if (near.length === 0) return undefined
   const wet = near.reduce((sum, { rainMm }) => sum + rainMm, 0) > WET_MM
-  if (isLoose(usual)) return wet ? 'wet-gravel' : 'dry-gravel'
+  if (isLooseSurface(usual)) return wet ? 'wet-gravel' : 'dry-gravel'
   const lately = between(SALT_HOURS)
   const frost = lately.some(({ temperatureC }) => temperatureC < FROST_C)
   const fell = lately.reduce((sum, { rainMm }) => sum + rainMm, 0) > WET_MM

@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { lubeBefore } from '../../core/strategy/facts/lube-before.ts'
 import { SWAPS } from '../../core/strategy/verdict.ts'
@@ -31,6 +31,8 @@ import { WashGoingOn } from './run/WashGoingOn.tsx'
 import { startRun } from '../../core/session/run.ts'
 import { lubeAhead } from '../../core/strategy/when.ts'
 import { sayClock, sayGrounds } from './say-clock.ts'
+import { WeekAhead } from './WeekAhead.tsx'
+import type { WeekWeather } from '../../core/strategy/facts/week-ahead.ts'
 import { WashPlanner } from './plan/WashPlanner.tsx'
 
 /** Drying comes the same day: the next morning is rust. */
@@ -114,7 +116,14 @@ function WashOf({
   const units = useUnits()
   const { report, verdict } = judged
   const washes = useWashes(chain)
-  const facts = useMemo(() => washFacts(garage, report), [garage, report])
+  const [week, setWeek] = useState<WeekWeather>()
+  const facts = useMemo(() => {
+    const made = washFacts(garage, report)
+    // The week's own forecast tells more of the roads to come than the season does.
+    return week && week.days > 0
+      ? { ...made, wants: { ...made.wants, wetShare: week.wetDays / week.days } }
+      : made
+  }, [garage, report, week])
   const own = livesOf(garage)
   return (
     <>
@@ -134,6 +143,7 @@ function WashOf({
         {sayClock(report, chain, verdict?.lube ?? lubeAhead(report, judged.answer), units)}
       </Answer>
       <FirstOfAll {...judged} />
+      <WeekAhead report={report} week={week} onWeek={setWeek} />
       <LifeStrip chain={chain} own={own} />
       <LubeTap chain={chain} look={facts.wants.look} />
       <div className="border-t border-hairline pt-6">

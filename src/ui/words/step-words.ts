@@ -1,4 +1,5 @@
 import type { StepKind } from '../../core/session/step-kinds.ts'
+import type { WashStep } from '../../core/session/wash-steps.ts'
 
 /** A step as it is called on a drawing, in a list, and explained at the stand. */
 export interface StepWords {
@@ -234,3 +235,7 @@ export const WAIT_LANES: Readonly<Partial<Record<StepKind, string>>> = {
   drops: 'chain',
   spray: 'chain',
 }
+
+/** What to do in a step. One that takes the stand again says so. */
+export const sayHow = ({ kind, holds = [] }: Pick<WashStep, 'kind' | 'holds'>): string =>
+  `${holds.includes('stand') ? 'Bike back onto the stand. ' : ''}${STEP_WORDS[kind].how}`

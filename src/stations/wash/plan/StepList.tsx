@@ -3,7 +3,7 @@ import type { SessionPlan } from '../../../core/session/plan.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
-import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { sayHow, STEP_WORDS } from '../../../ui/words/step-words.ts'
 import type { StepTag } from './step-tag.ts'
 
 interface Props {
@@ -24,7 +24,7 @@ export function StepList({ steps, plan, tagOf, lubeOf }: Props) {
       </summary>
       <ol aria-label="Steps" className="divide-y divide-hairline border-y border-hairline text-[0.95rem]">
         {inOrder.map((step) => {
-          const { name, how, wait } = STEP_WORDS[step.kind]
+          const { name, wait } = STEP_WORDS[step.kind]
           return (
             <li key={step.id} className="grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-3 py-2">
               <span className="font-mono text-sm text-steel">min {plan.start[step.id] ?? 0}</span>
@@ -36,7 +36,7 @@ export function StepList({ steps, plan, tagOf, lubeOf }: Props) {
                 </span>
                 , {step.handsMin} min
                 {wait && (step.waitMin ?? 0) > 0 && `; then ${wait} for ${step.waitMin ?? 0} min`}
-                <span className="block text-sm text-steel">{how}</span>
+                <span className="block text-sm text-steel">{sayHow(step)}</span>
                 {step.kind === 'dummy-axle' && <DummyAxleDrawing />}
               </span>
             </li>

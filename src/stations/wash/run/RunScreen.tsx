@@ -15,7 +15,7 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
 import { benchToggled, useScreen, useSend } from '../../../ui/screen-state.ts'
-import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { sayHow, STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
 import type { KeptRun } from './kept-run.ts'
 import { chainOnBike } from '../chain-on-bike.ts'
@@ -93,7 +93,7 @@ export function RunScreen({ kept, onChange }: Props) {
         </h1>
         {words && (
           <p className="mt-2 max-w-[46rem] text-[1.2rem]">
-            {words.how}
+            {sayHow(shown)}
             {shown.kind === 'drops' &&
               wash &&
               amounts &&

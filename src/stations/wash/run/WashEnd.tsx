@@ -69,10 +69,16 @@ function useOutcomes({ washes, run }: KeptRun): readonly BikeOutcome[] {
 }
 
 /** What was done to one bike's chains. */
-function OutcomeRows({ of: { report, outcome, swap } }: { readonly of: BikeOutcome }) {
+function OutcomeRows({
+  of: { report, outcome, swap },
+  isOneOfMany,
+}: {
+  readonly of: BikeOutcome
+  readonly isOneOfMany: boolean
+}) {
   const { garage } = useOpenLog()
   const { bike, name } = report.bike.entry
-  const nameOf = (id: string): string => namePart(garage, id, bike)
+  const nameOf = (id: string): string => namePart(garage, id, isOneOfMany ? undefined : bike, isOneOfMany)
   return (
     <>
       {outcome.map(({ chain, method, lube }) => (
@@ -163,7 +169,7 @@ export function WashEnd({ kept, nowMs, onBack, onOver }: Props) {
       {all.length > 0 && (
         <ul className="divide-y divide-hairline border-y border-hairline">
           {bikes.map((one) => (
-            <OutcomeRows key={one.report.bike.entry.bike} of={one} />
+            <OutcomeRows key={one.report.bike.entry.bike} of={one} isOneOfMany={bikes.length > 1} />
           ))}
         </ul>
       )}

@@ -1,0 +1,79 @@
+import { useEffect, useRef, useState } from 'react'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
+import { livesOf } from '../../core/strategy/facts/own-lives.ts'
+import {
+  weekAdvice,
+  weekWeather,
+  type WeekAdvice,
+  type WeekWeather,
+} from '../../core/strategy/facts/week-ahead.ts'
+import { ServiceError } from '../../services/patient-fetch.ts'
+import { weatherAt } from '../../services/weather.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { LUBE_NAMES } from '../../ui/words/names.ts'
+
+const DAY_MS = 86_400_000
+const DAYS = 7
+
+function sayAdvice(advice: WeekAdvice | undefined, report: BikeReport): string {
+  const lube = report.chain?.lube
+  const name = lube ? LUBE_NAMES[lube.lube] : 'lube'
+  switch (advice) {
+    case 'wet-lube-now':
+      return 'Rain washes dry lube out: put wet lube on before it comes.'
+    case 'lube-now':
+      return `The ${name} does not last through it: put fresh lube on now.`
+    case 'lasts':
+      return `The ${name} lasts through it; dry the chain after each wet ride.`
+    case 'dry':
+      return 'Nothing to do for it.'
+    case undefined:
+      return ''
+  }
+}
+
+interface Props {
+  readonly report: BikeReport
+  readonly week: WeekWeather | undefined
+  readonly onWeek: (week: WeekWeather) => void
+}
+
+/** The week's weather where this bike was last ridden, when it is asked for: rain ahead changes what goes on the chain. */
+export function WeekAhead({ report, week, onWeek }: Props) {
+  const { garage, now } = useOpenLog()
+  const [said, setSaid] = useState<string>()
+  const asking = useRef<AbortController>(undefined)
+  useEffect(() => () => asking.current?.abort(), [])
+  const place = report.bike.rides.findLast((ride) => ride.place)?.place
+  if (!place || report.bike.entry.usualCondition === 'indoor') return null
+  const ask = async (): Promise<void> => {
+    const control = new AbortController()
+    asking.current = control
+    setSaid('Asking the weather service…')
+    try {
+      const to = new Date(Date.parse(now) + DAYS * DAY_MS).toISOString()
+      onWeek(weekWeather(await weatherAt(place, now, to, { signal: control.signal })))
+      setSaid(undefined)
+    } catch (error) {
+      if (control.signal.aborted) return
+      setSaid(error instanceof ServiceError ? error.message : 'The weather service did not answer.')
+    }
+  }
+  return (
+    <p role="status" className="flex flex-wrap items-center gap-x-4 text-[0.95rem]">
+      {week && (
+        <span>
+          Rain on {week.wetDays} of the next {week.days} days.{' '}
+          {sayAdvice(weekAdvice(report, week, livesOf(garage)), report)}
+        </span>
+      )}
+      {said && <span className="text-steel">{said}</span>}
+      {!week && (
+        <Button look="link" className="min-h-11" onClick={() => void ask()}>
+          Ask for this week’s weather
+        </Button>
+      )}
+    </p>
+  )
+}
