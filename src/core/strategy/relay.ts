@@ -133,7 +133,7 @@ function turnsAhead(ask: RelayAsk, curves: ReadonlyMap<PartId, (km: number) => n
 
 /**
  * How a set of chains goes on from what is known of each (methods 8, on the posterior of methods 4): when the one that is on gives
- * way, how far all of them go together, and the turns to come. Draws of the chains belong together, so that what makes all chains
+ * way, how far the whole set lasts, and the turns to come. Draws of the chains belong together, so that what makes all chains
  * of a rider wear faster does not count as a difference between them.
  * @throws RangeError where none waits
  */

@@ -22,7 +22,7 @@ export interface ChosenWash {
   readonly way: WashWay
   readonly judged: WayJudged | undefined
   readonly lube: Exclude<Lube, 'none'>
-  /** What does not go together. */
+  /** What does not mix. */
   readonly mixes: readonly Misfit[]
   /** Chains are dipped, and several may be. */
   readonly isPot: boolean

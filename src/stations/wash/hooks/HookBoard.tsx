@@ -57,7 +57,7 @@ function sayGiveWay({ giveWay }: Rotation, onName: string, units: Units): string
   return `Swap in about ${sayAboutKm(inKm, units)}${spread}: ${because}.`
 }
 
-/** How far the chains are apart, and how far they go together. */
+/** How far the chains are apart, and how far the whole set lasts. */
 function saySet({ apartPercent, isApart }: Rotation, ahead: RelayAhead | undefined, units: Units): string {
   const apart =
     apartPercent === undefined
