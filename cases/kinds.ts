@@ -25,6 +25,7 @@ import { doubtfulDay, type DoubtfulDay } from '../src/formats/rides/doubtful-day
 import type { RecordedRide } from '../src/formats/rides/recorded-ride.ts'
 import { figure, kind, type Output, type Runner } from './kind.ts'
 import { SESSION_KINDS } from './session-kinds.ts'
+import { STRATEGY_KINDS } from './strategy-kinds.ts'
 import { TEETH_KINDS } from './teeth-kinds.ts'
 import { isRide } from '../src/formats/rides/sports.ts'
 import { rideGears } from '../src/core/exposure/ride-gears.ts'
@@ -238,6 +239,7 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
   ),
   ...TEETH_KINDS,
   ...SESSION_KINDS,
+  ...STRATEGY_KINDS,
   'lube.clock': kind(
     object({
       lube: lube().required(),

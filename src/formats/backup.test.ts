@@ -40,6 +40,7 @@ const entries = written([
   },
   { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early' },
   { kind: 'rotation', at: noon(1, 4), bike: 'heron', everyKm: 300 },
+  { kind: 'prices', at: noon(1, 4), bike: 'heron', currency: 'EUR', minor: { chain: 2450 } },
   { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
 ])
 const text = writeBackup(entries, noon(2, 1))
@@ -99,7 +100,7 @@ describe('a backup', () => {
         const back = readBackup(cut)
         expect(back.entries).toEqual(entries.slice(0, back.entries.length))
         expect(back.entries.length).toBeGreaterThanOrEqual(whole - 1)
-        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 19 entries could be read/)
+        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 20 entries could be read/)
       }),
     )
   })
@@ -124,14 +125,14 @@ describe('a backup', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 19 entries/)
+    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 20 entries/)
     expect(
       differenceOf(
         { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
         entries,
         [],
       ),
-    ).toMatch(/1 of 19/)
+    ).toMatch(/1 of 20/)
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
       /2 of the 2 entries kept aside/,
     )

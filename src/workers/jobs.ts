@@ -1,5 +1,6 @@
 import type { JobSteps } from '../core/job.ts'
 import { timedPlanSteps } from '../core/session/fit-time.ts'
+import { plansSteps } from '../core/strategy/plans/plans-steps.ts'
 import { nextLookSteps } from '../core/wear/next-look-value.ts'
 import { pictureSteps } from '../core/teeth/picture/measure.ts'
 import { teethOutlookSteps } from '../core/teeth/teeth-outlook.ts'
@@ -16,6 +17,7 @@ export const JOBS = {
   'next-look': nextLookSteps,
   'teeth-picture': pictureSteps,
   'wash-plan': timedPlanSteps,
+  plans: plansSteps,
   'ride-files': async function* (question: RideFilesQuestion) {
     const { rideFileSteps } = await import('./ride-jobs.ts')
     return yield* rideFileSteps(question)
@@ -52,6 +54,7 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'next-look': 1,
   'teeth-picture': 1,
   'wash-plan': 1,
+  plans: 1,
   'ride-files': 1,
   'ride-archive': 1,
   'packed-rides': 1,

@@ -5,7 +5,7 @@ import type { IsoTime, PartId } from '../log/entry.ts'
 import type { Fitting, Garage, PartState } from '../log/garage.ts'
 import type { AskedSet, PlacedEvidence, SetStretch, TeethAsk } from '../teeth/asked-teeth.ts'
 import { loadOf } from '../teeth/conform.ts'
-import type { KeptDraws } from '../wear/kept-draws.ts'
+import { drawsName, type KeptDraws } from '../wear/kept-draws.ts'
 import { chainFacts, type ChainFacts } from './facts/chain-facts.ts'
 
 const SEED = 2207
@@ -210,16 +210,6 @@ function askedSet(garage: Garage, part: PartState, spec: SetSpec, chains: readon
       ...silent,
     ],
   }
-}
-
-/** A name for draws: changes where they do. */
-function drawsName({ count, rider, beta, chains }: KeptDraws): string {
-  const ends = (list: Float32Array): string => `${list[0]} ${list[count >> 1]} ${list[count - 1]}`
-  return [
-    ends(rider),
-    ends(beta),
-    ...Object.entries(chains).map(([id, { rate, wearKm }]) => `${id} ${ends(rate)} ${ends(wearKm)}`),
-  ].join(';')
 }
 
 /**

@@ -6,7 +6,7 @@ const FOLLOWS: Readonly<Record<'cog' | 'ring', Readonly<Record<SprocketMaterial,
   ring: { steel: 0.1, aluminium: 0.2, titanium: 0.2 },
 }
 /** What any chain takes off, % per 1000 wear-km of an even share. */
-const RUBS_OFF = 0.005
+export const RUBS_OFF = 0.005
 
 /** How quickly a sprocket of a kind follows the chain, per 1000 wear-km of an even share. */
 export const followRate = (role: 'cog' | 'ring', material: SprocketMaterial): number =>

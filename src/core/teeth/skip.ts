@@ -1,7 +1,8 @@
 /** Elongation that teeth may be ahead of a chain by before it skips, %, for a cog of 11; more with each tooth. Methods 5. */
 const MARGIN = 0.45
 const MARGIN_PER_TOOTH = 0.01
-const SPREAD = 0.06
+/** How sharp the threshold is, %. */
+export const SPREAD = 0.06
 
 /** The spread of a rider's own threshold about it, % (weight, style): shared by all their cogs. */
 export const THRESHOLD_SD = 0.1

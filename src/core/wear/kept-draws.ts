@@ -129,3 +129,13 @@ export const keptElongation = (
       lateFrom[n] ?? 0,
     ),
   )
+
+/** A name for draws: changes where they do. */
+export function drawsName({ count, rider, beta, chains }: KeptDraws): string {
+  const ends = (list: Float32Array): string => `${list[0]} ${list[count >> 1]} ${list[count - 1]}`
+  return [
+    ends(rider),
+    ends(beta),
+    ...Object.entries(chains).map(([id, { rate, wearKm }]) => `${id} ${ends(rate)} ${ends(wearKm)}`),
+  ].join(';')
+}

@@ -19,6 +19,7 @@ import { pictureSchema } from './picture.ts'
 import { washSchema } from './wash.ts'
 import { kitSchema } from './kit.ts'
 import { rotationSchema } from './rotation.ts'
+import { pricesSchema } from './prices.ts'
 import { linkCheckSchema } from './link-check.ts'
 import { lubeCheckSchema } from './lube-check.ts'
 import { sessionSchema } from './session.ts'
@@ -51,6 +52,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   session: sessionSchema,
   kit: kitSchema,
   rotation: rotationSchema,
+  prices: pricesSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

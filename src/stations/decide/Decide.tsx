@@ -1,6 +1,7 @@
 import { STATIONS } from '../../ui/places.ts'
 import { Link } from 'react-router'
 import { Ahead } from './Ahead.tsx'
+import { PlansCompared } from './plans/PlansCompared.tsx'
 import { useOpenLog } from '../../session/log-context.ts'
 import { ElongationChart } from '../../ui/charts/ElongationChart.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -89,6 +90,7 @@ export default function Decide() {
         )}
       </div>
       {answer && report.chain && measured && <Ahead report={report} answer={answer} />}
+      <PlansCompared key={report.bike.entry.bike} judged={judged} />
     </div>
   )
 }

@@ -9,6 +9,7 @@ import { fit } from './fit.ts'
 import type { KindWords } from './kind-words.ts'
 import { kit } from './kit.ts'
 import { rotation } from './rotation.ts'
+import { prices } from './prices.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
 import { session } from './session.ts'
@@ -55,6 +56,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   session,
   kit,
   rotation,
+  prices,
   limit,
   plan,
   withdraw,

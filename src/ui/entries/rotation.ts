@@ -6,7 +6,7 @@ import { bikeName, type KindWords } from './kind-words.ts'
 export const rotation: KindWords<RotationEntry> = {
   name: 'chain rotation',
   step: () => 'how chains take turns',
-  say: ({ bike, everyKm }, garage) =>
-    `${bikeName(garage, bike)}: chains take turns ${everyKm === undefined ? 'so that they wear evenly' : `every ${sayKm(everyKm, 'metric')}`}`,
+  say: ({ bike, everyKm }, garage, units) =>
+    `${bikeName(garage, bike)}: chains take turns ${everyKm === undefined ? 'so that they wear evenly' : `every ${sayKm(everyKm, units)}`}`,
   fields: [],
 }

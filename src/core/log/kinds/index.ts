@@ -21,6 +21,7 @@ import { lubeCheck } from './lube-check.ts'
 import { session } from './session.ts'
 import { limit } from './limit.ts'
 import { rotation } from './rotation.ts'
+import { prices } from './prices.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -50,6 +51,7 @@ export const KINDS = {
   kit,
   limit,
   rotation,
+  prices,
   plan,
   event,
   withdraw,

@@ -1,0 +1,42 @@
+import { expect, test } from '@playwright/test'
+import { answerOf, expectAccessible, goTo } from './bench-hand.ts'
+
+test('what each plan costs on this bike, what would change it, and prices of one’s own', async ({ page }) => {
+  test.setTimeout(120_000)
+  await page.clock.setSystemTime(new Date('2026-11-26T12:00:00Z'))
+  await page.goto('/demo/')
+  await expect(answerOf(page)).toBeVisible()
+  await page.keyboard.press('b')
+  await page.getByRole('menuitem', { name: 'Kite' }).click()
+  await goTo(page, 'Decide')
+  const plans = page.getByRole('region', { name: /^Cheapest plan: / })
+  await expect(plans).toBeVisible({ timeout: 90_000 })
+  const rows = plans.getByRole('row')
+  await expect(rows).toHaveCount(11)
+  await expect(plans).toContainText(/Probably .* per 1000 km; skips under load: almost never/)
+  await expect(plans.getByRole('img', { name: /^One life by this plan over/ })).toBeVisible()
+  await expectAccessible(page)
+
+  // A price moves all plans at once: an hour of work for 48 makes even the cheapest dearer by far.
+  const cheapest = async (): Promise<number> =>
+    Number(/€(\d+)/.exec((await rows.nth(1).textContent()) ?? '')?.[1] ?? NaN)
+  const free = await cheapest()
+  await expect(plans.getByText(/^A (chain|cassette) for (over|under)/).first()).toBeVisible()
+  await plans.getByText('Prices: a guess so far').click()
+  await plans.getByRole('slider', { name: 'an hour of work' }).fill('4800')
+  await expect.poll(cheapest).toBeGreaterThan(3 * free)
+  await plans.getByRole('button', { name: 'Save prices' }).click()
+  await expect(page.getByText('Prices saved.', { exact: true })).toBeVisible()
+  await page.reload()
+  await expect(plans).toBeVisible({ timeout: 90_000 })
+  await expect(plans.getByText('Prices', { exact: true })).toBeVisible()
+  const before = await plans.getByRole('row').nth(1).textContent()
+
+  // Who does not mind a skip may go cheaper.
+  await plans.getByRole('radio', { name: 'it must never skip' }).click()
+  await expect(plans.getByRole('row').nth(1)).toHaveText(before ?? '')
+  await plans.getByLabel('Draw one life of').selectOption('running it all out')
+  await expect(plans.getByRole('heading', { name: 'One of these lives: running it all out' })).toBeVisible()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await expectAccessible(page)
+})

@@ -1,0 +1,238 @@
+import { lateWear } from '../../wear/late-wear.ts'
+import { RUBS_OFF } from '../../teeth/conform.ts'
+import { logisticAt } from './logistic-table.ts'
+import type { CogSet } from './cogs.ts'
+import { chainsAtOnce, type Policy } from './policy.ts'
+
+/** How one chain wears: `start + rate (S/1000)^beta`, faster late (methods 4). */
+export interface ChainWay {
+  /** % per 1000 wear-km */
+  readonly rate: number
+  readonly beta: number
+  readonly start: number
+  readonly lateTimes: number
+  readonly lateFrom: number
+  /** Behind it when the life begins, wear-km. */
+  readonly wearKm: number
+}
+
+/** One life of a drivetrain: its road, its owner, its luck. */
+export interface Life {
+  readonly cogs: CogSet
+  readonly horizonKm: number
+  /** It goes in steps of so many km. */
+  readonly stepKm: number
+  /** Wear-km of a km. */
+  readonly wearPerKm: number
+  /** Hard pushes a km. */
+  readonly pushesPerKm: number
+  /** The rider's own skip threshold, % more than most. */
+  readonly shift: number
+  /** The owner looks every so many km. */
+  readonly lookKm: number
+  /** Error of the n-th look, %; undefined: it is forgotten. */
+  readonly lookError: (nth: number) => number | undefined
+  /** The n-th chain that is ever mounted for the first time, 0 the first. */
+  readonly chain: (nth: number) => ChainWay
+  /** What the cogs have shaped themselves to at the beginning, %; new where it is absent. */
+  readonly worn?: ArrayLike<number>
+  /** Chains that there are already, the mounted one first; absent: a first set is bought. */
+  readonly has?: readonly ChainWay[]
+  /** Cogs that can be bought singly, by their place in the set; absent: none. */
+  readonly soldSingly?: readonly boolean[]
+  /** The ring: how quickly it follows the chain, and what it has shaped itself to, %; absent: it is left out. */
+  readonly ring?: { readonly follow: number; readonly worn: number }
+}
+
+/** What a life came to. Counted, not priced: prices change without living it again. */
+export interface LifeCounts {
+  /** Bought. */
+  chains: number
+  cassettes: number
+  singleCogs: number
+  rings: number
+  /** Times a chain was put on. */
+  mountings: number
+  looks: number
+  /** Expected number of skips under a hard push. */
+  skips: number
+}
+
+/** Told of what happens, where a life is to be drawn. km from its beginning. */
+export type LifeTold = (what: 'worn' | 'chain' | 'cassette' | 'cogs', km: number, percent: number) => void
+
+/** A ring whose teeth have shaped themselves to so much is renewed with the next chain, %: where the eye calls it spent (methods 5). */
+const RING_SPENT = 0.8
+
+interface Chain {
+  readonly way: ChainWay
+  wearKm: number
+  km: number
+  isRetired: boolean
+}
+
+const elongationOf = ({ way, wearKm }: Chain): number => {
+  const { start, rate, beta, lateTimes, lateFrom } = way
+  const plain = start + rate * (beta === 1 ? wearKm / 1000 : (wearKm / 1000) ** beta)
+  return lateTimes === 1 ? plain : lateWear(plain, lateTimes, lateFrom)
+}
+
+/** The chain of least distance that is not retired; undefined where all are. */
+function leastRun(chains: readonly Chain[]): Chain | undefined {
+  let least: Chain | undefined
+  for (const chain of chains) if (!chain.isRetired && (!least || chain.km < least.km)) least = chain
+  return least
+}
+
+/** Cogs on which a fresh chain would skip as likely as not. */
+function wornOut({ count, margin }: CogSet, worn: Float64Array, shift: number): number[] {
+  const list: number[] = []
+  for (let j = 0; j < count; j++) if ((worn[j] as number) > (margin[j] as number) + shift) list.push(j)
+  return list
+}
+
+/** A drivetrain on its way through a life. */
+interface Going {
+  readonly life: Life
+  readonly policy: Policy
+  readonly counts: LifeCounts
+  readonly told: LifeTold | undefined
+  readonly worn: Float64Array
+  chains: readonly Chain[]
+  on: Chain
+  ringWorn: number
+  /** Chains that were bought so far. */
+  born: number
+}
+
+const fresh = (way: ChainWay): Chain => ({ way, wearKm: way.wearKm, km: 0, isRetired: false })
+
+/** The drivetrain as a life finds it: what a plan lacks is bought. */
+function beginning(life: Life, policy: Policy, told: LifeTold | undefined): Going {
+  const has = life.has ?? []
+  const lacking = Math.max(0, chainsAtOnce(policy) - has.length)
+  const chains = [...has, ...Array.from({ length: lacking }, (_, nth) => life.chain(nth))].map(fresh)
+  const isNew = has.length === 0
+  return {
+    life,
+    policy,
+    told,
+    chains,
+    counts: {
+      chains: lacking,
+      cassettes: isNew ? 1 : 0,
+      singleCogs: 0,
+      rings: 0,
+      mountings: isNew ? 1 : 0,
+      looks: 0,
+      skips: 0,
+    },
+    worn: life.worn ? Float64Array.from(life.worn) : new Float64Array(life.cogs.count),
+    on: chains[0] as Chain,
+    ringWorn: life.ring?.worn ?? 0,
+    born: lacking,
+  }
+}
+
+function newCassette({ worn, counts, told }: Going, km: number): void {
+  worn.fill(0)
+  counts.cassettes++
+  told?.('cassette', km, 0)
+}
+
+/** Cogs on which a fresh chain would skip are renewed: singly where all of them are sold so, else the cassette. */
+function renewCogs(going: Going, km: number): void {
+  const { life, worn, counts, told } = going
+  const bad = wornOut(life.cogs, worn, life.shift)
+  if (bad.length === 0) return
+  if (!bad.every((j) => life.soldSingly?.[j])) return newCassette(going, km)
+  for (const j of bad) worn[j] = 0
+  counts.singleCogs += bad.length
+  told?.('cogs', km, bad.length)
+}
+
+/** The owner has read the mounted chain, and acts on that alone. */
+function act(going: Going, reading: number, km: number): void {
+  const { life, policy, counts, told } = going
+  if (reading < policy.at) return
+  going.on.isRetired = true
+  // What hangs on a hook goes on before a new one is bought; but where all is run to its end, all is new after it.
+  const next = policy.kind === 'runout' ? undefined : leastRun(going.chains)
+  if (next) going.on = next
+  else {
+    const count = chainsAtOnce(policy)
+    going.chains = Array.from({ length: count }, () => fresh(life.chain(going.born++)))
+    going.on = going.chains[0] as Chain
+    counts.chains += count
+    if (policy.kind !== 'replace') newCassette(going, km)
+  }
+  counts.mountings++
+  if (policy.kind === 'replace') renewCogs(going, km)
+  if (going.ringWorn > RING_SPENT) {
+    going.ringWorn = 0
+    counts.rings++
+  }
+  told?.('chain', km, elongationOf(going.on))
+}
+
+/** Chain, cogs and ring over a step; skips are expected. @returns the chain's elongation after it, % */
+function wearStep(going: Going, wear: number, pushes: number): number {
+  const { life, worn, on, counts } = going
+  const { count, load, follow, share, margin } = life.cogs
+  on.wearKm += wear
+  on.km += life.stepKm
+  const elongation = elongationOf(on)
+  let skips = 0
+  for (let j = 0; j < count; j++) {
+    const before = worn[j] as number
+    const lag = elongation - before
+    const more = (lag > 0 ? (follow[j] as number) * lag : 0) + RUBS_OFF
+    const now = before + ((load[j] as number) * more * wear) / 1000
+    worn[j] = now
+    skips += (share[j] as number) * logisticAt(now - elongation - (margin[j] as number) - life.shift)
+  }
+  counts.skips += pushes * skips
+  if (life.ring) {
+    const lag = elongation - going.ringWorn
+    going.ringWorn += ((lag > 0 ? life.ring.follow * lag : 0) + RUBS_OFF) * (wear / 1000)
+  }
+  return elongation
+}
+
+/**
+ * Lives one life by a policy (methods 8). In each step, in this order: the mounted chain lengthens, each cog conforms to it, skips
+ * are expected; the owner looks where it is time and acts on that reading alone; and chains take turns where it is time.
+ * @param told hears of each step, where the life is to be drawn
+ */
+export function live(life: Life, policy: Policy, told?: LifeTold): LifeCounts {
+  const going = beginning(life, policy, told)
+  const { counts } = going
+  const { stepKm } = life
+  const steps = Math.round(life.horizonKm / stepKm)
+  const wear = stepKm * life.wearPerKm
+  const pushes = stepKm * life.pushesPerKm
+  const everyKm = policy.kind === 'rotate' ? policy.everyKm : Infinity
+  let [nextLook, nextTurn, looked] = [life.lookKm, everyKm, 0]
+  for (let step = 1; step <= steps; step++) {
+    const km = step * stepKm
+    const elongation = wearStep(going, wear, pushes)
+    told?.('worn', km, elongation)
+    if (km >= nextLook) {
+      nextLook += life.lookKm
+      const error = life.lookError(looked++)
+      if (error !== undefined) {
+        counts.looks++
+        act(going, elongation + error, km)
+      }
+    }
+    if (km < nextTurn) continue
+    nextTurn += everyKm
+    const next = leastRun(going.chains)
+    if (next && next !== going.on) {
+      going.on = next
+      counts.mountings++
+      told?.('chain', km, elongationOf(next))
+    }
+  }
+  return counts
+}

@@ -1,0 +1,130 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { plansFor } from './plans.ts'
+import { COUNTED, type PlanLives, type PlansAnswer } from './plans-steps.ts'
+import { bestPlan, breakEvens, priceOf, type PlanCost, type Prices } from './price.ts'
+
+const PRICES: Prices = {
+  chain: 2000,
+  hardChain: 4400,
+  cassette: 6000,
+  singleCog: 900,
+  ring: 3500,
+  pulleys: 2000,
+  lube: 50,
+  hour: 3000,
+}
+const LUBE = { now: { per1000: 4, minutes: 10 }, other: { per1000: 2, minutes: 20 } }
+const PLANS = plansFor(0.75, false)
+
+/** Lives of a plan, each as counted: chains, cassettes, single cogs, rings, mountings, looks, skips. */
+const lives = (id: string, rows: readonly (readonly number[])[]): PlanLives => {
+  const plan = PLANS.find((one) => one.id === id)
+  if (!plan) throw new Error(`no plan ${id}`)
+  return { plan, counts: Float32Array.from(rows.flat()) }
+}
+const answerOf = (...plans: readonly PlanLives[]): PlansAnswer => ({
+  lives: (plans[0]?.counts.length ?? 0) / COUNTED.length,
+  horizonKm: 10_000,
+  plans,
+  wearPerKm: 1.5,
+})
+
+describe('the price of a plan', () => {
+  test('by hand: parts, lube and work of 10 000 km', () => {
+    const one = lives('usual', [[5, 2, 0, 1, 6, 20, 10]])
+    const cost = priceOf(one, answerOf(one), PRICES, LUBE)
+    expect(cost.parts).toMatchObject({ chains: 1000, cogs: 1200, rings: 350, lube: 200 })
+    // A pair of pulleys lasts 15 000 wear-km, and 1000 km are 1500.
+    expect(cost.parts.pulleys).toBeCloseTo(200, 9)
+    // 6 x 8 + 2 x 15 + 1 x 20 + 20 x 3 = 158 minutes in 10 000 km, and 40 of lube in 1000.
+    expect(cost.minutesPer1000).toBeCloseTo(55.8, 6)
+    expect(cost.parts.work).toBeCloseTo(55.8 * 50, 6)
+    expect(cost.mean).toBeCloseTo(1000 + 1200 + 350 + 200 + 200 + 2790, 6)
+    expect([cost.chainsPerCassette, cost.skipsPer1000]).toEqual([2.5, 1])
+  })
+
+  test('dear chains and the other lubricant are priced as such; no cassette renewed is no division', () => {
+    const hard = lives('hard-chain', [[5, 0, 0, 0, 5, 20, 0]])
+    expect(priceOf(hard, answerOf(hard), PRICES, LUBE)).toMatchObject({
+      parts: { chains: 2200 },
+      chainsPerCassette: Infinity,
+    })
+    const other = lives('other-lube', [[5, 1, 0, 0, 5, 20, 0]])
+    expect(priceOf(other, answerOf(other), PRICES, LUBE).parts.lube).toBe(100)
+  })
+})
+
+const plan = (id: PlanCost['id'], mean: number, skipsPer1000 = 0): PlanCost => ({
+  id,
+  mean,
+  skipsPer1000,
+  cost: { p10: mean, p50: mean, p90: mean },
+  parts: { chains: mean, cogs: 0, rings: 0, pulleys: 0, lube: 0, work: 0 },
+  chainsPerCassette: 2,
+  minutesPer1000: 0,
+})
+
+describe('the plan to go by', () => {
+  test('is the cheapest that does not skip too often, and what is cheaper is named', () => {
+    const costs = [plan('late', 10, 4), plan('usual', 12, 0.1), plan('early', 15, 0)]
+    expect(bestPlan(costs, 0.5)).toMatchObject({
+      best: { id: 'usual' },
+      runnerUp: { id: 'early' },
+      isClose: false,
+      cheaperButSkips: { id: 'late' },
+    })
+    expect(bestPlan(costs, Infinity)).toMatchObject({ best: { id: 'late' }, cheaperButSkips: undefined })
+  })
+
+  test('says so where two are as good as alike, and where none keeps from skipping takes the least', () => {
+    expect(bestPlan([plan('usual', 100), plan('early', 102)], 1)?.isClose).toBe(true)
+    expect(bestPlan([plan('usual', 10, 3), plan('early', 15, 2)], 0.05)).toMatchObject({
+      best: { id: 'early' },
+      cheaperButSkips: { id: 'usual' },
+    })
+    expect(bestPlan([], 1)).toBeUndefined()
+  })
+})
+
+describe('where the choice tips', () => {
+  const few = lives('early', [
+    [9, 1, 0, 0, 9, 20, 0],
+    [8, 1, 0, 0, 8, 20, 0],
+  ])
+  const many = lives('usual', [
+    [5, 3, 0, 0, 5, 20, 0],
+    [6, 3, 0, 0, 6, 20, 0],
+  ])
+  const answer = answerOf(few, many)
+  const costAt = (prices: Prices): readonly PlanCost[] =>
+    answer.plans.map((one) => priceOf(one, answer, prices, LUBE))
+
+  test('whatever the prices: at the price that is told both plans cost the same, and beyond it the other is cheaper', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 500, max: 9000 }),
+        fc.integer({ min: 500, max: 20_000 }),
+        fc.integer({ min: 0, max: 6000 }),
+        (chain, cassette, hour) => {
+          const prices = { ...PRICES, chain, cassette, hour }
+          const costs = costAt(prices)
+          const best = bestPlan(costs, 1)?.best
+          if (!best) throw new Error('no plan')
+          for (const { of, price, isAbove, then } of breakEvens(costs, best, 1, prices, costAt)) {
+            const at = (value: number): Prices => ({
+              ...prices,
+              [of]: value,
+              ...(of === 'chain' && { hardChain: (prices.hardChain * value) / chain }),
+            })
+            const meanOf = (value: number, id: string): number =>
+              costAt(at(value)).find((one) => one.id === id)?.mean ?? NaN
+            expect(meanOf(price, best.id)).toBeCloseTo(meanOf(price, then), 4)
+            const beyond = isAbove ? price * 1.2 + 10 : Math.max(0, price * 0.8 - 10)
+            if (beyond !== price) expect(meanOf(beyond, then)).toBeLessThan(meanOf(beyond, best.id))
+          }
+        },
+      ),
+    )
+  })
+})

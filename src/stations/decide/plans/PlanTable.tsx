@@ -1,0 +1,131 @@
+import { COST_PARTS, type CostPart, type PlanCost } from '../../../core/strategy/plans/price.ts'
+import { planName, saySkips } from '../../../ui/words/plan-words.ts'
+import { sayMoney } from '../../../ui/words/money.ts'
+
+const PART_NAMES: Readonly<Record<CostPart, string>> = {
+  chains: 'chains',
+  cogs: 'cogs',
+  rings: 'rings',
+  pulleys: 'pulleys',
+  lube: 'lube',
+  work: 'work',
+}
+/** Each part a tone of its own, dark to light, and in the same order along every bar. */
+const TONES: Readonly<Record<CostPart, string>> = {
+  chains: 'bg-ink',
+  cogs: 'bg-petrol',
+  rings: 'bg-steel',
+  pulleys: 'bg-ochre',
+  lube: 'bg-hairline',
+  work: 'border border-steel bg-paper',
+}
+
+interface Props {
+  /** The cheapest first. */
+  readonly costs: readonly PlanCost[]
+  readonly best: PlanCost
+  readonly limit: number
+  readonly isWaxed: boolean
+  readonly currency: string
+  /** More skips than this in 1000 km are not put up with. */
+  readonly mostSkips: number
+}
+
+/** A plan's cost as a bar of its parts, and the spread of 8 in 10 lives as a whisker. */
+function CostBar({ cost, most }: { readonly cost: PlanCost; readonly most: number }) {
+  const share = (minor: number): string => `${(100 * minor) / most}%`
+  return (
+    <div aria-hidden="true">
+      <div className="flex h-5">
+        {COST_PARTS.filter((part) => cost.parts[part] > 0).map((part) => (
+          <span
+            key={part}
+            title={PART_NAMES[part]}
+            className={`border-r border-paper ${TONES[part]}`}
+            style={{ width: share(cost.parts[part]) }}
+          />
+        ))}
+      </div>
+      <div className="relative mt-1 h-1.5">
+        <span
+          className="absolute top-0.5 border-x border-t border-ink"
+          style={{ left: share(cost.cost.p10), width: share(cost.cost.p90 - cost.cost.p10), height: 5 }}
+        />
+      </div>
+    </div>
+  )
+}
+
+/** Plans side by side: what each costs per 1000 km, made of what, and how often it skips. */
+export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: Props) {
+  const most = Math.max(...costs.map(({ cost, mean }) => Math.max(cost.p90, mean)))
+  const used = COST_PARTS.filter((part) => costs.some(({ parts }) => parts[part] > 0))
+  return (
+    <div>
+      <p className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-steel">
+        Cost per 1000 km:
+        {used.map((part) => (
+          <span key={part} className="flex items-center gap-1.5">
+            <span className={`inline-block size-3 ${TONES[part]}`} aria-hidden="true" />
+            {PART_NAMES[part]}
+          </span>
+        ))}
+        <span>whisker: 8 in 10 lives</span>
+      </p>
+      <table className="mt-2 w-full border-collapse text-[0.95rem]">
+        <thead className="text-left text-sm text-steel">
+          <tr>
+            <th scope="col" className="w-52 py-1 font-normal max-sm:w-auto">
+              plan
+            </th>
+            <th scope="col" className="font-normal max-sm:hidden">
+              <span className="sr-only">cost as a bar</span>
+            </th>
+            <th scope="col" className="w-20 pl-3 text-right font-normal">
+              per 1000 km
+            </th>
+            <th scope="col" className="w-24 pl-3 text-right font-normal max-sm:hidden">
+              chains a cassette
+            </th>
+            <th scope="col" className="w-20 pl-3 text-right font-normal max-sm:hidden">
+              minutes
+            </th>
+            <th scope="col" className="w-36 pl-3 font-normal">
+              skips under load
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {costs.map((cost) => (
+            <tr key={cost.id} className="border-t border-hairline align-middle">
+              <th
+                scope="row"
+                className={`py-2 pr-3 text-left ${cost === best ? 'font-bold' : 'font-normal'}`}
+              >
+                {planName(cost.id, limit, isWaxed)}
+                {cost === best && <span className="block h-1 w-16 bg-jolt" aria-hidden="true" />}
+              </th>
+              <td className="py-2 max-sm:hidden">
+                <CostBar cost={cost} most={most} />
+              </td>
+              <td className="pl-3 text-right font-mono font-semibold">
+                {sayMoney(cost.mean, currency)}
+                <span className="sr-only">
+                  , 8 in 10 lives between {sayMoney(cost.cost.p10, currency)} and{' '}
+                  {sayMoney(cost.cost.p90, currency)}
+                </span>
+              </td>
+              <td className="pl-3 text-right max-sm:hidden">
+                {Number.isFinite(cost.chainsPerCassette) ? cost.chainsPerCassette.toFixed(1) : 'none renewed'}
+              </td>
+              <td className="pl-3 text-right max-sm:hidden">{Math.round(cost.minutesPer1000)}</td>
+              <td className={`pl-3 ${cost.skipsPer1000 > mostSkips ? 'text-rust' : ''}`}>
+                {saySkips(cost.skipsPer1000)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}

@@ -1,0 +1,150 @@
+import { useState } from 'react'
+import type { BreakEven, PlanCost } from '../../../core/strategy/plans/price.ts'
+import type { JudgedBike } from '../../../session/verdicts.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { Choice, SelectField } from '../../../ui/parts/fields.tsx'
+import { Section } from '../../../ui/parts/Section.tsx'
+import { useUnits } from '../../../ui/screen-state.ts'
+import { sayMoney } from '../../../ui/words/money.ts'
+import { sayKm } from '../../../ui/words/numbers.ts'
+import { planName, saySkips } from '../../../ui/words/plan-words.ts'
+import { OneLife } from './OneLife.tsx'
+import { PlanTable } from './PlanTable.tsx'
+import { PriceEditor } from './PriceEditor.tsx'
+import { SKIP_MINDS, usePlans, type Plans, type SkipMind } from './use-plans.ts'
+
+const MINDS: readonly { readonly value: SkipMind; readonly label: string }[] = [
+  { value: 'never', label: 'it must never skip' },
+  { value: 'seldom', label: 'hardly ever' },
+  { value: 'not-at-all', label: 'I do not mind' },
+]
+const TIP_NAMES: Readonly<Record<BreakEven['of'], string>> = {
+  chain: 'A chain',
+  cassette: 'A cassette',
+  hour: 'An hour of work',
+}
+
+type Said = NonNullable<Plans['said']>
+
+/** Which plan, why, and by how much. */
+function sayChoice({ choice }: Said, nameOf: (cost: PlanCost) => string, currency: string): string {
+  const { best, runnerUp, isClose, cheaperButSkips } = choice
+  const range = `${sayMoney(best.cost.p10, currency)} to ${sayMoney(best.cost.p90, currency)} per 1000 km`
+  return [
+    `Probably ${range}; skips under load: ${saySkips(best.skipsPer1000)}.`,
+    runnerUp &&
+      (isClose
+        ? `${capital(nameOf(runnerUp))} costs as good as the same: either will do.`
+        : `Next: ${nameOf(runnerUp)}, ${sayMoney(runnerUp.mean - best.mean, currency)} more.`),
+    cheaperButSkips &&
+      `${capital(nameOf(cheaperButSkips))} would save ${sayMoney(best.mean - cheaperButSkips.mean, currency)}, but skips ${saySkips(cheaperButSkips.skipsPer1000)}.`,
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`
+
+function Tips({
+  said,
+  nameOf,
+  currency,
+}: {
+  readonly said: Said
+  readonly nameOf: (id: PlanCost['id']) => string
+  readonly currency: string
+}) {
+  return (
+    <div>
+      <h3 className="border-b border-hairline pb-1.5 font-semibold">What would change this</h3>
+      <ul className="text-[0.95rem]">
+        {said.tips.map(({ of, price, isAbove, then }) => (
+          <li key={`${of} ${String(isAbove)}`} className="border-b border-hairline py-2">
+            {TIP_NAMES[of]} for {isAbove ? 'over' : 'under'} <strong>{sayMoney(price, currency)}</strong>:{' '}
+            {nameOf(then)}.
+          </li>
+        ))}
+        {said.tips.length === 0 && (
+          <li className="border-b border-hairline py-2 text-steel">
+            No price of a chain, a cassette or an hour alone would.
+          </li>
+        )}
+      </ul>
+    </div>
+  )
+}
+
+/** Plans compared: many simulated lives of this drivetrain from its state today, priced. */
+export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
+  const units = useUnits()
+  const plans = usePlans(judged)
+  const [shown, setShown] = useState<PlanCost['id']>()
+  const { report } = judged
+  const { bike, speeds } = report.bike.entry
+  const { ask, answered, said, lube, currency, mind } = plans
+  const limit = report.limit.percent
+  const nameOf = (id: PlanCost['id']): string => planName(id, limit, lube.isWaxed)
+  if (!ask) return null
+  if (!said)
+    return (
+      <Section title="What each plan costs">
+        <p role="status" className="text-steel">
+          {answered.fault ??
+            (answered.stopped
+              ? 'Stopped.'
+              : `Living ${ask.lives} lives by each plan… ${Math.round(100 * (answered.progress ?? 0))} %`)}{' '}
+          <Button look="link" onClick={answered.stopped ? answered.resume : answered.stop}>
+            {answered.stopped ? 'Work it out' : 'Not now'}
+          </Button>
+        </p>
+      </Section>
+    )
+  const { choice, costs } = said
+  const life = ask.plans.find(({ id }) => id === (shown ?? choice.best.id))
+  return (
+    <Section
+      title={`Cheapest plan: ${nameOf(choice.best.id)}, about ${sayMoney(choice.best.mean, currency)} per 1000 km`}
+      note={sayChoice(said, ({ id }) => nameOf(id), currency)}
+    >
+      <div className="grid grid-cols-[minmax(0,2.2fr)_minmax(0,1fr)] gap-x-12 gap-y-6 max-lg:grid-cols-1">
+        <PlanTable
+          costs={costs}
+          best={choice.best}
+          limit={limit}
+          isWaxed={lube.isWaxed}
+          currency={currency}
+          mostSkips={SKIP_MINDS[mind]}
+        />
+        <div className="flex flex-col gap-4">
+          <Tips said={said} nameOf={nameOf} currency={currency} />
+          <Choice<SkipMind>
+            legend="May it skip under load?"
+            value={mind}
+            onPick={plans.setMind}
+            options={MINDS}
+          />
+          <PriceEditor bike={bike} speeds={speeds} plans={plans} />
+        </div>
+      </div>
+      {life && (
+        <div className="mt-6 flex flex-col gap-3">
+          <SelectField<PlanCost['id']>
+            label="Draw one life of"
+            className="w-72"
+            value={life.id}
+            options={
+              Object.fromEntries(costs.map(({ id }) => [id, nameOf(id)])) as Record<PlanCost['id'], string>
+            }
+            onPick={setShown}
+          />
+          <OneLife ask={ask} plan={life} life={0} name={nameOf(life.id)} />
+        </div>
+      )}
+      <p className="mt-4 text-sm text-steel">
+        {ask.lives} simulated lives of {sayKm(ask.horizonKm, units)}, each from this drivetrain as it is
+        today, with the same rides and luck for every plan. A look every {sayKm(ask.lookKm, units)}, one in
+        seven forgotten; how rings and pulleys are renewed, minutes and pushes are guesses of ours.
+        {!answered.fresh && ' Being updated with what was added.'}
+      </p>
+    </Section>
+  )
+}

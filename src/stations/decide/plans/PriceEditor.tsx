@@ -1,0 +1,92 @@
+import { PRICED, type Priced } from '../../../core/log/kinds/prices.ts'
+import type { BikeId } from '../../../core/log/entry.ts'
+import { usualPrices } from '../../../core/strategy/plans/plans-ask.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { SelectField } from '../../../ui/parts/fields.tsx'
+import { useInTurn } from '../../../ui/use-in-turn.ts'
+import { CURRENCIES, minorPerMajor, sayMoney } from '../../../ui/words/money.ts'
+import { PRICE_NAMES } from '../../../ui/words/plan-words.ts'
+import type { Plans } from './use-plans.ts'
+
+interface Props {
+  readonly bike: BikeId
+  readonly speeds: number
+  readonly plans: Plans
+}
+
+/** The dearest an hour of work is on its slider, in major units. */
+const DEAREST_HOUR = 120
+
+/** Prices by slider: the chart follows at once, and they are kept when they are saved. */
+export function PriceEditor({ bike, speeds, plans }: Props) {
+  const { now, record } = useOpenLog()
+  const { prices, currency, typed, moved, move, settle } = plans
+  const perMajor = minorPerMajor(currency)
+  const usual = usualPrices(speeds)
+  const most = (name: Priced): number =>
+    name === 'hour' ? DEAREST_HOUR * perMajor : Math.max(4 * usual[name], 2 * (typed[name] ?? 0))
+  const isMoved = Object.keys(moved).length > 0
+  const save = useInTurn(async () => {
+    const drafts = [{ kind: 'prices' as const, at: now, bike, currency, minor: { ...typed, ...moved } }]
+    if (await record(drafts, 'Prices saved.')) settle()
+  })
+  const changeCurrency = useInTurn(async (next: string) => {
+    await record(
+      [{ kind: 'prices', at: now, bike, currency: next, minor: { ...typed, ...moved } }],
+      `Prices in ${next}.`,
+    )
+    settle()
+  })
+  return (
+    <details>
+      <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
+        Prices{Object.keys(typed).length === 0 ? ': a guess so far' : ''}
+      </summary>
+      <div className="flex flex-col gap-3 pt-1">
+        {PRICED.map((name) => (
+          <label
+            key={name}
+            className="grid grid-cols-[minmax(0,1fr)_6rem] items-center gap-x-3 text-[0.95rem]"
+          >
+            <span>
+              {PRICE_NAMES[name]}
+              {typed[name] === undefined && moved[name] === undefined && name !== 'hour' && (
+                <span className="text-steel">, a guess</span>
+              )}
+            </span>
+            <span className="text-right font-mono">{sayMoney(prices[name], currency)}</span>
+            <input
+              type="range"
+              className="col-span-2 h-11 w-full accent-petrol"
+              min={0}
+              max={most(name)}
+              step={Math.max(1, Math.round(most(name) / 200))}
+              value={prices[name]}
+              aria-valuetext={sayMoney(prices[name], currency)}
+              onChange={({ target }) => move({ [name]: Math.round(Number(target.value)) })}
+            />
+          </label>
+        ))}
+        <div className="flex flex-wrap items-end gap-4">
+          <SelectField
+            label="Currency"
+            className="w-32"
+            value={currency}
+            options={Object.fromEntries([...new Set([...CURRENCIES, currency])].map((code) => [code, code]))}
+            onPick={(next) => void changeCurrency(next)}
+          />
+          <Button look="firm" disabled={!isMoved} onClick={() => void save()}>
+            Save prices
+          </Button>
+          {isMoved && (
+            <Button look="link" className="min-h-11" onClick={settle}>
+              Put them back
+            </Button>
+          )}
+        </div>
+        <p className="text-sm text-steel">A change of currency leaves the numbers as they are: check them.</p>
+      </div>
+    </details>
+  )
+}

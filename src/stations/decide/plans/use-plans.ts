@@ -1,0 +1,67 @@
+import { useMemo, useState } from 'react'
+import { bestPlan, breakEvens, priceOf, type Prices } from '../../../core/strategy/plans/price.ts'
+import { lubeUses, plansAsk, pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { useAnswer } from '../../../session/use-answer.ts'
+import { useDrawsOf } from '../../../session/use-forecasts.ts'
+import type { JudgedBike } from '../../../session/verdicts.ts'
+import { recallText, rememberText } from '../../../ui/local-memory.ts'
+
+/** How much a skip matters: so many under load in 1000 km are put up with. */
+export const SKIP_MINDS = { never: 0.05, seldom: 0.5, 'not-at-all': Infinity } as const
+export type SkipMind = keyof typeof SKIP_MINDS
+const MIND_KEY = 'jolt-mile-skips'
+const isMind = (text: string | undefined): text is SkipMind => text !== undefined && text in SKIP_MINDS
+
+/** A bike's plans: lived in a worker, priced on the page, so that a price that moves is answered at once. */
+export function usePlans({ report, teeth }: JudgedBike) {
+  const { garage } = useOpenLog()
+  const bike = report.bike.entry.bike
+  const draws = useDrawsOf(report.chain?.part.entry.part)
+  const ask = useMemo(
+    () => (draws && teeth ? plansAsk(garage, report, draws, teeth) : undefined),
+    [garage, report, draws, teeth],
+  )
+  const answered = useAnswer('plans', ask, `plans of ${bike}`)
+  const known = useMemo(() => pricesOf(garage, report), [garage, report])
+  const [moved, setMoved] = useState<Partial<Prices>>({})
+  const prices = useMemo<Prices>(() => ({ ...known.prices, ...moved }), [known, moved])
+  const lube = useMemo(() => lubeUses(garage, report), [garage, report])
+  const [mind, setMind] = useState<SkipMind>(() => {
+    const kept = recallText(MIND_KEY)
+    return isMind(kept) ? kept : 'seldom'
+  })
+  const { answer } = answered
+  const said = useMemo(() => {
+    if (!answer) return undefined
+    const costAt = (at: Prices) => answer.plans.map((one) => priceOf(one, answer, at, lube))
+    const costs = costAt(prices)
+    const choice = bestPlan(costs, SKIP_MINDS[mind])
+    return (
+      choice && {
+        costs: [...costs].sort((a, b) => a.mean - b.mean),
+        choice,
+        tips: breakEvens(costs, choice.best, SKIP_MINDS[mind], prices, costAt),
+      }
+    )
+  }, [answer, prices, lube, mind])
+  return {
+    ask,
+    answered,
+    said,
+    lube,
+    prices,
+    currency: known.currency,
+    typed: known.typed,
+    moved,
+    move: (change: Partial<Prices>) => setMoved((before) => ({ ...before, ...change })),
+    settle: () => setMoved({}),
+    mind,
+    setMind: (next: SkipMind) => {
+      rememberText(MIND_KEY, next)
+      setMind(next)
+    },
+  }
+}
+
+export type Plans = ReturnType<typeof usePlans>
