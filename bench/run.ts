@@ -20,6 +20,7 @@ import { nextLookSteps, type NextLookQuestion } from '../src/core/wear/next-look
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { readGpx } from '../src/formats/rides/gpx.ts'
 import { riderFigure } from './rider.ts'
+import { planFigures } from './plans.ts'
 import { sessionFigures } from './sessions.ts'
 import { tenYears } from './ten-years.ts'
 import { pageFigures } from './page.ts'
@@ -257,7 +258,14 @@ const figures: Figure[] = [
     goal: 'under 220 kB',
   },
 ]
-figures.push(riderFigure(), tenYearsFigure(), teethFigure(), photoFigure(), ...sessionFigures())
+figures.push(
+  riderFigure(),
+  tenYearsFigure(),
+  teethFigure(),
+  photoFigure(),
+  ...sessionFigures(),
+  ...planFigures(),
+)
 const pages = await pageFigures()
 const rows = (of: readonly Figure[]): string =>
   of.map(({ what, median, worst, goal }) => `| ${what} | ${median} | ${worst} | ${goal} |`).join('\n')

@@ -17,7 +17,7 @@ const SHOTS = [
   { name: 'gauge', path: '/gauge', bike: 'heron', size: WIDE },
   { name: 'teeth', path: '/teeth', bike: 'kite', size: WIDE, shows: 'With which chain?' },
   { name: 'wash', path: '/wash', bike: 'quarry', size: WIDE, whole: true, shows: 'The steps as a list' },
-  { name: 'decide', path: '/decide', bike: 'heron', size: WIDE, whole: true },
+  { name: 'decide', path: '/decide', bike: 'heron', size: WIDE, whole: true, shows: 'Cheapest plan' },
   { name: 'shelf', path: '/shelf', bike: 'quarry', size: WIDE },
   { name: 'rates', path: '/rates', bike: 'heron', size: WIDE },
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },

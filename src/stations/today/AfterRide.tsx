@@ -1,6 +1,6 @@
 import { CHAIN_LOOKS, type ChainLook } from '../../core/lube/chain-looks.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
-import { isLookAsked } from '../../core/strategy/facts/wash-facts.ts'
+import { isLookAsked } from '../../core/strategy/facts/look-asked.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'

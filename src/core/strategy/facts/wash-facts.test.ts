@@ -3,7 +3,8 @@ import { LUBED, reportOn } from '../../../../test/judged.ts'
 import { commuter, noon, ride, written } from '../../../../test/log.ts'
 import type { EntryDraft } from '../../log/entries.ts'
 import { replay } from '../../log/replay.ts'
-import { isLookAsked, washFacts } from './wash-facts.ts'
+import { isLookAsked } from './look-asked.ts'
+import { washFacts } from './wash-facts.ts'
 
 const spare: readonly EntryDraft[] = [
   {

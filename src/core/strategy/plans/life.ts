@@ -69,12 +69,32 @@ interface Chain {
   wearKm: number
   km: number
   isRetired: boolean
+  /** Elongation now, %. */
+  percent: number
+  /** What a step adds, and for how many steps more that holds. */
+  slope: number
+  held: number
 }
 
-const elongationOf = ({ way, wearKm }: Chain): number => {
-  const { start, rate, beta, lateTimes, lateFrom } = way
+/** A chain's curve is as good as straight over so many steps: it is worked out at their ends. */
+const STRAIGHT_STEPS = 4
+
+function elongationAt({ start, rate, beta, lateTimes, lateFrom }: ChainWay, wearKm: number): number {
   const plain = start + rate * (beta === 1 ? wearKm / 1000 : (wearKm / 1000) ** beta)
   return lateTimes === 1 ? plain : lateWear(plain, lateTimes, lateFrom)
+}
+
+/** A chain over one step of so many wear-km. */
+function lengthen(chain: Chain, wear: number, km: number): void {
+  if (chain.held === 0) {
+    const ahead = elongationAt(chain.way, chain.wearKm + STRAIGHT_STEPS * wear)
+    chain.slope = (ahead - chain.percent) / STRAIGHT_STEPS
+    chain.held = STRAIGHT_STEPS
+  }
+  chain.percent += chain.slope
+  chain.held--
+  chain.wearKm += wear
+  chain.km += km
 }
 
 /** The chain of least distance that is not retired; undefined where all are. */
@@ -105,7 +125,15 @@ interface Going {
   born: number
 }
 
-const fresh = (way: ChainWay): Chain => ({ way, wearKm: way.wearKm, km: 0, isRetired: false })
+const fresh = (way: ChainWay): Chain => ({
+  way,
+  wearKm: way.wearKm,
+  km: 0,
+  isRetired: false,
+  percent: elongationAt(way, way.wearKm),
+  slope: 0,
+  held: 0,
+})
 
 /** The drivetrain as a life finds it: what a plan lacks is bought. */
 function beginning(life: Life, policy: Policy, told: LifeTold | undefined): Going {
@@ -172,24 +200,41 @@ function act(going: Going, reading: number, km: number): void {
     going.ringWorn = 0
     counts.rings++
   }
-  told?.('chain', km, elongationOf(going.on))
+  told?.('chain', km, going.on.percent)
+}
+
+/** What a step of so many wear-km does to each cog: laid out once for a life. */
+interface CogSteps {
+  /** Share of the lag that its teeth follow, and what rubs off them anyway, %. */
+  readonly pull: Float64Array
+  readonly rub: Float64Array
+  /** Over this, %, a chain of no elongation would skip. */
+  readonly threshold: Float64Array
+}
+
+function cogSteps({ cogs: { load, follow, margin }, shift }: Life, wear: number): CogSteps {
+  const bears = load.map((one) => (one * wear) / 1000)
+  return {
+    pull: bears.map((one, j) => one * (follow[j] as number)),
+    rub: bears.map((one) => one * RUBS_OFF),
+    threshold: margin.map((one) => one + shift),
+  }
 }
 
 /** Chain, cogs and ring over a step; skips are expected. @returns the chain's elongation after it, % */
-function wearStep(going: Going, wear: number, pushes: number): number {
+function wearStep(going: Going, steps: CogSteps, wear: number, pushes: number): number {
   const { life, worn, on, counts } = going
-  const { count, load, follow, share, margin } = life.cogs
-  on.wearKm += wear
-  on.km += life.stepKm
-  const elongation = elongationOf(on)
+  const { pull, rub, threshold } = steps
+  const { share, count } = life.cogs
+  lengthen(on, wear, life.stepKm)
+  const elongation = on.percent
   let skips = 0
   for (let j = 0; j < count; j++) {
     const before = worn[j] as number
     const lag = elongation - before
-    const more = (lag > 0 ? (follow[j] as number) * lag : 0) + RUBS_OFF
-    const now = before + ((load[j] as number) * more * wear) / 1000
+    const now = before + (rub[j] as number) + (lag > 0 ? (pull[j] as number) * lag : 0)
     worn[j] = now
-    skips += (share[j] as number) * logisticAt(now - elongation - (margin[j] as number) - life.shift)
+    skips += (share[j] as number) * logisticAt(now - elongation - (threshold[j] as number))
   }
   counts.skips += pushes * skips
   if (life.ring) {
@@ -211,11 +256,12 @@ export function live(life: Life, policy: Policy, told?: LifeTold): LifeCounts {
   const steps = Math.round(life.horizonKm / stepKm)
   const wear = stepKm * life.wearPerKm
   const pushes = stepKm * life.pushesPerKm
+  const cogs = cogSteps(life, wear)
   const everyKm = policy.kind === 'rotate' ? policy.everyKm : Infinity
   let [nextLook, nextTurn, looked] = [life.lookKm, everyKm, 0]
   for (let step = 1; step <= steps; step++) {
     const km = step * stepKm
-    const elongation = wearStep(going, wear, pushes)
+    const elongation = wearStep(going, cogs, wear, pushes)
     told?.('worn', km, elongation)
     if (km >= nextLook) {
       nextLook += life.lookKm
@@ -231,7 +277,7 @@ export function live(life: Life, policy: Policy, told?: LifeTold): LifeCounts {
     if (next && next !== going.on) {
       going.on = next
       counts.mountings++
-      told?.('chain', km, elongationOf(next))
+      told?.('chain', km, next.percent)
     }
   }
   return counts

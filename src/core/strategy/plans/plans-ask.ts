@@ -119,6 +119,7 @@ export function plansAsk(
     lookKm: lookKmOf(report),
     plans: plansFor(limit.percent, (spec.soldSingly?.length ?? 0) > 0),
     lives: LIVES,
+    part: [0, LIVES] as const,
     horizonKm: HORIZON_KM,
     seed: SEED,
   }
@@ -132,6 +133,14 @@ export function plansAsk(
     shift: teeth?.shift,
   }
 }
+
+/** The same question in so many parts, each a share of the lives. */
+export const inParts = (ask: PlansAsk, count: number): readonly PlansAsk[] =>
+  Array.from({ length: count }, (_, i) => {
+    const at = (share: number): number => Math.round((ask.lives * share) / count)
+    const part = [at(i), at(i + 1)] as const
+    return { ...ask, part, named: `${part.join(' to ')} of ${ask.named}` }
+  })
 
 /** A guess of prices by how many cogs a bike has: more cogs, narrower and dearer parts. Minor units of a currency of about a euro. */
 export function usualPrices(speeds: number): Prices {

@@ -27,7 +27,10 @@ export interface PlansAsk {
   readonly ring: { readonly material: SprocketMaterial; readonly worn: number } | undefined
   readonly lookKm: number
   readonly plans: readonly Plan[]
+  /** Lives in all. */
   readonly lives: number
+  /** Those that this question is about, so that several workers share them: from one, up to but not including another. */
+  readonly part: readonly [from: number, to: number]
   readonly horizonKm: number
   readonly seed: number
 }
@@ -132,12 +135,13 @@ const SLICE = 20
  * @throws RangeError where no plan, no life or no cog is asked about
  */
 export function* plansSteps(ask: PlansAsk): Generator<JobStep, PlansAnswer, undefined> {
-  const { plans, lives, horizonKm } = ask
+  const { plans, horizonKm, part } = ask
+  const lives = part[1] - part[0]
   if (!(lives >= 1) || plans.length === 0) throw new RangeError('Nothing to compare: no plan, or no life.')
   const roads = planRoads(ask)
   const counts = plans.map(() => new Float32Array(lives * COUNTED.length))
   for (let life = 0; life < lives; life++) {
-    const made = lifeOf(ask, roads, life)
+    const made = lifeOf(ask, roads, part[0] + life)
     plans.forEach((plan, p) => {
       const lived = live(made(plan), plan.policy)
       COUNTED.forEach((what, i) => {
@@ -151,6 +155,20 @@ export function* plansSteps(ask: PlansAsk): Generator<JobStep, PlansAnswer, unde
     horizonKm,
     plans: plans.map((plan, p) => ({ plan, counts: counts[p] as Float32Array })),
     wearPerKm: roads.now.reduce((sum, one) => sum + one, 0) / Math.max(1, roads.now.length),
+  }
+}
+
+/** Parts of the same lives as one answer, in their order. @throws RangeError for none */
+export function mergeLives(parts: readonly PlansAnswer[]): PlansAnswer {
+  const [first] = parts
+  if (!first) throw new RangeError('There are no lives to put together.')
+  return {
+    ...first,
+    lives: parts.reduce((sum, { lives }) => sum + lives, 0),
+    plans: first.plans.map(({ plan }, p) => ({
+      plan,
+      counts: Float32Array.from(parts.flatMap(({ plans }) => [...(plans[p]?.counts ?? [])])),
+    })),
   }
 }
 

@@ -89,11 +89,11 @@ export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
       <Section title="What each plan costs">
         <p role="status" className="text-steel">
           {answered.fault ??
-            (answered.stopped
+            (answered.isStopped
               ? 'Stopped.'
-              : `Living ${ask.lives} lives by each plan… ${Math.round(100 * (answered.progress ?? 0))} %`)}{' '}
-          <Button look="link" onClick={answered.stopped ? answered.resume : answered.stop}>
-            {answered.stopped ? 'Work it out' : 'Not now'}
+              : `Simulating ${ask.lives} lives for each plan… ${Math.round(100 * answered.progress)} %`)}{' '}
+          <Button look="link" onClick={answered.isStopped ? answered.resume : answered.stop}>
+            {answered.isStopped ? 'Work it out' : 'Not now'}
           </Button>
         </p>
       </Section>

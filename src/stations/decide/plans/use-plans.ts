@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { bestPlan, breakEvens, priceOf, type Prices } from '../../../core/strategy/plans/price.ts'
-import { lubeUses, plansAsk, pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
+import { inParts, lubeUses, plansAsk, pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
+import { mergeLives } from '../../../core/strategy/plans/plans-steps.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useAnswer } from '../../../session/use-answer.ts'
 import { useDrawsOf } from '../../../session/use-forecasts.ts'
@@ -22,7 +23,26 @@ export function usePlans({ report, teeth }: JudgedBike) {
     () => (draws && teeth ? plansAsk(garage, report, draws, teeth) : undefined),
     [garage, report, draws, teeth],
   )
-  const answered = useAnswer('plans', ask, `plans of ${bike}`)
+  const [first, second] = useMemo(() => (ask ? inParts(ask, 2) : []), [ask])
+  const halves = [
+    useAnswer('plans', first, `plans of ${bike}, first half`),
+    useAnswer('plans', second, `plans of ${bike}, second half`),
+  ]
+  const [a, b] = halves.map((half) => half.answer)
+  // An older answer of one half and a newer one of the other may be of different plans: they wait for one another.
+  const isWhole = halves.every(({ fresh }) => fresh) || halves.every(({ fresh }) => !fresh)
+  const answer = useMemo(
+    () => (a && b && isWhole && a.plans.length === b.plans.length ? mergeLives([a, b]) : undefined),
+    [a, b, isWhole],
+  )
+  const answered = {
+    fresh: halves.every(({ fresh }) => fresh),
+    isStopped: halves.some(({ stopped }) => stopped),
+    fault: halves.find(({ fault }) => fault !== undefined)?.fault,
+    progress: halves.reduce((sum, { fresh, progress = 0 }) => sum + (fresh ? 1 : progress) / 2, 0),
+    stop: () => halves.forEach(({ stop }) => stop()),
+    resume: () => halves.forEach(({ resume }) => resume()),
+  }
   const known = useMemo(() => pricesOf(garage, report), [garage, report])
   const [moved, setMoved] = useState<Partial<Prices>>({})
   const prices = useMemo<Prices>(() => ({ ...known.prices, ...moved }), [known, moved])
@@ -31,7 +51,6 @@ export function usePlans({ report, teeth }: JudgedBike) {
     const kept = recallText(MIND_KEY)
     return isMind(kept) ? kept : 'seldom'
   })
-  const { answer } = answered
   const said = useMemo(() => {
     if (!answer) return undefined
     const costAt = (at: Prices) => answer.plans.map((one) => priceOf(one, answer, at, lube))

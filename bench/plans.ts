@@ -1,0 +1,140 @@
+import { toEnd } from '../src/core/job.ts'
+import { chooseWithin, type JobOption } from '../src/core/strategy/fixed-sum.ts'
+import { plansFor } from '../src/core/strategy/plans/plans.ts'
+import { plansSteps, type PlansAsk } from '../src/core/strategy/plans/plans-steps.ts'
+import { inParts } from '../src/core/strategy/plans/plans-ask.ts'
+import { priceOf, type Prices } from '../src/core/strategy/plans/price.ts'
+import { mergeLives } from '../src/core/strategy/plans/plans-steps.ts'
+import { seededRandom } from '../src/core/stats/random.ts'
+import type { KeptDraws } from '../src/core/wear/kept-draws.ts'
+
+const COUNT = 500
+const LIVES = 2000
+
+/** What is known of a rider with one chain on a bike, made up. */
+function draws(): KeptDraws {
+  const random = seededRandom(16)
+  const drawn = (mean: number, sd: number): Float32Array =>
+    Float32Array.from({ length: COUNT }, () => mean * Math.exp(random.normal(0, sd)))
+  const beta = drawn(1, 0.05)
+  const lateTimes = drawn(1.1, 0.1)
+  const lateFrom = drawn(0.45, 0.1)
+  return {
+    count: COUNT,
+    beta,
+    lateTimes,
+    lateFrom,
+    rider: drawn(0.17, 0.2),
+    times: {},
+    chains: {
+      on: {
+        rate: drawn(0.17, 0.2),
+        start: new Float32Array(COUNT),
+        wearKm: drawn(1200, 0.1),
+        beta,
+        lateTimes,
+        lateFrom,
+      },
+    },
+  }
+}
+
+export const planAskForBench = (): PlansAsk => ({
+  named: 'bench',
+  draws: draws(),
+  chains: ['on'],
+  road: {
+    now: [{ km: 1.4, condition: 'dry-road', lube: 'wet-lube' }],
+    otherLube: [{ km: 1.4, condition: 'dry-road', lube: 'immersion-wax' }],
+  },
+  cogs: [11, 13, 15, 17, 19, 21, 24, 28, 32, 36, 42].map((teeth, i) => ({
+    teeth,
+    share: Math.exp(-((i - 4) ** 2) / 9),
+    material: 'steel',
+  })),
+  soldSingly: new Array<boolean>(11).fill(true),
+  worn: undefined,
+  shift: undefined,
+  ring: { material: 'aluminium', worn: 0.2 },
+  lookKm: 500,
+  // Twelve: all there are for a bike with a limit of its own and single cogs, and a shorter rotation.
+  plans: [
+    ...plansFor(0.6, true),
+    ...plansFor(0.6, false)
+      .filter(({ id }) => id === 'rotate-2')
+      .map((plan) => ({ ...plan, policy: { kind: 'rotate', chains: 2, at: 0.6, everyKm: 150 } as const })),
+  ],
+  lives: LIVES,
+  part: [0, LIVES],
+  horizonKm: 30_000,
+  seed: 1,
+})
+
+const PRICES: Prices = {
+  chain: 3000,
+  hardChain: 6600,
+  cassette: 7000,
+  singleCog: 900,
+  ring: 3500,
+  pulleys: 2000,
+  lube: 40,
+  hour: 3000,
+}
+const LUBE = { now: { per1000: 5, minutes: 10 }, other: { per1000: 3, minutes: 40 } }
+
+function options(count: number, seed: number): JobOption[] {
+  const random = seededRandom(seed)
+  return Array.from({ length: count }, (_, i) => ({
+    id: `o${i}`,
+    price: Math.round(random.between(5, 120)),
+    minutes: Math.round(random.between(0, 60)),
+    value: Math.round(random.between(1, 30)),
+    needs: random.chance(0.2) && i > 0 ? [`o${Math.floor(random.between(0, i))}`] : [],
+    excludes: random.chance(0.1) && i > 0 ? [`o${Math.floor(random.between(0, i))}`] : [],
+  }))
+}
+
+/** Times of simulated plans, of pricing them anew, and of the choice within a fixed sum. */
+export function planFigures(): readonly {
+  readonly what: string
+  readonly median: string
+  readonly worst: string
+  readonly goal: string
+}[] {
+  const timed = (work: () => unknown, runs: number): { median: number; worst: number } => {
+    work()
+    const taken = Array.from({ length: runs }, () => {
+      const began = performance.now()
+      work()
+      return performance.now() - began
+    }).sort((a, b) => a - b)
+    return { median: taken[runs >> 1] ?? NaN, worst: taken.at(-1) ?? NaN }
+  }
+  const asked = planAskForBench()
+  const [half] = inParts(asked, 2)
+  const lived = timed(() => half && toEnd(plansSteps(half)), 5)
+  const whole = mergeLives(inParts(asked, 2).map((part) => toEnd(plansSteps(part))))
+  const priced = timed(() => whole.plans.map((one) => priceOf(one, whole, PRICES, LUBE)), 15)
+  let seed = 0
+  const chosen = timed(() => chooseWithin({ sum: 400, ratePerHour: 30, options: options(30, seed++) }), 40)
+  return [
+    {
+      what: `${asked.plans.length} plans, ${LIVES} lives of 30,000 km: one of two workers’ half`,
+      median: `${(lived.median / 1000).toFixed(2)} s`,
+      worst: `${(lived.worst / 1000).toFixed(2)} s`,
+      goal: 'under 2 s on two workers',
+    },
+    {
+      what: 'a price moved: all plans priced again from kept lives (without drawing)',
+      median: `${priced.median.toFixed(0)} ms`,
+      worst: `${priced.worst.toFixed(0)} ms`,
+      goal: 'under 250 ms, drawing included',
+    },
+    {
+      what: 'the best of 30 options within a fixed sum, 40 made-up jobs',
+      median: `${chosen.median.toFixed(0)} ms`,
+      worst: `${chosen.worst.toFixed(0)} ms`,
+      goal: 'under 300 ms',
+    },
+  ]
+}
