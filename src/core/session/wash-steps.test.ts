@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { someWash } from '../../../test/some-wash.ts'
 import { toEnd } from '../job.ts'
 import { timedPlanSteps, withoutSteps } from './fit-time.ts'
+import { leastHandsMin, leastMinutes } from './least-minutes.ts'
 import { lubeAmounts, materialsOf } from './materials.ts'
 import { planSession } from './plan.ts'
 import { washSteps, type WashJob } from './wash-steps.ts'
@@ -129,4 +130,12 @@ describe('what is laid out', () => {
     expect(materials).toEqual(expect.arrayContaining(['wax-pot', 'hook', 'rotor-cloth', 'joining-link']))
     expect(materials).not.toContain('degreaser')
   })
+})
+
+test('hands are at a re-wax for far less than it takes, and at drops for all but their wait', () => {
+  const given = { bike: { hasDiscs: false, isElectric: false }, kit: ['stand', 'pot'] as const }
+  const minutes = leastMinutes(given)
+  expect(leastHandsMin(given, 're-wax')).toBeLessThan(minutes['re-wax'] / 2)
+  // Onto the stand 1, wipe 2, drops 4, wipe off 2; a quarter of an hour works by itself.
+  expect([leastHandsMin(given, 'drip'), minutes.drip]).toEqual([9, 24])
 })

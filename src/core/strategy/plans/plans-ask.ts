@@ -1,17 +1,19 @@
 import { gearMix, sprocketTeeth } from '../../exposure/gear-mix.ts'
-import { roadAhead } from '../../exposure/road-ahead.ts'
+import { QUARTERS } from '../../exposure/conditions.ts'
+import { mixByQuarter, roadAhead } from '../../exposure/road-ahead.ts'
 import type { RoadPiece } from '../../exposure/roads.ts'
 import { fittedParts, type Garage } from '../../log/garage.ts'
 import type { PricesEntry } from '../../log/kinds/prices.ts'
 import { lifeUsed } from '../../lube/clock.ts'
 import type { Lube } from '../../lube/lubes.ts'
 import { isWax } from '../../lube/ways.ts'
-import { leastMinutes } from '../../session/least-minutes.ts'
+import { leastHandsMin } from '../../session/least-minutes.ts'
 import type { TeethOutlook } from '../../teeth/teeth-outlook.ts'
 import type { KeptDraws } from '../../wear/kept-draws.ts'
 import { drawsName } from '../../wear/kept-draws.ts'
 import type { BikeReport } from '../facts/bike-report.ts'
 import { livesOf } from '../facts/own-lives.ts'
+import { ownStepMinutes } from '../facts/wash-facts.ts'
 import type { LubeUse, Prices } from './price.ts'
 import { plansFor } from './plans.ts'
 import type { PlansAsk } from './plans-steps.ts'
@@ -43,17 +45,19 @@ function yearOn({ bike, chain, plan, now }: BikeReport, lube: Lube): readonly Ro
   return (year ?? [{ km: 1, condition: bike.entry.usualCondition }]).map((piece) => ({ ...piece, lube }))
 }
 
-/** How often a lubricant is put on in a year like any other, and how long that takes. */
-function useOf(garage: Garage, report: BikeReport, lube: Lube): LubeUse {
-  const perKm = yearOn(report, lube).reduce((sum, road) => sum + lifeUsed(lube, road, livesOf(garage)), 0)
-  const minutes = leastMinutes({
-    bike: {
-      hasDiscs: report.bike.entry.brakes !== 'rim',
-      isElectric: report.bike.entry.motor !== 'none',
-    },
-    kit: ['stand', 'pot'],
-  })
-  return { per1000: 1000 * perKm, minutes: minutes[isWax(lube) ? 're-wax' : 'drip'] }
+/** How often a lubricant is put on in a year like any other, by the clock of every screen, and how long hands take for it. */
+function useOf(garage: Garage, { bike, now }: BikeReport, lube: Lube): LubeUse {
+  const byQuarter = mixByQuarter(bike, now)
+  const perKm = QUARTERS.flatMap((quarter) => byQuarter[quarter]).reduce(
+    (sum, road) => sum + lifeUsed(lube, road, livesOf(garage)) / QUARTERS.length,
+    0,
+  )
+  const given = {
+    bike: { hasDiscs: bike.entry.brakes !== 'rim', isElectric: bike.entry.motor !== 'none' },
+    kit: ['stand', 'pot'] as const,
+    ownMin: ownStepMinutes(garage),
+  }
+  return { per1000: 1000 * perKm, minutes: leastHandsMin(given, isWax(lube) ? 're-wax' : 'drip') }
 }
 
 /** How a bike's chain is lubricated, and how it would be otherwise. */

@@ -10,7 +10,7 @@ export type Prices = Readonly<Record<Priced, number>>
 export const COST_PARTS = ['chains', 'cogs', 'rings', 'pulleys', 'lube', 'work'] as const
 export type CostPart = (typeof COST_PARTS)[number]
 
-/** Minutes of work: a chain put on, a cassette, a ring, a look, an application of drip lube or wax. Guesses. */
+/** Minutes of work: a chain put on, a cassette, a ring, a look. Guesses. */
 const MINUTES = { mounting: 8, cassette: 15, ring: 20, look: 3 } as const
 /** A pair of pulleys lasts so many wear-km. A guess. */
 const PULLEYS_WEAR_KM = 15_000
@@ -19,6 +19,7 @@ const PULLEYS_WEAR_KM = 15_000
 export interface LubeUse {
   /** Applications in 1000 km. */
   readonly per1000: number
+  /** Of hands, for each. */
   readonly minutes: number
 }
 

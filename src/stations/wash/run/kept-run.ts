@@ -68,14 +68,19 @@ const SCHEMA = object({
   }).required(),
 })
 
+/** What was kept or read last: a wash is checked when it is read from an earlier visit, and not at every tap of its own. */
+let last: { readonly text: string; readonly kept: KeptRun } | undefined
+
 /** The wash that was going on when the page was last open; undefined where there was none, or it cannot be read. */
 export function recallRun(world: World): KeptRun | undefined {
+  const text = recallText(runKey(world))
+  if (text === undefined) return undefined
+  if (last?.text === text) return last.kept
   try {
-    const held: unknown = JSON.parse(recallText(runKey(world)) ?? 'null')
-    if (held === null) return undefined
-    const kept = SCHEMA.validateSync(held, { strict: true }) as unknown as KeptRun
+    const kept = SCHEMA.validateSync(JSON.parse(text), { strict: true }) as unknown as KeptRun
     // What cannot be planned any further would stop the station each time it is opened.
     planRest(kept.run, kept.run.startedMs)
+    last = { text, kept }
     return kept
   } catch {
     return undefined
@@ -84,8 +89,10 @@ export function recallRun(world: World): KeptRun | undefined {
 
 /** Keeps a wash that is going on, or forgets it. */
 export function keepRun(world: World, kept: KeptRun | undefined): void {
-  if (kept) rememberText(runKey(world), JSON.stringify(kept))
-  else forgetText(runKey(world))
+  if (!kept) return forgetText(runKey(world))
+  const text = JSON.stringify(kept)
+  last = { text, kept }
+  rememberText(runKey(world), text)
 }
 
 /** A wash that was begun so long ago is no longer going on by itself, ms. */
