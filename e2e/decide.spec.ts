@@ -13,7 +13,7 @@ test('what each plan costs on this bike, what would change it, and prices of one
   await expect(plans).toBeVisible({ timeout: 90_000 })
   const rows = plans.getByRole('row')
   await expect(rows).toHaveCount(11)
-  await expect(plans).toContainText(/Probably .* per 1000 km; skips under load: almost never/)
+  await expect(plans).toContainText(/Probably .* per 1000.km; skips under load: almost never/)
   await expect(plans.getByRole('img', { name: /^One life by this plan over/ })).toBeVisible()
   await expectAccessible(page)
 

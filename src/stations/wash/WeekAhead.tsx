@@ -14,7 +14,8 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { LUBE_NAMES } from '../../ui/words/names.ts'
 
 const DAY_MS = 86_400_000
-const DAYS = 7
+/** Today and the six days after it. */
+const DAYS_AFTER = 6
 
 function sayAdvice(advice: WeekAdvice | undefined, report: BikeReport): string {
   const lube = report.chain?.lube
@@ -52,7 +53,7 @@ export function WeekAhead({ report, week, onWeek }: Props) {
     asking.current = control
     setSaid('Asking the weather service…')
     try {
-      const to = new Date(Date.parse(now) + DAYS * DAY_MS).toISOString()
+      const to = new Date(Date.parse(now) + DAYS_AFTER * DAY_MS).toISOString()
       onWeek(weekWeather(await weatherAt(place, now, to, { signal: control.signal })))
       setSaid(undefined)
     } catch (error) {

@@ -1,3 +1,5 @@
+import { KM_PER_MILE } from '../../core/units/convert.ts'
+import type { Units } from '../screen-state.ts'
 import type { Priced } from '../../core/log/kinds/prices.ts'
 import type { PlanId } from '../../core/strategy/plans/plans.ts'
 import { sayLimit } from './numbers.ts'
@@ -43,9 +45,14 @@ export function planName(id: PlanId, limit: number, isWaxed: boolean): string {
   }
 }
 
-/** How often a chain skips under load. */
-export function saySkips(per1000: number): string {
-  if (per1000 < 0.05) return 'almost never'
-  if (per1000 < 1.5) return `${per1000 < 0.95 ? per1000.toFixed(1) : '1'} in 1000\u00a0km`
-  return `${Math.round(per1000)} in 1000\u00a0km`
+/** The distance that costs and skips are told by, and how many 1000 km it is. */
+export const perDistance = (units: Units): { readonly said: string; readonly times: number } =>
+  units === 'metric' ? { said: '1000\u00a0km', times: 1 } : { said: '1000\u00a0mi', times: KM_PER_MILE }
+
+/** How often a chain skips under load. @param per1000 in 1000 km */
+export function saySkips(per1000: number, units: Units): string {
+  const { said, times } = perDistance(units)
+  const count = per1000 * times
+  if (count < 0.05) return 'almost never'
+  return `${count < 0.95 ? count.toFixed(1) : Math.round(count)} in ${said}`
 }

@@ -17,6 +17,7 @@ import { ownStepMinutes } from '../facts/wash-facts.ts'
 import type { LubeUse, Prices } from './price.ts'
 import { plansFor } from './plans.ts'
 import type { PlansAsk } from './plans-steps.ts'
+import { usualPrices } from './usual-prices.ts'
 
 const SEED = 1608
 /** Lives, and how far each goes, km (issue: 2000 of 30,000 km). */
@@ -146,21 +147,6 @@ export const inParts = (ask: PlansAsk, count: number): readonly PlansAsk[] =>
     return { ...ask, part, named: `${part.join(' to ')} of ${ask.named}` }
   })
 
-/** A guess of prices by how many cogs a bike has: more cogs, narrower and dearer parts. Minor units of a currency of about a euro. */
-export function usualPrices(speeds: number): Prices {
-  const chain = speeds <= 1 ? 1200 : speeds <= 9 ? 1800 : speeds <= 10 ? 2400 : speeds <= 11 ? 3000 : 4200
-  return {
-    chain,
-    hardChain: Math.round(chain * 2.2),
-    cassette: speeds <= 1 ? 800 : speeds <= 9 ? 3500 : speeds <= 10 ? 5000 : speeds <= 11 ? 7000 : 12_000,
-    singleCog: 900,
-    ring: 3500,
-    pulleys: 2000,
-    lube: 40,
-    hour: 0,
-  }
-}
-
 /** A bike's prices: as typed, and as guessed where nothing is. */
 export function pricesOf(
   garage: Garage,
@@ -168,9 +154,6 @@ export function pricesOf(
 ): { readonly prices: Prices; readonly currency: string; readonly typed: PricesEntry['minor'] } {
   const last = garage.listed.prices.get(bike.entry.bike)?.at(-1)
   const typed = last?.minor ?? {}
-  return {
-    prices: { ...usualPrices(bike.entry.speeds), ...typed },
-    currency: last?.currency ?? 'EUR',
-    typed,
-  }
+  const currency = last?.currency ?? 'EUR'
+  return { prices: { ...usualPrices(bike.entry.speeds, currency), ...typed }, currency, typed }
 }

@@ -6,8 +6,9 @@ import type { EntryDraft } from '../../log/entries.ts'
 import { replay } from '../../log/replay.ts'
 import type { TeethOutlook } from '../../teeth/teeth-outlook.ts'
 import type { KeptDraws } from '../../wear/kept-draws.ts'
-import { inParts, lubeUses, plansAsk, pricesOf, usualPrices } from './plans-ask.ts'
+import { inParts, lubeUses, plansAsk, pricesOf } from './plans-ask.ts'
 import { plansFor } from './plans.ts'
+import { usualPrices } from './usual-prices.ts'
 import { COUNTED, mergeLives, oneLife, plansSteps, type PlansAsk } from './plans-steps.ts'
 
 const flat = (value: number): Float32Array => new Float32Array(20).fill(value)
@@ -112,14 +113,15 @@ describe('what is asked, by the log', () => {
   })
 
   test('prices are guessed by the drivetrain, and what was typed counts', () => {
-    expect(usualPrices(12).cassette).toBeGreaterThan(usualPrices(9).cassette)
+    expect(usualPrices(12, 'EUR').cassette).toBeGreaterThan(usualPrices(9, 'EUR').cassette)
+    expect(usualPrices(9, 'SEK').chain).toBe(11 * usualPrices(9, 'EUR').chain)
     const typed = [
       ...log,
       { kind: 'prices', at: noon(3, 25), bike: 'heron', currency: 'GBP', minor: { chain: 1999 } } as const,
     ]
     const { prices, currency } = pricesOf(replay(written(typed)), reportOn(typed))
     expect([prices.chain, currency]).toEqual([1999, 'GBP'])
-    expect(prices.cassette).toBe(usualPrices(11).cassette)
+    expect(prices.cassette).toBe(usualPrices(11, 'GBP').cassette)
   })
 
   test('single cogs and one’s own limit are plans where there are such', () => {

@@ -1,5 +1,6 @@
 import { COST_PARTS, type CostPart, type PlanCost } from '../../../core/strategy/plans/price.ts'
-import { planName, saySkips } from '../../../ui/words/plan-words.ts'
+import { perDistance, planName, saySkips } from '../../../ui/words/plan-words.ts'
+import { useUnits } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../ui/words/money.ts'
 
 const PART_NAMES: Readonly<Record<CostPart, string>> = {
@@ -58,12 +59,15 @@ function CostBar({ cost, most }: { readonly cost: PlanCost; readonly most: numbe
 
 /** Plans side by side: what each costs per 1000 km, made of what, and how often it skips. */
 export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: Props) {
+  const units = useUnits()
+  const { said, times } = perDistance(units)
+  const money = (minor: number): string => sayMoney(minor * times, currency)
   const most = Math.max(...costs.map(({ cost, mean }) => Math.max(cost.p90, mean)))
   const used = COST_PARTS.filter((part) => costs.some(({ parts }) => parts[part] > 0))
   return (
     <div>
       <p className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-steel">
-        Cost per 1000 km:
+        Cost per {said}:
         {used.map((part) => (
           <span key={part} className="flex items-center gap-1.5">
             <span className={`inline-block size-3 ${TONES[part]}`} aria-hidden="true" />
@@ -82,7 +86,7 @@ export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: 
               <span className="sr-only">cost as a bar</span>
             </th>
             <th scope="col" className="w-20 pl-3 text-right font-normal">
-              per 1000 km
+              per {said}
             </th>
             <th scope="col" className="w-24 pl-3 text-right font-normal max-sm:hidden">
               chains a cassette
@@ -109,18 +113,17 @@ export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: 
                 <CostBar cost={cost} most={most} />
               </td>
               <td className="pl-3 text-right font-mono font-semibold">
-                {sayMoney(cost.mean, currency)}
+                {money(cost.mean)}
                 <span className="sr-only">
-                  , 8 in 10 lives between {sayMoney(cost.cost.p10, currency)} and{' '}
-                  {sayMoney(cost.cost.p90, currency)}
+                  , 8 in 10 lives between {money(cost.cost.p10)} and {money(cost.cost.p90)}
                 </span>
               </td>
               <td className="pl-3 text-right max-sm:hidden">
                 {Number.isFinite(cost.chainsPerCassette) ? cost.chainsPerCassette.toFixed(1) : 'none renewed'}
               </td>
-              <td className="pl-3 text-right max-sm:hidden">{Math.round(cost.minutesPer1000)}</td>
+              <td className="pl-3 text-right max-sm:hidden">{Math.round(cost.minutesPer1000 * times)}</td>
               <td className={`pl-3 ${cost.skipsPer1000 > mostSkips ? 'text-rust' : ''}`}>
-                {saySkips(cost.skipsPer1000)}
+                {saySkips(cost.skipsPer1000, units)}
               </td>
             </tr>
           ))}

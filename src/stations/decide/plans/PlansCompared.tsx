@@ -4,10 +4,10 @@ import type { JudgedBike } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice, SelectField } from '../../../ui/parts/fields.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
-import { useUnits } from '../../../ui/screen-state.ts'
+import { useUnits, type Units } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../ui/words/money.ts'
 import { sayKm } from '../../../ui/words/numbers.ts'
-import { planName, saySkips } from '../../../ui/words/plan-words.ts'
+import { perDistance, planName, saySkips } from '../../../ui/words/plan-words.ts'
 import { OneLife } from './OneLife.tsx'
 import { PlanTable } from './PlanTable.tsx'
 import { PriceEditor } from './PriceEditor.tsx'
@@ -27,17 +27,24 @@ const TIP_NAMES: Readonly<Record<BreakEven['of'], string>> = {
 type Said = NonNullable<Plans['said']>
 
 /** Which plan, why, and by how much. */
-function sayChoice({ choice }: Said, nameOf: (cost: PlanCost) => string, currency: string): string {
+function sayChoice(
+  { choice }: Said,
+  nameOf: (cost: PlanCost) => string,
+  currency: string,
+  units: Units,
+): string {
+  const { said, times } = perDistance(units)
+  const money = (minor: number): string => sayMoney(minor * times, currency)
   const { best, runnerUp, isClose, cheaperButSkips } = choice
-  const range = `${sayMoney(best.cost.p10, currency)} to ${sayMoney(best.cost.p90, currency)} per 1000 km`
+  const range = `${money(best.cost.p10)} to ${money(best.cost.p90)} per ${said}`
   return [
-    `Probably ${range}; skips under load: ${saySkips(best.skipsPer1000)}.`,
+    `Probably ${range}; skips under load: ${saySkips(best.skipsPer1000, units)}.`,
     runnerUp &&
       (isClose
         ? `${capital(nameOf(runnerUp))} costs as good as the same: either will do.`
-        : `Next: ${nameOf(runnerUp)}, ${sayMoney(runnerUp.mean - best.mean, currency)} more.`),
+        : `Next: ${nameOf(runnerUp)}, ${money(runnerUp.mean - best.mean)} more.`),
     cheaperButSkips &&
-      `${capital(nameOf(cheaperButSkips))} would save ${sayMoney(best.mean - cheaperButSkips.mean, currency)}, but skips ${saySkips(cheaperButSkips.skipsPer1000)}.`,
+      `${capital(nameOf(cheaperButSkips))} would save ${money(best.mean - cheaperButSkips.mean)}, but skips ${saySkips(cheaperButSkips.skipsPer1000, units)}.`,
   ]
     .filter(Boolean)
     .join(' ')
@@ -99,11 +106,12 @@ export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
       </Section>
     )
   const { choice, costs } = said
+  const { said: distance, times } = perDistance(units)
   const life = ask.plans.find(({ id }) => id === (shown ?? choice.best.id))
   return (
     <Section
-      title={`Cheapest plan: ${nameOf(choice.best.id)}, about ${sayMoney(choice.best.mean, currency)} per 1000 km`}
-      note={sayChoice(said, ({ id }) => nameOf(id), currency)}
+      title={`Cheapest plan: ${nameOf(choice.best.id)}, about ${sayMoney(choice.best.mean * times, currency)} per ${distance}`}
+      note={sayChoice(said, ({ id }) => nameOf(id), currency, units)}
     >
       <div className="grid grid-cols-[minmax(0,2.2fr)_minmax(0,1fr)] gap-x-12 gap-y-6 max-lg:grid-cols-1">
         <PlanTable

@@ -1,6 +1,6 @@
 import { PRICED, type Priced } from '../../../core/log/kinds/prices.ts'
 import type { BikeId } from '../../../core/log/entry.ts'
-import { usualPrices } from '../../../core/strategy/plans/plans-ask.ts'
+import { usualPrices } from '../../../core/strategy/plans/usual-prices.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
@@ -23,7 +23,7 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
   const { now, record } = useOpenLog()
   const { prices, currency, typed, moved, move, settle } = plans
   const perMajor = minorPerMajor(currency)
-  const usual = usualPrices(speeds)
+  const usual = usualPrices(speeds, currency)
   const most = (name: Priced): number =>
     name === 'hour' ? DEAREST_HOUR * perMajor : Math.max(4 * usual[name], 2 * (typed[name] ?? 0))
   const isMoved = Object.keys(moved).length > 0
@@ -85,7 +85,9 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
             </Button>
           )}
         </div>
-        <p className="text-sm text-steel">A change of currency leaves the numbers as they are: check them.</p>
+        <p className="text-sm text-steel">
+          A change of currency leaves the prices that you set as they are: check them.
+        </p>
       </div>
     </details>
   )
