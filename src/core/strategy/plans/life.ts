@@ -125,10 +125,11 @@ interface Going {
   born: number
 }
 
-const fresh = (way: ChainWay): Chain => ({
+/** A chain as a life finds it, or as it is bought: one that was ridden before has its distance behind it. */
+const chainOf = (way: ChainWay, wearPerKm: number): Chain => ({
   way,
   wearKm: way.wearKm,
-  km: 0,
+  km: way.wearKm / Math.max(1e-6, wearPerKm),
   isRetired: false,
   percent: elongationAt(way, way.wearKm),
   slope: 0,
@@ -139,7 +140,9 @@ const fresh = (way: ChainWay): Chain => ({
 function beginning(life: Life, policy: Policy, told: LifeTold | undefined): Going {
   const has = life.has ?? []
   const lacking = Math.max(0, chainsAtOnce(policy) - has.length)
-  const chains = [...has, ...Array.from({ length: lacking }, (_, nth) => life.chain(nth))].map(fresh)
+  const chains = [...has, ...Array.from({ length: lacking }, (_, nth) => life.chain(nth))].map((way) =>
+    chainOf(way, life.wearPerKm),
+  )
   const isNew = has.length === 0
   return {
     life,
@@ -189,7 +192,7 @@ function act(going: Going, reading: number, km: number): void {
   if (next) going.on = next
   else {
     const count = chainsAtOnce(policy)
-    going.chains = Array.from({ length: count }, () => fresh(life.chain(going.born++)))
+    going.chains = Array.from({ length: count }, () => chainOf(life.chain(going.born++), life.wearPerKm))
     going.on = going.chains[0] as Chain
     counts.chains += count
     if (policy.kind !== 'replace') newCassette(going, km)

@@ -143,6 +143,27 @@ describe('one life', () => {
     expect(without?.mountings).toBe(withSpares?.mountings)
   })
 
+  test('in turn the chain that has run least goes on, by all that is behind it', () => {
+    const way = life().chain(0)
+    // The one that waits has 2000 km less behind it: it runs until it has caught up, and no turn changes that before.
+    const told: number[] = []
+    live(
+      {
+        ...life(),
+        horizonKm: 3200,
+        has: [
+          { ...way, wearKm: 2500 },
+          { ...way, wearKm: 500 },
+        ],
+        lookError: () => undefined,
+      },
+      { kind: 'rotate', chains: 2, at: 0.75, everyKm: 300 },
+      (what, km) => what === 'chain' && told.push(km),
+    )
+    expect(told[0]).toBe(300)
+    expect(told[1]).toBe(2700)
+  })
+
   test('cogs that are sold singly spare the cassette', () => {
     const all = live({ ...life(), lookError: () => 0 }, replace(0.75))
     const singly = live({ ...life(), lookError: () => 0, soldSingly: COGS.map(() => true) }, replace(0.75))
