@@ -54,16 +54,20 @@ export interface PlansAnswer {
   readonly wearPerKm: number
 }
 
-const STEP_KM = 50
-/** Spread of the logarithm of a chain's rate about its rider's (methods 4). */
-const CHAIN_LOG_SD = 0.3
-/** Error of a look with a usual gauge at several places, %; hard pushes a km. Guesses. */
-const LOOK_SD = 0.05
-const PUSHES_PER_KM = 0.02
-/** One look in so many is forgotten. A guess. */
-const FORGOTTEN = 0.15
-/** A hard surface wears so many times as fast as a plain one. A guess until the rider's own chains tell. */
-const HARD_TIMES = 0.7
+/** Numbers of an owner and a road that nobody enters. */
+export const LIFE_NUMBERS = {
+  stepKm: 50,
+  /** Spread of the logarithm of a chain's rate about its rider's (methods 4). */
+  chainLogSd: 0.3,
+  /** Error of a look with a usual gauge at several places, %. A guess. */
+  lookSd: 0.05,
+  /** Hard pushes a km. A guess. */
+  pushesPerKm: 0.02,
+  /** Share of looks that are forgotten. A guess. */
+  forgotten: 0.15,
+  /** A hard surface wears so many times as fast as a plain one: a guess until the rider's own chains tell. */
+  hardTimes: 0.7,
+} as const
 
 /** One life under one plan: from the drivetrain as it is, by one draw of what is known. */
 export function lifeOf(
@@ -93,20 +97,20 @@ export function lifeOf(
     cogs,
     has,
     horizonKm: ask.horizonKm,
-    stepKm: STEP_KM,
+    stepKm: LIFE_NUMBERS.stepKm,
     wearPerKm: at(plan.isOtherLube ? roads.otherLube : roads.now, 1),
-    pushesPerKm: PUSHES_PER_KM,
+    pushesPerKm: LIFE_NUMBERS.pushesPerKm,
     shift: ask.shift?.[tooth] ?? 0,
     lookKm: ask.lookKm,
     lookError: (nth) =>
-      keyedUnit(seed, life, EVENTS.forget, nth) < FORGOTTEN
+      keyedUnit(seed, life, EVENTS.forget, nth) < LIFE_NUMBERS.forgotten
         ? undefined
-        : LOOK_SD * keyedNormal(seed, life, EVENTS.look, nth),
+        : LIFE_NUMBERS.lookSd * keyedNormal(seed, life, EVENTS.look, nth),
     chain: (nth) => ({
       rate:
         at(draws.rider, 0.17) *
-        Math.exp(CHAIN_LOG_SD * keyedNormal(seed, life, EVENTS.chain, nth)) *
-        (plan.isHard ? HARD_TIMES : 1),
+        Math.exp(LIFE_NUMBERS.chainLogSd * keyedNormal(seed, life, EVENTS.chain, nth)) *
+        (plan.isHard ? LIFE_NUMBERS.hardTimes : 1),
       beta,
       start: 0,
       lateTimes,

@@ -1,12 +1,14 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { BreakEven, PlanCost } from '../../../core/strategy/plans/price.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice, SelectField } from '../../../ui/parts/fields.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
+import { STATIONS } from '../../../ui/places.ts'
 import { useUnits, type Units } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../ui/words/money.ts'
-import { sayKm } from '../../../ui/words/numbers.ts'
+import { sayKm, sayLimit } from '../../../ui/words/numbers.ts'
 import { perDistance, planName, saySkips } from '../../../ui/words/plan-words.ts'
 import { OneLife } from './OneLife.tsx'
 import { PlanTable } from './PlanTable.tsx'
@@ -151,7 +153,12 @@ export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
         {ask.lives} simulated lives of {sayKm(ask.horizonKm, units)}, each from this drivetrain as it is
         today, with the same rides and luck for every plan. A look every {sayKm(ask.lookKm, units)}, one in
         seven forgotten; how rings and pulleys are renewed, minutes and pushes are guesses of ours.
-        {!answered.fresh && ' Being updated with what was added.'}
+        {!answered.fresh && ' Being updated with what was added.'} What to do today goes by this bike’s limit,{' '}
+        {sayLimit(limit)} %: to follow another plan,{' '}
+        <Link to={STATIONS.gauge.path} className="underline underline-offset-4">
+          change the limit
+        </Link>
+        .
       </p>
     </Section>
   )
