@@ -101,6 +101,13 @@ export function fittedParts(
 export const fittedChain = (garage: Garage, bike: BikeId): PartState | undefined =>
   fittedParts(garage, bike, 'chain')[0]
 
+/** The chains of a bike that are kept: the one that is on, and those that ran on it last and are neither lent nor retired. */
+export const chainsOfSet = (garage: Garage, bike: BikeId): readonly PartState[] =>
+  [...garage.parts.values()].filter(
+    ({ entry, retired, fittings, lentTo }) =>
+      entry.spec.type === 'chain' && !retired && lentTo === undefined && fittings.at(-1)?.bike === bike,
+  )
+
 /** The joining link on a bike now, where the log has one. */
 export const fittedLink = (garage: Garage, bike: BikeId): PartState | undefined =>
   fittedParts(garage, bike, 'joining-link')[0]

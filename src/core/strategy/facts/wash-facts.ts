@@ -1,7 +1,8 @@
 import { isWet, quarterOf } from '../../exposure/conditions.ts'
 import { mixByQuarter } from '../../exposure/road-ahead.ts'
 import type { IsoTime, PartId } from '../../log/entry.ts'
-import type { Garage } from '../../log/garage.ts'
+import { chainsOfSet, type Garage } from '../../log/garage.ts'
+import type { BikeEntry } from '../../log/kinds/bike.ts'
 import type { Lube } from '../../lube/lubes.ts'
 import { USUAL_KIT, type WashWants } from '../../lube/suggest.ts'
 import { KIT_TOOLS, type KitTool } from '../../lube/wash-ways.ts'
@@ -71,14 +72,7 @@ const waxOf = (garage: Garage, since: IsoTime): NonNullable<WashFacts['wax']> =>
 })
 
 function washable(garage: Garage, { bike, now, chain }: BikeReport): readonly WashableChain[] {
-  return [...garage.parts.values()]
-    .filter(
-      ({ entry, retired, fittings, lentTo }) =>
-        entry.spec.type === 'chain' &&
-        !retired &&
-        lentTo === undefined &&
-        fittings.at(-1)?.bike === bike.entry.bike,
-    )
+  return chainsOfSet(garage, bike.entry.bike)
     .flatMap((part): WashableChain[] => {
       const facts = chainFacts(garage, part.entry.part)
       if (!facts) return []
@@ -107,6 +101,13 @@ function lookNow(garage: Garage, chain: PartId, now: IsoTime): ChainLook | undef
   return last.look
 }
 
+/** A bike as it stands there. */
+export const washBikeOf = ({ brakes, motor }: BikeEntry): WashBike => ({
+  // Most bikes of today: and shielding a rotor that is not there is soon left out.
+  hasDiscs: brakes !== 'rim',
+  isElectric: motor !== 'none',
+})
+
 /** Everything that the log says toward a wash of a bike. */
 export function washFacts(garage: Garage, report: BikeReport): WashFacts {
   const { bike, now, chain } = report
@@ -117,11 +118,7 @@ export function washFacts(garage: Garage, report: BikeReport): WashFacts {
     allKm > 0 ? mix.filter(isOne).reduce((sum, { km }) => sum + km, 0) / allKm : 0
   const tools = kit?.tools ?? kitGuess(garage)
   const ownMin = ownStepMinutes(garage)
-  const stands: WashBike = {
-    // Most bikes of today: and shielding a rotor that is not there is soon left out.
-    hasDiscs: bike.entry.brakes !== 'rim',
-    isElectric: bike.entry.motor !== 'none',
-  }
+  const stands = washBikeOf(bike.entry)
   return {
     chains: washable(garage, report),
     wants: {

@@ -2,7 +2,7 @@ import { gearMix, sprocketTeeth } from '../../exposure/gear-mix.ts'
 import { QUARTERS } from '../../exposure/conditions.ts'
 import { mixByQuarter, roadAhead } from '../../exposure/road-ahead.ts'
 import type { RoadPiece } from '../../exposure/roads.ts'
-import { fittedParts, type Garage } from '../../log/garage.ts'
+import { chainsOfSet, fittedParts, type Garage } from '../../log/garage.ts'
 import type { PricesEntry } from '../../log/kinds/prices.ts'
 import { lifeUsed } from '../../lube/clock.ts'
 import type { Lube } from '../../lube/lubes.ts'
@@ -13,7 +13,7 @@ import type { KeptDraws } from '../../wear/kept-draws.ts'
 import { drawsName } from '../../wear/kept-draws.ts'
 import type { BikeReport } from '../facts/bike-report.ts'
 import { livesOf } from '../facts/own-lives.ts'
-import { ownStepMinutes } from '../facts/wash-facts.ts'
+import { ownStepMinutes, washBikeOf } from '../facts/wash-facts.ts'
 import type { LubeUse, Prices } from './price.ts'
 import { plansFor } from './plans.ts'
 import type { PlansAsk } from './plans-steps.ts'
@@ -54,7 +54,7 @@ function useOf(garage: Garage, { bike, now }: BikeReport, lube: Lube): LubeUse {
     0,
   )
   const given = {
-    bike: { hasDiscs: bike.entry.brakes !== 'rim', isElectric: bike.entry.motor !== 'none' },
+    bike: washBikeOf(bike.entry),
     kit: ['stand', 'pot'] as const,
     ownMin: ownStepMinutes(garage),
   }
@@ -101,16 +101,12 @@ export function plansAsk(
   const ringPart = fittedParts(garage, bike.entry.bike, 'ring')[0]
   const ringSpec = ringPart?.entry.spec
   const lube = lubeNow(report)
-  const spares = [...garage.parts.values()].filter(
-    ({ entry, retired, lentTo, fittings }) =>
-      entry.spec.type === 'chain' &&
-      !retired &&
-      lentTo === undefined &&
-      entry.part !== chain.part.entry.part &&
-      fittings.at(-1)?.bike === bike.entry.bike,
-  )
+  const on = chain.part.entry.part
+  const spares = chainsOfSet(garage, bike.entry.bike)
+    .map(({ entry }) => entry.part)
+    .filter((id) => id !== on)
   const asked = {
-    chains: [chain.part.entry.part, ...spares.map(({ entry }) => entry.part)],
+    chains: [on, ...spares],
     road: { now: yearOn(report, lube), otherLube: yearOn(report, otherThan(lube)) },
     cogs,
     soldSingly: cogs.map(({ teeth: count }) => spec.soldSingly?.includes(count) ?? false),

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import type { BreakEven, PlanCost } from '../../../core/strategy/plans/price.ts'
+import type { BestPlan, BreakEven, PlanCost } from '../../../core/strategy/plans/price.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice, SelectField } from '../../../ui/parts/fields.tsx'
@@ -51,6 +51,13 @@ function sayChoice(
     .filter(Boolean)
     .join(' ')
 }
+/** What the plan that is named is first in: where a cheaper one skips too often it is not the cheapest of all. */
+function sayRank({ best, cheaperButSkips }: BestPlan, mind: SkipMind): string {
+  if (best.skipsPer1000 > SKIP_MINDS[mind]) return 'The plan that skips least'
+  if (!cheaperButSkips) return 'Cheapest plan'
+  return mind === 'never' ? 'Cheapest plan that almost never skips' : 'Cheapest plan that hardly ever skips'
+}
+
 const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`
 
 function Tips({
@@ -112,7 +119,7 @@ export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
   const life = ask.plans.find(({ id }) => id === (shown ?? choice.best.id))
   return (
     <Section
-      title={`Cheapest plan: ${nameOf(choice.best.id)}, about ${sayMoney(choice.best.mean * times, currency)} per ${distance}`}
+      title={`${sayRank(choice, mind)}: ${nameOf(choice.best.id)}, about ${sayMoney(choice.best.mean * times, currency)} per ${distance}`}
       note={sayChoice(said, ({ id }) => nameOf(id), currency, units)}
     >
       <div className="grid grid-cols-[minmax(0,2.2fr)_minmax(0,1fr)] gap-x-12 gap-y-6 max-lg:grid-cols-1">

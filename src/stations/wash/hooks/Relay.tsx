@@ -1,5 +1,6 @@
 import type { Turn } from '../../../core/strategy/relay.ts'
 import { KM_PER_MILE } from '../../../core/units/convert.ts'
+import { rulerStep } from '../../../ui/road/view.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
 import { sayKm } from '../../../ui/words/numbers.ts'
@@ -18,15 +19,10 @@ const [WIDE, NARROW] = [1000, 380]
 const LEFT = 84
 const ROW = 30
 const TOP = 26
+/** The least room for a figure of the ruler. */
+const MARK_ROOM = 60
 /** So much of the road behind is drawn, km, and as much ahead as its turns take. */
 const BEHIND_KM = 2500
-
-/** Round distances between marks, so that some six to ten fit. */
-function everyOf(range: number, most: number): number {
-  const least = range / most
-  const power = 10 ** Math.floor(Math.log10(least))
-  return ([1, 2, 5, 10].find((times) => times * power >= least) ?? 10) * power
-}
 
 /** Chains that hand over to one another along the road: what each has run, and the turns to come as the medians have it. */
 export function Relay({ chains, past, nowKm, ahead }: Props) {
@@ -39,7 +35,7 @@ export function Relay({ chains, past, nowKm, ahead }: Props) {
   const x = (km: number): number => LEFT + (km - from) * scale
   const high = TOP + ROW * chains.length + 20
   const perUnit = units === 'metric' ? 1 : KM_PER_MILE
-  const every = everyOf((end - from) / perUnit, isNarrow ? 4 : 9) * perUnit
+  const every = rulerStep(1 / (scale * perUnit), MARK_ROOM) * perUnit
   const marks = Array.from(
     { length: Math.ceil((end - from) / every) + 1 },
     (_, i) => (Math.ceil((from - nowKm) / every) + i) * every,
