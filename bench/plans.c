@@ -14,14 +14,16 @@
 #define SPREAD 0.06
 #define RUBS 0.005
 #define RING_SPENT 0.8
+#define PULLEY_RUB 0.04
+#define PULLEY_FOLLOW 0.05
 typedef struct { double rate, beta, start, late_times, late_from, wear_km; } Way;
 typedef struct { Way way; double wear_km, km, percent, slope; int retired, held; } Chain;
 typedef struct { double rider, beta, late_times, late_from, rate, start, wear_km, per_km, per_km_other; } Draw;
-typedef struct { int kind, chains, singly, hard, other; double at, every; } Plan; /* kind: 0 replace, 1 rotate, 2 runout */
+typedef struct { int kind, chains, singly, hard, other, larger; double at, every; } Plan; /* kind: 0 replace, 1 rotate, 2 runout */
 
 static int cogs, singly_sold[COGS];
-static double load[COGS], follow[COGS], share[COGS], margin[COGS], table[2 * REACH * PER_SPREAD + 1];
-static double ring_follow, ring_worn, look_km, look_sd, pushes_km, forgotten, hard_times, chain_sd, horizon, step_km;
+static double loads[2][COGS], follow[COGS], shares[2][COGS], margin[COGS], table[2 * REACH * PER_SPREAD + 1];
+static double ring_follow, ring_worn, look_km, look_sd, pushes_km, forgotten, hard_times, chain_sd, horizon, step_km, late, larger_times, pulleys_worn;
 static uint32_t seed;
 
 static uint32_t mixed(uint32_t h) {
@@ -61,8 +63,9 @@ static Way bought(const Draw *d, const Plan *p, int life, int nth) {
 }
 
 static void live(const Draw *d, const Plan *p, int life, double *bought_chains, double *skips_out) {
-  double per_km = p->other ? d->per_km_other : d->per_km, wear = step_km * per_km;
-  double worn[COGS] = { 0 }, pull[COGS], rub[COGS], ring = ring_worn, skips_all = 0;
+  double per_km = (p->other ? d->per_km_other : d->per_km) * (p->larger ? larger_times : 1), wear = step_km * per_km;
+  const double *load = loads[p->larger], *share = shares[p->larger];
+  double worn[COGS] = { 0 }, pull[COGS], rub[COGS], ring = p->larger ? 0 : ring_worn, pulleys = pulleys_worn, skips_all = 0;
   for (int j = 0; j < cogs; j++) { double b = load[j] * wear / 1000; pull[j] = b * follow[j]; rub[j] = b * RUBS; }
   Chain chains[CHAINS]; int n = 0, born = 0, count = 0;
   Way first = { d->rate, d->beta, d->start, d->late_times, d->late_from, d->wear_km };
@@ -82,10 +85,11 @@ static void live(const Draw *d, const Plan *p, int life, double *bought_chains, 
     }
     skips_all += step_km * pushes_km * skips;
     double lag = e - ring; ring += ((lag > 0 ? ring_follow * lag : 0) + RUBS) * (wear / 1000);
+    double behind = e - pulleys; pulleys += (PULLEY_RUB + (behind > 0 ? PULLEY_FOLLOW * behind : 0)) * (wear / 1000);
     if (km >= next_look) {
       next_look += look_km;
       int nth = looked++;
-      if (unit(life, 3, nth) >= forgotten && e + look_sd * normal(life, 2, nth) >= p->at) {
+      if (unit(life, 3, nth) >= forgotten && e + look_sd * normal(life, 2, nth) >= p->at && unit(life, 4, nth) >= late) {
         on->retired = 1;
         Chain *next = p->kind == 2 ? 0 : least(chains, n);
         if (next) on = next;
@@ -96,10 +100,11 @@ static void live(const Draw *d, const Plan *p, int life, double *bought_chains, 
         }
         if (p->kind == 0) {
           int bad = 0, dear = 0;
-          for (int j = 0; j < cogs; j++) if (worn[j] > margin[j]) { bad++; if (!p->singly || !singly_sold[j]) dear = 1; }
-          if (bad) for (int j = 0; j < cogs; j++) if (dear || worn[j] > margin[j]) worn[j] = 0;
+          for (int j = 0; j < cogs; j++) if (worn[j] > margin[j] + on->percent) { bad++; if (!p->singly || !singly_sold[j]) dear = 1; }
+          if (bad) for (int j = 0; j < cogs; j++) if (dear || worn[j] > margin[j] + on->percent) worn[j] = 0;
         }
         if (ring > RING_SPENT) ring = 0;
+        if (pulleys > RING_SPENT) pulleys = 0;
       }
     }
     if (km >= next_turn) { next_turn += p->every; Chain *next = least(chains, n); if (next) on = next; }
@@ -111,11 +116,12 @@ int main(void) {
   int draws, lives, plans;
   if (scanf("%d %d %d %d %u", &draws, &lives, &plans, &cogs, &seed) != 5) return 1;
   if (scanf("%lf %lf %lf %lf %lf %lf %lf %lf %lf %lf", &horizon, &step_km, &look_km, &look_sd, &pushes_km, &forgotten, &hard_times, &chain_sd, &ring_follow, &ring_worn) != 10) return 1;
+  if (scanf("%lf %lf %lf", &late, &larger_times, &pulleys_worn) != 3) return 1;
   Draw *drawn = calloc(draws, sizeof *drawn); Plan *all = calloc(plans, sizeof *all);
   for (int i = 0; i < draws; i++) { Draw *d = &drawn[i];
     if (scanf("%lf %lf %lf %lf %lf %lf %lf %lf %lf", &d->rider, &d->beta, &d->late_times, &d->late_from, &d->rate, &d->start, &d->wear_km, &d->per_km, &d->per_km_other) != 9) return 1; }
-  for (int j = 0; j < cogs; j++) if (scanf("%lf %lf %lf %lf %d", &load[j], &follow[j], &share[j], &margin[j], &singly_sold[j]) != 5) return 1;
-  for (int i = 0; i < plans; i++) { Plan *p = &all[i]; if (scanf("%d %lf %d %lf %d %d %d", &p->kind, &p->at, &p->chains, &p->every, &p->singly, &p->hard, &p->other) != 7) return 1; }
+  for (int j = 0; j < cogs; j++) if (scanf("%lf %lf %lf %lf %d %lf %lf", &loads[0][j], &follow[j], &shares[0][j], &margin[j], &singly_sold[j], &loads[1][j], &shares[1][j]) != 7) return 1;
+  for (int i = 0; i < plans; i++) { Plan *p = &all[i]; if (scanf("%d %lf %d %lf %d %d %d %d", &p->kind, &p->at, &p->chains, &p->every, &p->singly, &p->hard, &p->other, &p->larger) != 8) return 1; }
   for (int i = 0; i <= 2 * REACH * PER_SPREAD; i++) table[i] = 1 / (1 + exp(REACH - (double)i / PER_SPREAD));
   struct timespec a, b; clock_gettime(CLOCK_MONOTONIC, &a);
   double *chains = calloc(plans, sizeof *chains), *skips = calloc(plans, sizeof *skips);

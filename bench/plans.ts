@@ -13,7 +13,8 @@ import {
   type PlansAnswer,
   type PlansAsk,
 } from '../src/core/strategy/plans/plans-steps.ts'
-import { cogSet } from '../src/core/strategy/plans/cogs.ts'
+import { cogSet, type CogShare } from '../src/core/strategy/plans/cogs.ts'
+import { largerRing } from '../src/core/strategy/plans/larger-ring.ts'
 import { chainsAtOnce } from '../src/core/strategy/plans/policy.ts'
 import { followRate } from '../src/core/teeth/conform.ts'
 import { inParts } from '../src/core/strategy/plans/plans-ask.ts'
@@ -52,6 +53,12 @@ function draws(): KeptDraws {
   }
 }
 
+const COGS: readonly CogShare[] = [11, 13, 15, 17, 19, 21, 24, 28, 32, 36, 42].map((teeth, i) => ({
+  teeth,
+  share: Math.exp(-((i - 4) ** 2) / 9),
+  material: 'steel',
+}))
+
 const madeUpAsk = (): PlansAsk => ({
   named: 'bench',
   draws: draws(),
@@ -60,23 +67,16 @@ const madeUpAsk = (): PlansAsk => ({
     now: [{ km: 1.4, condition: 'dry-road', lube: 'wet-lube' }],
     otherLube: [{ km: 1.4, condition: 'dry-road', lube: 'immersion-wax' }],
   },
-  cogs: [11, 13, 15, 17, 19, 21, 24, 28, 32, 36, 42].map((teeth, i) => ({
-    teeth,
-    share: Math.exp(-((i - 4) ** 2) / 9),
-    material: 'steel',
-  })),
+  cogs: COGS,
   soldSingly: new Array<boolean>(11).fill(true),
   worn: undefined,
   shift: undefined,
   ring: { material: 'aluminium', worn: 0.2 },
-  lookKm: 500,
-  // Twelve: all there are for a bike with a limit of its own and single cogs, and a shorter rotation.
-  plans: [
-    ...plansFor(0.6, true),
-    ...plansFor(0.6, false)
-      .filter(({ id }) => id === 'rotate-2')
-      .map((plan) => ({ ...plan, policy: { kind: 'rotate', chains: 2, at: 0.6, everyKm: 150 } as const })),
-  ],
+  habits: { lookKm: 500, forgotten: 0.15, late: 0.2, looks: 0 },
+  pulleysWorn: 0.1,
+  largerRing: largerRing(40, COGS),
+  // Twelve: all there are for a bike with a limit of its own, single cogs and room for a larger ring.
+  plans: plansFor({ limit: 0.6, hasSingles: true, hasLargerRing: true }),
   lives: LIVES,
   part: [0, LIVES],
   horizonKm: 30_000,
@@ -92,6 +92,7 @@ const PRICES: Prices = {
   pulleys: 2000,
   lube: 40,
   hour: 3000,
+  skip: 500,
 }
 const LUBE = { now: { per1000: 5, minutes: 10 }, other: { per1000: 3, minutes: 40 } }
 
@@ -111,14 +112,28 @@ const KINDS = { replace: 0, rotate: 1, runout: 2 } as const
 
 /** The question as bench/plans.c reads it. */
 function asText(ask: PlansAsk): string {
-  const { draws, road, cogs, plans, seed, horizonKm, lookKm, ring, lives, soldSingly } = ask
+  const {
+    draws,
+    road,
+    cogs,
+    plans,
+    seed,
+    horizonKm,
+    habits,
+    ring,
+    lives,
+    soldSingly,
+    largerRing: larger,
+  } = ask
   const [now, other] = [keptWearKm(draws, road.now), keptWearKm(draws, road.otherLube)]
   const on = keptChain(draws, 'on')
   const set = cogSet(cogs)
-  const { stepKm, lookSd, pushesPerKm, forgotten, hardTimes, chainLogSd } = LIFE_NUMBERS
+  const largerSet = cogSet(larger?.cogs ?? cogs)
+  const { stepKm, lookSd, pushesPerKm, hardTimes, chainLogSd } = LIFE_NUMBERS
   return [
     [draws.count, lives, plans.length, set.count, seed],
-    [horizonKm, stepKm, lookKm, lookSd, pushesPerKm, forgotten, hardTimes, chainLogSd],
+    [horizonKm, stepKm, habits.lookKm, lookSd, pushesPerKm, habits.forgotten, hardTimes, chainLogSd],
+    [habits.late, larger?.wearTimes ?? 1, ask.pulleysWorn],
     [ring ? followRate('ring', ring.material) : 0, ring?.worn ?? 0],
     ...Array.from({ length: draws.count }, (_, n) => [
       draws.rider[n],
@@ -131,8 +146,16 @@ function asText(ask: PlansAsk): string {
       now[n],
       other[n],
     ]),
-    ...cogs.map((_, j) => [set.load[j], set.follow[j], set.share[j], set.margin[j], Number(soldSingly[j])]),
-    ...plans.map(({ policy, isSingly, isHard, isOtherLube }) => [
+    ...cogs.map((_, j) => [
+      set.load[j],
+      set.follow[j],
+      set.share[j],
+      set.margin[j],
+      Number(soldSingly[j]),
+      largerSet.load[j],
+      largerSet.share[j],
+    ]),
+    ...plans.map(({ policy, isSingly, isHard, isOtherLube, isLargerRing }) => [
       KINDS[policy.kind],
       policy.at,
       chainsAtOnce(policy),
@@ -140,6 +163,7 @@ function asText(ask: PlansAsk): string {
       Number(isSingly),
       Number(isHard),
       Number(isOtherLube),
+      Number(isLargerRing),
     ]),
   ]
     .map((line) => line.join(' '))

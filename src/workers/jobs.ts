@@ -1,5 +1,7 @@
 import type { JobSteps } from '../core/job.ts'
 import { timedPlanSteps } from '../core/session/fit-time.ts'
+import { waitSteps } from '../core/strategy/plans/wait-steps.ts'
+import { whatNextSteps } from '../core/strategy/what-next/what-next-steps.ts'
 import { plansSteps } from '../core/strategy/plans/plans-steps.ts'
 import { nextLookSteps } from '../core/wear/next-look-value.ts'
 import { pictureSteps } from '../core/teeth/picture/measure.ts'
@@ -18,6 +20,8 @@ export const JOBS = {
   'teeth-picture': pictureSteps,
   'wash-plan': timedPlanSteps,
   plans: plansSteps,
+  'swap-wait': waitSteps,
+  'what-next': whatNextSteps,
   'ride-files': async function* (question: RideFilesQuestion) {
     const { rideFileSteps } = await import('./ride-jobs.ts')
     return yield* rideFileSteps(question)
@@ -54,7 +58,9 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'next-look': 1,
   'teeth-picture': 1,
   'wash-plan': 1,
-  plans: 1,
+  plans: 2,
+  'swap-wait': 1,
+  'what-next': 1,
   'ride-files': 1,
   'ride-archive': 1,
   'packed-rides': 1,

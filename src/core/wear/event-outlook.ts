@@ -30,10 +30,11 @@ export interface EventOutlook {
 }
 
 /** A chance of not lasting that one may take, and one that nobody should. Ours, a judgement. */
-const TAKEN = 1 / 4
-const REFUSED = 3 / 4
+export const TAKEN = 1 / 4
+export const REFUSED = 3 / 4
 
-function adviceFor(pastBefore: number, pastAfter: number): EventAdvice {
+/** What to do before an event, by the chances of being past the limit when it begins and when it is over. */
+export function adviceFor(pastBefore: number, pastAfter: number): EventAdvice {
   if (pastBefore >= 0.5) return 'before-anyway'
   if (pastAfter <= TAKEN) return 'after'
   return pastAfter < REFUSED ? 'look-first' : 'before'

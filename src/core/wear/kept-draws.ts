@@ -1,7 +1,7 @@
 import type { Factor, RoadPiece } from '../exposure/roads.ts'
 import { defaultWearKm, factorLogSd, factorsOf } from '../exposure/roads.ts'
 import { seededRandom } from '../stats/random.ts'
-import { lateWear } from './late-wear.ts'
+import { lateWear, plainWear } from './late-wear.ts'
 import type { RiderDraws } from './draws.ts'
 import type { DrawnChain } from './in-doubt.ts'
 
@@ -129,6 +129,16 @@ export const keptElongation = (
       lateFrom[n] ?? 0,
     ),
   )
+
+/** Wear-km from new at which a chain reaches a limit, draw by draw; 0 where it starts past it. */
+export const keptLimitWearKm = (
+  { rate, start, beta, lateTimes, lateFrom }: KeptChainDraws,
+  limit: number,
+): Float64Array =>
+  Float64Array.from(start, (from, n) => {
+    const plain = plainWear(limit, lateTimes[n] ?? 1, lateFrom[n] ?? 0)
+    return from >= plain ? 0 : 1000 * ((plain - from) / (rate[n] ?? 1)) ** (1 / (beta[n] ?? 1))
+  })
 
 /** A name for draws: changes where they do. */
 export function drawsName({ count, rider, beta, chains }: KeptDraws): string {

@@ -20,6 +20,7 @@ import { washSchema } from './wash.ts'
 import { kitSchema } from './kit.ts'
 import { rotationSchema } from './rotation.ts'
 import { pricesSchema } from './prices.ts'
+import { policySchema } from './policy.ts'
 import { linkCheckSchema } from './link-check.ts'
 import { lubeCheckSchema } from './lube-check.ts'
 import { sessionSchema } from './session.ts'
@@ -53,6 +54,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   kit: kitSchema,
   rotation: rotationSchema,
   prices: pricesSchema,
+  policy: policySchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

@@ -1,8 +1,8 @@
-import { STATIONS } from '../../ui/places.ts'
 import { Link } from 'react-router'
-import { Ahead } from './Ahead.tsx'
-import { PlansCompared } from './plans/PlansCompared.tsx'
+import { isHeldBack } from '../../core/strategy/verdict.ts'
+import type { PlanCost } from '../../core/strategy/plans/price.ts'
 import { useOpenLog } from '../../session/log-context.ts'
+import { useJudged, type JudgedBike } from '../../session/verdicts.ts'
 import { ElongationChart } from '../../ui/charts/ElongationChart.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'
@@ -12,34 +12,109 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayAction, sayCaution, sayReason } from '../../ui/words/advice.ts'
+import { sayMoney } from '../../ui/words/money.ts'
 import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayFigure } from '../../ui/words/numbers.ts'
+import { perDistance, planName } from '../../ui/words/plan-words.ts'
+import { sayRunnerUp } from '../../ui/words/wait-words.ts'
 import { sayLimitDates, sayNextLook } from '../../ui/words/verdict.tsx'
-import { useJudged } from '../../session/verdicts.ts'
+import { Ahead } from './Ahead.tsx'
+import { PlansCompared } from './plans/PlansCompared.tsx'
+import { usePlans, type Plans } from './plans/use-plans.ts'
+import { Turns } from './Turns.tsx'
+import { useWait, type Wait } from './use-wait.ts'
+import { WhenToSwap } from './WhenToSwap.tsx'
 
-/** Decide: one recommendation, its reasons in order, what it risks, and what would change it. */
-export default function Decide() {
-  const { garage, now } = useOpenLog()
+/** The plan that the verdict belongs to, and what a better one would save: one sentence under the answer. */
+function PlanLine({
+  plans,
+  nameOf,
+}: {
+  readonly plans: Plans
+  readonly nameOf: (id: PlanCost['id']) => string
+}) {
   const units = useUnits()
-  const judged = useJudged(useBikeId(garage))
-  if (!judged) return <NoBike what="Add one and measure its chain. This page then says what to do." />
-  const { report, answer, verdict, fresh, fault } = judged
+  const { said, currency } = plans
+  if (!said?.now) return null
+  const { now, choice } = said
+  const { said: distance, times } = perDistance(units)
+  const money = (minor: number): string => sayMoney(minor * times, currency)
+  const saves = now.mean - choice.best.mean
+  return (
+    <>
+      {' '}
+      You are on the plan “{nameOf(now.id)}”: about {money(now.mean)} per {distance}.{' '}
+      {choice.best === now || saves <= 0
+        ? 'No plan that you would put up with is cheaper.'
+        : `Cheapest: ${nameOf(choice.best.id)}, ${money(saves)} less.`}
+    </>
+  )
+}
+
+interface WhyProps {
+  readonly judged: JudgedBike
+  readonly wait: Wait
+  readonly currency: string
+}
+
+function Why({ judged, wait, currency }: WhyProps) {
+  const { garage } = useOpenLog()
+  const units = useUnits()
+  const { verdict, answer } = judged
+  const runnerUp =
+    wait.choice && verdict && answer && !isHeldBack(verdict.action)
+      ? sayRunnerUp(wait.choice, verdict, answer.toLimitKm.p50, currency, units)
+      : undefined
+  return (
+    <Section title="Why">
+      <ol className="flex flex-col">
+        {judged.verdict?.reasons.map((reason, i) => (
+          <li
+            key={i}
+            className="grid grid-cols-[2rem_1fr] border-b border-hairline py-2.5 leading-snug first:border-t"
+          >
+            <span className="font-mono text-sm text-steel">{i + 1}</span>
+            {sayReason(reason, units, garage.tools)}
+          </li>
+        ))}
+      </ol>
+      {runnerUp !== undefined && <p className="mt-3 leading-snug">{runnerUp}</p>}
+      <Turns judged={judged} />
+    </Section>
+  )
+}
+
+/** One bike's decision, with all that it rests on. */
+function Decision({
+  judged,
+}: {
+  readonly judged: JudgedBike & { readonly verdict: NonNullable<JudgedBike['verdict']> }
+}) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const plans = usePlans(judged)
+  const wait = useWait(judged, plans)
+  const { report, answer, verdict, fresh } = judged
   const { name } = report.bike.entry
-  if (!verdict) return <Answer word="unsure">{fault ?? `Working out ${name}’s chain…`}</Answer>
   const next = NEXT_STEP[verdict.action]
   const measured = report.chain?.lastReadingAt !== undefined
+  const nameOf = (id: PlanCost['id']): string =>
+    planName(id, report.limit.percent, plans.lube.isWaxed, plans.own)
   return (
     <div className="flex flex-col gap-8">
       <Answer
         word={verdict.word}
         detail={
-          answer && measured
-            ? `${fresh ? '' : 'Being updated with what was added. '}The chain is at ${sayFigure(answer.now.mean)} %, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${
-                verdict.confidence === undefined
-                  ? sayNextLook(verdict, units, now)
-                  : `Confidence: ${sayChance(verdict.confidence)}.`
-              }`
-            : undefined
+          answer && measured ? (
+            <>
+              {fresh ? '' : 'Being updated with what was added. '}The chain is at {sayFigure(answer.now.mean)}
+              &nbsp;%, probably {sayFigure(answer.now.p05)} to {sayFigure(answer.now.p95)}.{' '}
+              {verdict.confidence === undefined
+                ? sayNextLook(verdict, units, now)
+                : `Confidence: ${sayChance(verdict.confidence)}.`}
+              <PlanLine plans={plans} nameOf={nameOf} />
+            </>
+          ) : undefined
         }
         action={
           <Link to={next.path} className={buttonLook('next')}>
@@ -57,27 +132,7 @@ export default function Decide() {
         </div>
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section title="Why">
-          <ol className="flex flex-col">
-            {verdict.reasons.map((reason, i) => (
-              <li
-                key={i}
-                className="grid grid-cols-[2rem_1fr] border-b border-hairline py-2.5 leading-snug first:border-t"
-              >
-                <span className="font-mono text-sm text-steel">{i + 1}</span>
-                {sayReason(reason, units, garage.tools)}
-              </li>
-            ))}
-          </ol>
-          <p className="mt-4 text-[0.95rem] text-steel">
-            What would change this: {measured ? 'a reading with a second instrument' : 'a first reading'}, or
-            another{' '}
-            <Link to={STATIONS.gauge.path} className="underline underline-offset-4">
-              limit
-            </Link>
-            . The maker’s limits and instructions come before anything said here.
-          </p>
-        </Section>
+        <Why judged={judged} wait={wait} currency={plans.currency} />
         {answer && report.chain && measured && (
           <Section title="The way so far, and ahead" note={sayLimitDates(answer, now)}>
             <ElongationChart
@@ -89,8 +144,20 @@ export default function Decide() {
           </Section>
         )}
       </div>
+      <WhenToSwap judged={judged} plans={plans} wait={wait} nameOf={nameOf} />
       {answer && report.chain && measured && <Ahead report={report} answer={answer} />}
-      <PlansCompared key={report.bike.entry.bike} judged={judged} />
+      <PlansCompared judged={judged} plans={plans} nameOf={nameOf} />
     </div>
   )
+}
+
+/** Decide: one recommendation, its reasons in order, what it risks, what would change it, and what each plan costs. */
+export default function Decide() {
+  const { garage } = useOpenLog()
+  const judged = useJudged(useBikeId(garage))
+  if (!judged) return <NoBike what="Add one and measure its chain. This page then says what to do." />
+  const { report, verdict, fault } = judged
+  const { bike, name } = report.bike.entry
+  if (!verdict) return <Answer word="unsure">{fault ?? `Working out ${name}’s chain…`}</Answer>
+  return <Decision key={bike} judged={{ ...judged, verdict }} />
 }

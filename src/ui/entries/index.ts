@@ -10,6 +10,7 @@ import type { KindWords } from './kind-words.ts'
 import { kit } from './kit.ts'
 import { rotation } from './rotation.ts'
 import { prices } from './prices.ts'
+import { policy } from './policy.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
 import { session } from './session.ts'
@@ -57,6 +58,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   kit,
   rotation,
   prices,
+  policy,
   limit,
   plan,
   withdraw,

@@ -29,6 +29,12 @@ export function minorPerMajor(currency: string): number {
   }
 }
 
+/** Money that is only an estimate: two figures, so that it does not look surer than it is. @param minor units */
+export function sayAboutMoney(minor: number, currency: string): string {
+  const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, Math.abs(minor)))) - 1)
+  return sayMoney(Math.round(minor / step) * step, currency)
+}
+
 /** Money as it is written here; whole units from ten on. @param minor units, such as cents */
 export function sayMoney(minor: number, currency: string): string {
   const major = minor / minorPerMajor(currency)

@@ -1,8 +1,9 @@
 import { KM_PER_MILE } from '../../core/units/convert.ts'
 import type { Units } from '../screen-state.ts'
 import type { Priced } from '../../core/log/kinds/prices.ts'
-import type { PlanId } from '../../core/strategy/plans/plans.ts'
-import { sayLimit } from './numbers.ts'
+import type { PlanId, PolicyFields } from '../../core/strategy/plans/plans.ts'
+import type { OwnerHabits } from '../../core/strategy/plans/owner-habits.ts'
+import { sayKm, sayLimit } from './numbers.ts'
 
 /** What has a price, as it is called beside its field. */
 export const PRICE_NAMES: Readonly<Record<Priced, string>> = {
@@ -14,10 +15,45 @@ export const PRICE_NAMES: Readonly<Record<Priced, string>> = {
   pulleys: 'a pair of pulleys',
   lube: 'lube or wax, one application',
   hour: 'an hour of work',
+  skip: 'to be spared one skip',
 }
 
-/** A plan in a few words. @param limit the bike's own, %; @param isWaxed its chain is waxed now */
-export function planName(id: PlanId, limit: number, isWaxed: boolean): string {
+const IN_TURN: Readonly<Record<number, string>> = { 2: 'two', 3: 'three', 4: 'four' }
+
+/** An owner's own plan in a few words. */
+export function sayPolicy({
+  percent,
+  chains,
+  isRunOut,
+  isSingly,
+  isHard,
+  lube,
+  isLargerRing,
+}: PolicyFields): string {
+  const at = `${sayLimit(percent)}\u00a0%`
+  return [
+    isRunOut
+      ? `running it all out to ${at}`
+      : chains > 1
+        ? `${IN_TURN[chains] ?? String(chains)} chains in turn to ${at}`
+        : `replacing at ${at}`,
+    isHard && 'hard-coated',
+    isSingly && 'single cogs',
+    lube === 'wax' && 'hot wax',
+    lube === 'drip' && 'drip lube',
+    isLargerRing && 'a larger ring',
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+/**
+ * A plan in a few words.
+ * @param limit the bike's own, %
+ * @param isWaxed its chain is waxed now
+ * @param own what the plan of the owner's own is; absent: replacing at the limit
+ */
+export function planName(id: PlanId, limit: number, isWaxed: boolean, own?: PolicyFields): string {
   const at = `${sayLimit(limit)}\u00a0%`
   switch (id) {
     case 'early':
@@ -27,7 +63,7 @@ export function planName(id: PlanId, limit: number, isWaxed: boolean): string {
     case 'late':
       return 'replacing at 1.0\u00a0%'
     case 'own':
-      return `replacing at ${at}`
+      return own ? sayPolicy(own) : `replacing at ${at}`
     case 'single-cogs':
       return `single cogs, replacing at ${at}`
     case 'rotate-2':
@@ -42,7 +78,15 @@ export function planName(id: PlanId, limit: number, isWaxed: boolean): string {
       return `hard-coated chains, replacing at ${at}`
     case 'other-lube':
       return isWaxed ? `drip lube, replacing at ${at}` : `hot wax, replacing at ${at}`
+    case 'larger-ring':
+      return `a larger ring, replacing at ${at}`
   }
+}
+
+/** How the owner looks and acts, as the lives have it. */
+export function sayHabits({ lookKm, forgotten, late, looks }: OwnerHabits, units: Units): string {
+  const from = looks >= 3 ? `told from ${looks} looks in the log` : 'a guess until more looks are in the log'
+  return `A look every ${sayKm(lookKm, units)}, ${Math.round(100 * forgotten)}\u00a0% forgotten, ${Math.round(100 * late)}\u00a0% not acted on until the next (${from}).`
 }
 
 /** The distance that costs and skips are told by, and how many 1000 km it is. */

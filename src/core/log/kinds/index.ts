@@ -22,6 +22,7 @@ import { session } from './session.ts'
 import { limit } from './limit.ts'
 import { rotation } from './rotation.ts'
 import { prices } from './prices.ts'
+import { policy } from './policy.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -52,6 +53,7 @@ export const KINDS = {
   limit,
   rotation,
   prices,
+  policy,
   plan,
   event,
   withdraw,

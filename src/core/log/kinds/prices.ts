@@ -1,7 +1,7 @@
 import type { BikeId, EntryBase } from '../entry.ts'
 import type { Kind } from './kind.ts'
 
-/** What has a price: parts, one application of lube, an hour of work. */
+/** What has a price: parts, one application of lube, an hour of work, and what one would pay to be spared a skip under load. */
 export const PRICED = [
   'chain',
   'hardChain',
@@ -11,6 +11,7 @@ export const PRICED = [
   'pulleys',
   'lube',
   'hour',
+  'skip',
 ] as const
 export type Priced = (typeof PRICED)[number]
 

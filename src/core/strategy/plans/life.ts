@@ -2,67 +2,13 @@ import { lateWear } from '../../wear/late-wear.ts'
 import { RUBS_OFF } from '../../teeth/conform.ts'
 import { logisticAt } from './logistic-table.ts'
 import type { CogSet } from './cogs.ts'
+import { SOON_KM, type ChainWay, type Life, type LifeCounts, type LifeTold } from './life-kinds.ts'
 import { chainsAtOnce, type Policy } from './policy.ts'
-
-/** How one chain wears: `start + rate (S/1000)^beta`, faster late (methods 4). */
-export interface ChainWay {
-  /** % per 1000 wear-km */
-  readonly rate: number
-  readonly beta: number
-  readonly start: number
-  readonly lateTimes: number
-  readonly lateFrom: number
-  /** Behind it when the life begins, wear-km. */
-  readonly wearKm: number
-}
-
-/** One life of a drivetrain: its road, its owner, its luck. */
-export interface Life {
-  readonly cogs: CogSet
-  readonly horizonKm: number
-  /** It goes in steps of so many km. */
-  readonly stepKm: number
-  /** Wear-km of a km. */
-  readonly wearPerKm: number
-  /** Hard pushes a km. */
-  readonly pushesPerKm: number
-  /** The rider's own skip threshold, % more than most. */
-  readonly shift: number
-  /** The owner looks every so many km. */
-  readonly lookKm: number
-  /** Error of the n-th look, %; undefined: it is forgotten. */
-  readonly lookError: (nth: number) => number | undefined
-  /** The n-th chain that is ever mounted for the first time, 0 the first. */
-  readonly chain: (nth: number) => ChainWay
-  /** What the cogs have shaped themselves to at the beginning, %; new where it is absent. */
-  readonly worn?: ArrayLike<number>
-  /** Chains that there are already, the mounted one first; absent: a first set is bought. */
-  readonly has?: readonly ChainWay[]
-  /** Cogs that can be bought singly, by their place in the set; absent: none. */
-  readonly soldSingly?: readonly boolean[]
-  /** The ring: how quickly it follows the chain, and what it has shaped itself to, %; absent: it is left out. */
-  readonly ring?: { readonly follow: number; readonly worn: number }
-}
-
-/** What a life came to. Counted, not priced: prices change without living it again. */
-export interface LifeCounts {
-  /** Bought. */
-  chains: number
-  cassettes: number
-  singleCogs: number
-  rings: number
-  /** Times a chain was put on. */
-  mountings: number
-  looks: number
-  /** Expected number of skips under a hard push. */
-  skips: number
-}
-
-/** Told of what happens, where a life is to be drawn. km from its beginning. */
-export type LifeTold = (what: 'worn' | 'chain' | 'cassette' | 'cogs', km: number, percent: number) => void
 
 /** A ring whose teeth have shaped themselves to so much is renewed with the next chain, %: where the eye calls it spent (methods 5). */
 const RING_SPENT = 0.8
+/** Pulleys of soft stuff wear by the road and follow a long chain, % in 1000 wear-km; they go at the same word. Guesses. */
+const PULLEY = { rub: 0.04, follow: 0.05, spent: 0.8 } as const
 
 interface Chain {
   readonly way: ChainWay
@@ -104,10 +50,10 @@ function leastRun(chains: readonly Chain[]): Chain | undefined {
   return least
 }
 
-/** Cogs on which a fresh chain would skip as likely as not. */
-function wornOut({ count, margin }: CogSet, worn: Float64Array, shift: number): number[] {
+/** Cogs on which a chain would skip as likely as not. @param over the rider's own shift and the chain's elongation, % */
+function wornOut({ count, margin }: CogSet, worn: Float64Array, over: number): number[] {
   const list: number[] = []
-  for (let j = 0; j < count; j++) if ((worn[j] as number) > (margin[j] as number) + shift) list.push(j)
+  for (let j = 0; j < count; j++) if ((worn[j] as number) > (margin[j] as number) + over) list.push(j)
   return list
 }
 
@@ -121,6 +67,7 @@ interface Going {
   chains: readonly Chain[]
   on: Chain
   ringWorn: number
+  pulleysWorn: number
   /** Chains that were bought so far. */
   born: number
 }
@@ -144,6 +91,7 @@ function beginning(life: Life, policy: Policy, told: LifeTold | undefined): Goin
     chainOf(way, life.wearPerKm),
   )
   const isNew = has.length === 0
+  const ringsFirst = life.ring?.isBoughtFirst ? 1 : 0
   return {
     life,
     policy,
@@ -153,14 +101,21 @@ function beginning(life: Life, policy: Policy, told: LifeTold | undefined): Goin
       chains: lacking,
       cassettes: isNew ? 1 : 0,
       singleCogs: 0,
-      rings: 0,
+      rings: ringsFirst,
+      pulleys: 0,
+      orders: lacking > 0 || isNew || ringsFirst > 0 ? 1 : 0,
       mountings: isNew ? 1 : 0,
       looks: 0,
       skips: 0,
+      skipsSoon: 0,
+      chainsLeft: 0,
+      cogsLeft: 0,
+      ringLeft: 0,
     },
     worn: life.worn ? Float64Array.from(life.worn) : new Float64Array(life.cogs.count),
     on: chains[0] as Chain,
     ringWorn: life.ring?.worn ?? 0,
+    pulleysWorn: life.pulleysWorn ?? 0,
     born: lacking,
   }
 }
@@ -171,10 +126,11 @@ function newCassette({ worn, counts, told }: Going, km: number): void {
   told?.('cassette', km, 0)
 }
 
-/** Cogs on which a fresh chain would skip are renewed: singly where all of them are sold so, else the cassette. */
+/** Cogs on which the chain that goes on would skip are renewed: singly where all of them are sold so, else the cassette. */
 function renewCogs(going: Going, km: number): void {
-  const { life, worn, counts, told } = going
-  const bad = wornOut(life.cogs, worn, life.shift)
+  const { life, worn, counts, told, on } = going
+  // A spare from a hook has lengthened too: it runs on teeth on which a fresh one would not.
+  const bad = wornOut(life.cogs, worn, life.shift + on.percent)
   if (bad.length === 0) return
   if (!bad.every((j) => life.soldSingly?.[j])) return newCassette(going, km)
   for (const j of bad) worn[j] = 0
@@ -182,10 +138,26 @@ function renewCogs(going: Going, km: number): void {
   told?.('cogs', km, bad.length)
 }
 
-/** The owner has read the mounted chain, and acts on that alone. */
-function act(going: Going, reading: number, km: number): void {
+/** Ring and pulleys that are spent go with the next chain. */
+function renewRingAndPulleys(going: Going): void {
+  const { counts } = going
+  if (going.ringWorn > RING_SPENT) {
+    going.ringWorn = 0
+    counts.rings++
+  }
+  if (going.pulleysWorn > PULLEY.spent) {
+    going.pulleysWorn = 0
+    counts.pulleys++
+  }
+}
+
+const bought = ({ chains, cassettes, singleCogs, rings, pulleys }: LifeCounts): number =>
+  chains + cassettes + singleCogs + rings + pulleys
+
+/** The mounted chain is retired, and what the policy has follow it goes on; cogs and ring with it where they must. */
+function swap(going: Going, km: number): void {
   const { life, policy, counts, told } = going
-  if (reading < policy.at) return
+  const before = bought(counts)
   going.on.isRetired = true
   // What hangs on a hook goes on before a new one is bought; but where all is run to its end, all is new after it.
   const next = policy.kind === 'runout' ? undefined : leastRun(going.chains)
@@ -199,11 +171,23 @@ function act(going: Going, reading: number, km: number): void {
   }
   counts.mountings++
   if (policy.kind === 'replace') renewCogs(going, km)
-  if (going.ringWorn > RING_SPENT) {
-    going.ringWorn = 0
-    counts.rings++
-  }
+  renewRingAndPulleys(going)
+  if (bought(counts) > before) counts.orders++
   told?.('chain', km, going.on.percent)
+}
+
+/** What is left of chains, cogs and ring, each as a share of a new one. */
+function weighWhatIsLeft({ life, policy, counts, chains, worn, ringWorn }: Going): void {
+  const { margin, count } = life.cogs
+  counts.chainsLeft = chains.reduce(
+    (sum, { isRetired, percent }) => sum + (isRetired ? 0 : Math.max(0, 1 - percent / policy.at)),
+    0,
+  )
+  let most = 0
+  for (let j = 0; j < count; j++)
+    most = Math.max(most, (worn[j] as number) / Math.max(0.05, (margin[j] as number) + life.shift))
+  counts.cogsLeft = Math.max(0, 1 - most)
+  counts.ringLeft = Math.max(0, 1 - ringWorn / RING_SPENT)
 }
 
 /** What a step of so many wear-km does to each cog: laid out once for a life. */
@@ -244,6 +228,8 @@ function wearStep(going: Going, steps: CogSteps, wear: number, pushes: number): 
     const lag = elongation - going.ringWorn
     going.ringWorn += ((lag > 0 ? life.ring.follow * lag : 0) + RUBS_OFF) * (wear / 1000)
   }
+  const behind = elongation - going.pulleysWorn
+  going.pulleysWorn += (PULLEY.rub + (behind > 0 ? PULLEY.follow * behind : 0)) * (wear / 1000)
   return elongation
 }
 
@@ -261,20 +247,29 @@ export function live(life: Life, policy: Policy, told?: LifeTold): LifeCounts {
   const pushes = stepKm * life.pushesPerKm
   const cogs = cogSteps(life, wear)
   const everyKm = policy.kind === 'rotate' ? policy.everyKm : Infinity
-  let [nextLook, nextTurn, looked] = [life.lookKm, everyKm, 0]
+  let [nextLook, nextTurn, looked] = [life.firstLookKm ?? life.lookKm, everyKm, 0]
+  let swapAt = life.firstSwapKm
   for (let step = 1; step <= steps; step++) {
+    if (swapAt !== undefined && (step - 1) * stepKm >= swapAt) {
+      swap(going, (step - 1) * stepKm)
+      nextTurn = (step - 1) * stepKm + everyKm
+      swapAt = undefined
+    }
     const km = step * stepKm
     const elongation = wearStep(going, cogs, wear, pushes)
     told?.('worn', km, elongation)
+    if (km === SOON_KM) counts.skipsSoon = counts.skips
     if (km >= nextLook) {
       nextLook += life.lookKm
-      const error = life.lookError(looked++)
+      const nth = looked++
+      const error = life.lookError(nth)
       if (error !== undefined) {
         counts.looks++
-        act(going, elongation + error, km)
+        // Until the chain goes that is to go at some distance, no look changes that.
+        if (swapAt === undefined && elongation + error >= policy.at && !life.isPutOff?.(nth)) swap(going, km)
       }
     }
-    if (km < nextTurn) continue
+    if (km < nextTurn || swapAt !== undefined) continue
     nextTurn += everyKm
     const next = leastRun(going.chains)
     if (next && next !== going.on) {
@@ -283,5 +278,6 @@ export function live(life: Life, policy: Policy, told?: LifeTold): LifeCounts {
       told?.('chain', km, next.percent)
     }
   }
+  weighWhatIsLeft(going)
   return counts
 }

@@ -7,7 +7,7 @@ function mixed(value: number): number {
 }
 
 /** What luck is drawn for. */
-export const EVENTS = { chain: 1, look: 2, forget: 3, late: 4 } as const
+export const EVENTS = { chain: 1, look: 2, forget: 3, late: 4, firstLook: 5 } as const
 export type LuckEvent = (typeof EVENTS)[keyof typeof EVENTS]
 
 /**

@@ -1,8 +1,10 @@
+import { kmOf } from '../../exposure/distance.ts'
 import { gearMix, sprocketTeeth } from '../../exposure/gear-mix.ts'
 import { QUARTERS } from '../../exposure/conditions.ts'
 import { mixByQuarter, roadAhead } from '../../exposure/road-ahead.ts'
 import type { RoadPiece } from '../../exposure/roads.ts'
 import { chainsOfSet, fittedParts, type Garage } from '../../log/garage.ts'
+import type { PolicyEntry } from '../../log/kinds/policy.ts'
 import type { PricesEntry } from '../../log/kinds/prices.ts'
 import { lifeUsed } from '../../lube/clock.ts'
 import type { Lube } from '../../lube/lubes.ts'
@@ -15,24 +17,17 @@ import type { BikeReport } from '../facts/bike-report.ts'
 import { livesOf } from '../facts/own-lives.ts'
 import { ownStepMinutes, washBikeOf } from '../facts/wash-facts.ts'
 import type { LubeUse, Prices } from './price.ts'
-import { plansFor } from './plans.ts'
+import { largerRing } from './larger-ring.ts'
+import { ownerHabits } from './owner-habits.ts'
+import { isSamePlan, plansFor, planOf, type Plan } from './plans.ts'
 import type { PlansAsk } from './plans-steps.ts'
+import type { WaitAsk } from './wait-steps.ts'
 import { usualPrices } from './usual-prices.ts'
 
 const SEED = 1608
 /** Lives, and how far each goes, km (issue: 2000 of 30,000 km). */
 const LIVES = 2000
 const HORIZON_KM = 30_000
-/** Where nothing is known of how often an owner looks, km; and no nearer and no further apart than this. */
-const [USUAL_LOOK_KM, LEAST_LOOK_KM, MOST_LOOK_KM] = [500, 150, 2000] as const
-
-/** The mean distance between looks at the chain on a bike, km. */
-function lookKmOf({ chain }: BikeReport): number {
-  const looks = chain?.looks.length ?? 0
-  if (!chain || looks < 2) return USUAL_LOOK_KM
-  return Math.min(MOST_LOOK_KM, Math.max(LEAST_LOOK_KM, chain.story.km / looks))
-}
-
 /** What a chain is on, where the log does not say: drip lube. */
 const lubeNow = ({ chain }: BikeReport): Lube =>
   chain?.lube && chain.lube.lube !== 'none' ? chain.lube.lube : 'wet-lube'
@@ -74,10 +69,26 @@ export function lubeUses(
   }
 }
 
+/** What a pair of pulleys has worn to by its distance, %: they are spent after some 15,000 km. A guess. */
+function pulleysWorn(garage: Garage, bike: string): number {
+  const km = fittedParts(garage, bike, 'pulley').map((part) => kmOf(garage, part))
+  return Math.min(0.75, (0.053 * Math.max(0, ...km)) / 1000)
+}
+
+/**
+ * The plan that a bike's owner follows; undefined where none was chosen. Whatever was written with it, its chains go at the bike's
+ * limit: the verdict goes by that, and there is only one.
+ */
+export function policyOf(garage: Garage, { bike, limit }: BikeReport): PolicyEntry | undefined {
+  const last = garage.listed.policy.get(bike.entry.bike)?.at(-1)
+  return last && { ...last, percent: limit.percent }
+}
+
 /**
  * What is asked of a bike's plans: its drivetrain as it is now, by all that is known of it.
  * @param draws of the rider's answer
  * @param teeth of the rider's teeth; undefined while they are being worked out: the cogs are then taken for new
+ * @param ownTried a plan of the owner's own that is being tried; absent: the one that is followed
  * @returns undefined for a bike without a chain or without cogs
  */
 export function plansAsk(
@@ -85,6 +96,7 @@ export function plansAsk(
   report: BikeReport,
   draws: KeptDraws,
   teeth: TeethOutlook | undefined,
+  ownTried?: Omit<Plan, 'id'>,
 ): PlansAsk | undefined {
   const { bike, chain, limit } = report
   const cassette = fittedParts(garage, bike.entry.bike, 'cassette')[0]
@@ -98,9 +110,17 @@ export function plansAsk(
   }))
   const set = teeth?.sets[cassette.entry.part]
   const worn = set && cogs.map(({ teeth: count }) => set.sprockets.find((one) => one.teeth === count)?.worn)
-  const ringPart = fittedParts(garage, bike.entry.bike, 'ring')[0]
+  const rings = fittedParts(garage, bike.entry.bike, 'ring')
+  const ringPart = rings[0]
   const ringSpec = ringPart?.entry.spec
+  // With two rings the rider shifts from one to the other: what a larger one would do is not known.
+  const larger =
+    ringSpec?.type === 'ring' && rings.length === 1 && cogs.length > 1
+      ? largerRing(ringSpec.teeth, cogs)
+      : undefined
   const lube = lubeNow(report)
+  const followed = policyOf(garage, report)
+  const own = ownTried ?? (followed && planOf(followed, isWax(lube)))
   const on = chain.part.entry.part
   const spares = chainsOfSet(garage, bike.entry.bike)
     .map(({ entry }) => entry.part)
@@ -117,8 +137,15 @@ export function plansAsk(
             worn: teeth?.sets[ringPart?.entry.part ?? '']?.sprockets[0]?.mean ?? 0,
           }
         : undefined,
-    lookKm: lookKmOf(report),
-    plans: plansFor(limit.percent, (spec.soldSingly?.length ?? 0) > 0),
+    pulleysWorn: pulleysWorn(garage, bike.entry.bike),
+    habits: ownerHabits(garage, report),
+    ...(larger && { largerRing: larger }),
+    plans: plansFor({
+      limit: limit.percent,
+      hasSingles: (spec.soldSingly?.length ?? 0) > 0,
+      hasLargerRing: larger !== undefined,
+      ...(own && { own }),
+    }),
     lives: LIVES,
     part: [0, LIVES] as const,
     horizonKm: HORIZON_KM,
@@ -132,6 +159,51 @@ export function plansAsk(
     draws,
     worn: isKnown ? known : undefined,
     shift: teeth?.shift,
+  }
+}
+
+/**
+ * The plan that a bike is on: the one that its owner follows; where none was chosen, its limit, with as many chains in turn as it has.
+ * @returns undefined where the plan that is followed is none of those compared, while another of the owner's own is tried
+ */
+export function planNow(
+  { plans, chains }: Pick<PlansAsk, 'plans' | 'chains'>,
+  limit: number,
+  followed: Omit<Plan, 'id'> | undefined,
+): Plan | undefined {
+  if (followed) return plans.find((one) => isSamePlan(one, followed))
+  const isPlain = (one: Plan): boolean =>
+    !one.isSingly && !one.isHard && !one.isOtherLube && !one.isLargerRing && one.policy.at === limit
+  const inTurn = Math.min(4, chains.length)
+  return (
+    plans.find((one) => isPlain(one) && one.policy.kind === 'rotate' && one.policy.chains === inTurn) ??
+    plans.find((one) => isPlain(one) && one.policy.kind === 'replace')
+  )
+}
+
+/** So many lives tell when to swap, and so far they go beyond the last wait, km. */
+const WAIT_LIVES = 500
+const WAIT_BEYOND_KM = 10_000
+/** A swap is tried at so many distances, as far ahead as twice the way to the limit, within these, km. */
+const WAIT_STEPS = 12
+const WAIT_REACH_KM = [1000, 5000] as const
+
+/** When would the mounted chain best be swapped? @param toLimitKm its way to the limit, km */
+export function waitAsk(ask: PlansAsk, plan: Plan, toLimitKm: number): WaitAsk {
+  const { named, plans: _plans, part: _part, ...rest } = ask
+  const reach = Math.min(WAIT_REACH_KM[1], Math.max(WAIT_REACH_KM[0], 2 * toLimitKm))
+  const waits = Array.from(
+    { length: WAIT_STEPS },
+    (_, i) => 50 * Math.round((reach * i) / (WAIT_STEPS - 1) / 50),
+  )
+  const horizonKm = (waits.at(-1) ?? 0) + WAIT_BEYOND_KM
+  return {
+    ...rest,
+    plan,
+    waits,
+    horizonKm,
+    lives: WAIT_LIVES,
+    named: `wait ${waits.join(' ')} ${JSON.stringify(plan)} ${named}`,
   }
 }
 

@@ -126,7 +126,7 @@ describe('what is asked, by the log', () => {
 
   test('single cogs and one’s own limit are plans where there are such', () => {
     const ids = (limit: number, hasSingles: boolean): string[] =>
-      plansFor(limit, hasSingles).map(({ id }) => id)
+      plansFor({ limit, hasSingles, hasLargerRing: false }).map(({ id }) => id)
     expect(ids(0.75, false)).not.toEqual(expect.arrayContaining(['own', 'single-cogs']))
     expect(ids(0.6, true)).toEqual(expect.arrayContaining(['own', 'single-cogs']))
   })

@@ -5,7 +5,10 @@ import type { SprocketMaterial } from '../../log/kinds/part.ts'
 import { followRate } from '../../teeth/conform.ts'
 import { keptChain, keptWearKm, type KeptDraws } from '../../wear/kept-draws.ts'
 import { cogSet, type CogShare } from './cogs.ts'
-import { live, type ChainWay, type Life, type LifeTold } from './life.ts'
+import { live } from './life.ts'
+import type { ChainWay, Life, LifeTold } from './life-kinds.ts'
+import type { LargerRing } from './larger-ring.ts'
+import type { OwnerHabits } from './owner-habits.ts'
 import { EVENTS, keyedNormal, keyedUnit } from './luck.ts'
 import type { Plan } from './plans.ts'
 
@@ -25,7 +28,12 @@ export interface PlansAsk {
   /** The rider's own skip threshold, draw by draw, % more than most; undefined: as most. */
   readonly shift: Float32Array | undefined
   readonly ring: { readonly material: SprocketMaterial; readonly worn: number } | undefined
-  readonly lookKm: number
+  /** What a larger ring would do; absent where none could go on. */
+  readonly largerRing?: LargerRing
+  /** What the pulleys have worn to, %. */
+  readonly pulleysWorn: number
+  /** How the owner looks and acts. */
+  readonly habits: OwnerHabits
   readonly plans: readonly Plan[]
   /** Lives in all. */
   readonly lives: number
@@ -36,7 +44,17 @@ export interface PlansAsk {
 }
 
 /** What is counted of every life, in this order. */
-export const COUNTED = ['chains', 'cassettes', 'singleCogs', 'rings', 'mountings', 'looks', 'skips'] as const
+export const COUNTED = [
+  'chains',
+  'cassettes',
+  'singleCogs',
+  'rings',
+  'pulleys',
+  'orders',
+  'mountings',
+  'looks',
+  'skips',
+] as const
 export type Counted = (typeof COUNTED)[number]
 
 /** One plan's lives, as counted: prices come later. */
@@ -50,8 +68,6 @@ export interface PlansAnswer {
   readonly lives: number
   readonly horizonKm: number
   readonly plans: readonly PlanLives[]
-  /** Wear-km of a km, the mean of the lives: for parts that wear by the road alone. */
-  readonly wearPerKm: number
 }
 
 /** Numbers of an owner and a road that nobody enters. */
@@ -63,8 +79,6 @@ export const LIFE_NUMBERS = {
   lookSd: 0.05,
   /** Hard pushes a km. A guess. */
   pushesPerKm: 0.02,
-  /** Share of looks that are forgotten. A guess. */
-  forgotten: 0.15,
   /** A hard surface wears so many times as fast as a plain one: a guess until the rider's own chains tell. */
   hardTimes: 0.7,
 } as const
@@ -78,7 +92,9 @@ export function lifeOf(
   const { draws, seed } = ask
   const n = Math.floor((life * draws.count) / ask.lives) % draws.count
   const at = (list: ArrayLike<number>, fallback: number): number => list[n] ?? fallback
+  const { habits, largerRing } = ask
   const cogs = cogSet(ask.cogs)
+  const largerCogs = largerRing && cogSet(largerRing.cogs)
   const [beta, lateTimes, lateFrom] = [at(draws.beta, 1), at(draws.lateTimes, 1), at(draws.lateFrom, 1)]
   const has = ask.chains.map((id): ChainWay => {
     const chain = keptChain(draws, id)
@@ -94,16 +110,20 @@ export function lifeOf(
   // The teeth have draws of their own: a fixed stride apart, so that neighbouring lives do not meet the same ones.
   const tooth = ask.worn?.[0] ? (life * 7) % Math.max(1, ask.worn[0].length) : 0
   return (plan) => ({
-    cogs,
+    cogs: (plan.isLargerRing && largerCogs) || cogs,
     has,
     horizonKm: ask.horizonKm,
     stepKm: LIFE_NUMBERS.stepKm,
-    wearPerKm: at(plan.isOtherLube ? roads.otherLube : roads.now, 1),
+    wearPerKm:
+      at(plan.isOtherLube ? roads.otherLube : roads.now, 1) *
+      (plan.isLargerRing ? (largerRing?.wearTimes ?? 1) : 1),
     pushesPerKm: LIFE_NUMBERS.pushesPerKm,
     shift: ask.shift?.[tooth] ?? 0,
-    lookKm: ask.lookKm,
+    lookKm: habits.lookKm,
+    pulleysWorn: ask.pulleysWorn,
+    isPutOff: (nth) => keyedUnit(seed, life, EVENTS.late, nth) < habits.late,
     lookError: (nth) =>
-      keyedUnit(seed, life, EVENTS.forget, nth) < LIFE_NUMBERS.forgotten
+      keyedUnit(seed, life, EVENTS.forget, nth) < habits.forgotten
         ? undefined
         : LIFE_NUMBERS.lookSd * keyedNormal(seed, life, EVENTS.look, nth),
     chain: (nth) => ({
@@ -119,7 +139,13 @@ export function lifeOf(
     }),
     ...(ask.worn && { worn: ask.worn.map((list) => list[tooth] ?? 0) }),
     ...(plan.isSingly && { soldSingly: ask.soldSingly }),
-    ...(ask.ring && { ring: { follow: followRate('ring', ask.ring.material), worn: ask.ring.worn } }),
+    ...(ask.ring && {
+      ring: {
+        follow: followRate('ring', ask.ring.material),
+        worn: plan.isLargerRing ? 0 : ask.ring.worn,
+        isBoughtFirst: plan.isLargerRing,
+      },
+    }),
   })
 }
 
@@ -158,7 +184,6 @@ export function* plansSteps(ask: PlansAsk): Generator<JobStep, PlansAnswer, unde
     lives,
     horizonKm,
     plans: plans.map((plan, p) => ({ plan, counts: counts[p] as Float32Array })),
-    wearPerKm: roads.now.reduce((sum, one) => sum + one, 0) / Math.max(1, roads.now.length),
   }
 }
 

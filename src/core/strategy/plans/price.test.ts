@@ -13,11 +13,12 @@ const PRICES: Prices = {
   pulleys: 2000,
   lube: 50,
   hour: 3000,
+  skip: 0,
 }
 const LUBE = { now: { per1000: 4, minutes: 10 }, other: { per1000: 2, minutes: 20 } }
-const PLANS = plansFor(0.75, false)
+const PLANS = plansFor({ limit: 0.75, hasSingles: false, hasLargerRing: false })
 
-/** Lives of a plan, each as counted: chains, cassettes, single cogs, rings, mountings, looks, skips. */
+/** Lives of a plan, each as counted: chains, cassettes, single cogs, rings, pulleys, orders, mountings, looks, skips. */
 const lives = (id: string, rows: readonly (readonly number[])[]): PlanLives => {
   const plan = PLANS.find((one) => one.id === id)
   if (!plan) throw new Error(`no plan ${id}`)
@@ -27,30 +28,32 @@ const answerOf = (...plans: readonly PlanLives[]): PlansAnswer => ({
   lives: (plans[0]?.counts.length ?? 0) / COUNTED.length,
   horizonKm: 10_000,
   plans,
-  wearPerKm: 1.5,
 })
 
 describe('the price of a plan', () => {
   test('by hand: parts, lube and work of 10 000 km', () => {
-    const one = lives('usual', [[5, 2, 0, 1, 6, 20, 10]])
+    const one = lives('usual', [[5, 2, 0, 1, 1, 4, 6, 20, 10]])
     const cost = priceOf(one, answerOf(one), PRICES, LUBE)
     expect(cost.parts).toMatchObject({ chains: 1000, cogs: 1200, rings: 350, lube: 200 })
-    // A pair of pulleys lasts 15 000 wear-km, and 1000 km are 1500.
     expect(cost.parts.pulleys).toBeCloseTo(200, 9)
     // 6 x 8 + 2 x 15 + 1 x 20 + 20 x 3 = 158 minutes in 10 000 km, and 40 of lube in 1000.
     expect(cost.minutesPer1000).toBeCloseTo(55.8, 6)
     expect(cost.parts.work).toBeCloseTo(55.8 * 50, 6)
     expect(cost.mean).toBeCloseTo(1000 + 1200 + 350 + 200 + 200 + 2790, 6)
     expect([cost.chainsPerCassette, cost.skipsPer1000]).toEqual([2.5, 1])
+    // Four orders of three days each.
+    expect(cost.daysPer1000).toBeCloseTo(1.2, 9)
+    // Ten skips, at 5.00 each, in 10 000 km.
+    expect(priceOf(one, answerOf(one), { ...PRICES, skip: 500 }, LUBE).parts.skips).toBeCloseTo(500, 9)
   })
 
   test('dear chains and the other lubricant are priced as such; no cassette renewed is no division', () => {
-    const hard = lives('hard-chain', [[5, 0, 0, 0, 5, 20, 0]])
+    const hard = lives('hard-chain', [[5, 0, 0, 0, 0, 5, 5, 20, 0]])
     expect(priceOf(hard, answerOf(hard), PRICES, LUBE)).toMatchObject({
       parts: { chains: 2200 },
       chainsPerCassette: Infinity,
     })
-    const other = lives('other-lube', [[5, 1, 0, 0, 5, 20, 0]])
+    const other = lives('other-lube', [[5, 1, 0, 0, 0, 5, 5, 20, 0]])
     expect(priceOf(other, answerOf(other), PRICES, LUBE).parts.lube).toBe(100)
   })
 })
@@ -60,9 +63,10 @@ const plan = (id: PlanCost['id'], mean: number, skipsPer1000 = 0): PlanCost => (
   mean,
   skipsPer1000,
   cost: { p10: mean, p50: mean, p90: mean },
-  parts: { chains: mean, cogs: 0, rings: 0, pulleys: 0, lube: 0, work: 0 },
+  parts: { chains: mean, cogs: 0, rings: 0, pulleys: 0, lube: 0, work: 0, skips: 0 },
   chainsPerCassette: 2,
   minutesPer1000: 0,
+  daysPer1000: 0,
 })
 
 describe('the plan to go by', () => {
@@ -89,12 +93,12 @@ describe('the plan to go by', () => {
 
 describe('where the choice tips', () => {
   const few = lives('early', [
-    [9, 1, 0, 0, 9, 20, 0],
-    [8, 1, 0, 0, 8, 20, 0],
+    [9, 1, 0, 0, 0, 9, 9, 20, 0],
+    [8, 1, 0, 0, 0, 8, 8, 20, 1],
   ])
   const many = lives('usual', [
-    [5, 3, 0, 0, 5, 20, 0],
-    [6, 3, 0, 0, 6, 20, 0],
+    [5, 3, 0, 0, 0, 5, 5, 20, 4],
+    [6, 3, 0, 0, 0, 6, 6, 20, 4],
   ])
   const answer = answerOf(few, many)
   const costAt = (prices: Prices): readonly PlanCost[] =>
@@ -106,8 +110,9 @@ describe('where the choice tips', () => {
         fc.integer({ min: 500, max: 9000 }),
         fc.integer({ min: 500, max: 20_000 }),
         fc.integer({ min: 0, max: 6000 }),
-        (chain, cassette, hour) => {
-          const prices = { ...PRICES, chain, cassette, hour }
+        fc.integer({ min: 0, max: 3000 }),
+        (chain, cassette, hour, skip) => {
+          const prices = { ...PRICES, chain, cassette, hour, skip }
           const costs = costAt(prices)
           const best = bestPlan(costs, 1)?.best
           if (!best) throw new Error('no plan')

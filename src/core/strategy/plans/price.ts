@@ -7,13 +7,13 @@ import type { PlanId } from './plans.ts'
 export type Prices = Readonly<Record<Priced, number>>
 
 /** Parts of a cost. */
-export const COST_PARTS = ['chains', 'cogs', 'rings', 'pulleys', 'lube', 'work'] as const
+export const COST_PARTS = ['chains', 'cogs', 'rings', 'pulleys', 'lube', 'work', 'skips'] as const
 export type CostPart = (typeof COST_PARTS)[number]
 
 /** Minutes of work: a chain put on, a cassette, a ring, a look. Guesses. */
-const MINUTES = { mounting: 8, cassette: 15, ring: 20, look: 3 } as const
-/** A pair of pulleys lasts so many wear-km. A guess. */
-const PULLEYS_WEAR_KM = 15_000
+export const MINUTES = { mounting: 8, cassette: 15, ring: 20, look: 3 } as const
+/** A part that is not at hand is waited for so many days. A guess, until a supplier tells. */
+export const WAIT_DAYS = 3
 
 /** How often a chain is lubricated, and how long that takes, whichever plan it is. */
 export interface LubeUse {
@@ -33,6 +33,8 @@ export interface PlanCost {
   readonly chainsPerCassette: number
   readonly skipsPer1000: number
   readonly minutesPer1000: number
+  /** Days off the road while parts that were not at hand are waited for. */
+  readonly daysPer1000: number
 }
 
 const offset = (what: Counted): number => COUNTED.indexOf(what)
@@ -40,7 +42,7 @@ const offset = (what: Counted): number => COUNTED.indexOf(what)
 /** A plan's costs by its lives, priced. */
 export function priceOf(
   { plan, counts }: PlanLives,
-  { lives, horizonKm, wearPerKm }: PlansAnswer,
+  { lives, horizonKm }: Pick<PlansAnswer, 'lives' | 'horizonKm'>,
   prices: Prices,
   lube: { readonly now: LubeUse; readonly other: LubeUse },
 ): PlanCost {
@@ -48,9 +50,8 @@ export function priceOf(
   const use = plan.isOtherLube ? lube.other : lube.now
   const chainPrice = plan.isHard ? prices.hardChain : prices.chain
   const costs = new Float64Array(lives)
-  const sums: Record<CostPart, number> = { chains: 0, cogs: 0, rings: 0, pulleys: 0, lube: 0, work: 0 }
-  let [chains, cassettes, skips, minutesSum] = [0, 0, 0, 0]
-  const pulleys = (1000 * wearPerKm * prices.pulleys) / PULLEYS_WEAR_KM
+  const sums = Object.fromEntries(COST_PARTS.map((name) => [name, 0])) as Record<CostPart, number>
+  let [chains, cassettes, skips, minutesSum, orders] = [0, 0, 0, 0, 0]
   const lubeCost = use.per1000 * prices.lube
   for (let life = 0; life < lives; life++) {
     const of = (what: Counted): number => counts[life * COUNTED.length + offset(what)] as number
@@ -65,9 +66,10 @@ export function priceOf(
       chains: per1000 * of('chains') * chainPrice,
       cogs: per1000 * (of('cassettes') * prices.cassette + of('singleCogs') * prices.singleCog),
       rings: per1000 * of('rings') * prices.ring,
-      pulleys,
+      pulleys: per1000 * of('pulleys') * prices.pulleys,
       lube: lubeCost,
       work: (minutes / 60) * prices.hour,
+      skips: per1000 * of('skips') * prices.skip,
     }
     for (const name of COST_PARTS) {
       sums[name] += part[name]
@@ -77,6 +79,7 @@ export function priceOf(
     cassettes += of('cassettes')
     skips += per1000 * of('skips')
     minutesSum += minutes
+    orders += per1000 * of('orders')
   }
   const mean = (sum: number): number => sum / lives
   return {
@@ -87,6 +90,7 @@ export function priceOf(
     chainsPerCassette: cassettes > 0 ? chains / cassettes : Infinity,
     skipsPer1000: mean(skips),
     minutesPer1000: mean(minutesSum),
+    daysPer1000: WAIT_DAYS * mean(orders),
   }
 }
 
@@ -126,7 +130,7 @@ export function bestPlan(costs: readonly PlanCost[], mostSkips: number): BestPla
 
 /** A price at which another plan becomes the cheapest. */
 export interface BreakEven {
-  readonly of: 'chain' | 'cassette' | 'hour'
+  readonly of: 'chain' | 'cassette' | 'hour' | 'skip'
   /** Minor units. */
   readonly price: number
   readonly isAbove: boolean
@@ -145,7 +149,7 @@ export function breakEvens(
   prices: Prices,
   costAt: (prices: Prices) => readonly PlanCost[],
 ): readonly BreakEven[] {
-  return (['chain', 'cassette', 'hour'] as const).flatMap((of): BreakEven[] => {
+  return (['chain', 'cassette', 'hour', 'skip'] as const).flatMap((of): BreakEven[] => {
     const from = prices[of]
     const step = Math.max(100, from)
     // The dear chain follows the plain one, as a share of it.

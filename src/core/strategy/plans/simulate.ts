@@ -1,6 +1,7 @@
 import type { CogShare } from './cogs.ts'
 import { cogSet } from './cogs.ts'
-import { live, type ChainWay, type LifeCounts } from './life.ts'
+import { live } from './life.ts'
+import type { ChainWay, LifeCounts } from './life-kinds.ts'
 import { EVENTS, keyedNormal } from './luck.ts'
 import type { Policy } from './policy.ts'
 

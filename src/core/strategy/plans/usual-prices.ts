@@ -36,6 +36,7 @@ export function usualPrices(speeds: number, currency: string): Prices {
     pulleys: 2000,
     lube: 40,
     hour: 0,
+    skip: 0,
   }
   const times = PER_CENT[currency] ?? 1
   return Object.fromEntries(

@@ -1,5 +1,6 @@
 import { COST_PARTS, type CostPart, type PlanCost } from '../../../core/strategy/plans/price.ts'
-import { perDistance, planName, saySkips } from '../../../ui/words/plan-words.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { perDistance, saySkips } from '../../../ui/words/plan-words.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../ui/words/money.ts'
 
@@ -10,6 +11,7 @@ const PART_NAMES: Readonly<Record<CostPart, string>> = {
   pulleys: 'pulleys',
   lube: 'lube',
   work: 'work',
+  skips: 'skips',
 }
 /** Each part a tone of its own, dark to light, and in the same order along every bar. */
 const TONES: Readonly<Record<CostPart, string>> = {
@@ -19,14 +21,18 @@ const TONES: Readonly<Record<CostPart, string>> = {
   pulleys: 'bg-ochre',
   lube: 'bg-hairline',
   work: 'border border-steel bg-paper',
+  skips: 'bg-rust',
 }
 
 interface Props {
   /** The cheapest first. */
   readonly costs: readonly PlanCost[]
   readonly best: PlanCost
-  readonly limit: number
-  readonly isWaxed: boolean
+  /** The one that the bike is on; undefined where it is not among them. */
+  readonly now: PlanCost | undefined
+  readonly nameOf: (id: PlanCost['id']) => string
+  readonly onFollow: (id: PlanCost['id']) => void
+  readonly isBusy: boolean
   readonly currency: string
   /** More skips than this in 1000 km are not put up with. */
   readonly mostSkips: number
@@ -58,7 +64,7 @@ function CostBar({ cost, most }: { readonly cost: PlanCost; readonly most: numbe
 }
 
 /** Plans side by side: what each costs per 1000 km, made of what, and how often it skips. */
-export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: Props) {
+export function PlanTable({ costs, best, now, nameOf, onFollow, isBusy, currency, mostSkips }: Props) {
   const units = useUnits()
   const { said, times } = perDistance(units)
   const money = (minor: number): string => sayMoney(minor * times, currency)
@@ -94,6 +100,9 @@ export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: 
             <th scope="col" className="w-20 pl-3 text-right font-normal max-sm:hidden">
               minutes
             </th>
+            <th scope="col" className="w-20 pl-3 text-right font-normal max-lg:hidden">
+              days waiting
+            </th>
             <th scope="col" className="w-36 pl-3 font-normal">
               skips under load
             </th>
@@ -106,8 +115,21 @@ export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: 
                 scope="row"
                 className={`py-2 pr-3 text-left ${cost === best ? 'font-bold' : 'font-normal'}`}
               >
-                {planName(cost.id, limit, isWaxed)}
+                {nameOf(cost.id)}
                 {cost === best && <span className="block h-1 w-16 bg-jolt" aria-hidden="true" />}
+                {cost === now ? (
+                  <span className="block text-sm font-normal text-steel">the plan you are on</span>
+                ) : (
+                  <Button
+                    look="link"
+                    className="no-print block text-sm font-normal text-steel"
+                    aria-label={`Follow: ${nameOf(cost.id)}`}
+                    disabled={isBusy}
+                    onClick={() => onFollow(cost.id)}
+                  >
+                    Follow it
+                  </Button>
+                )}
               </th>
               <td className="py-2 max-sm:hidden">
                 <CostBar cost={cost} most={most} />
@@ -122,6 +144,7 @@ export function PlanTable({ costs, best, limit, isWaxed, currency, mostSkips }: 
                 {Number.isFinite(cost.chainsPerCassette) ? cost.chainsPerCassette.toFixed(1) : 'none renewed'}
               </td>
               <td className="pl-3 text-right max-sm:hidden">{Math.round(cost.minutesPer1000 * times)}</td>
+              <td className="pl-3 text-right max-lg:hidden">{(cost.daysPer1000 * times).toFixed(1)}</td>
               <td className={`pl-3 ${cost.skipsPer1000 > mostSkips ? 'text-rust' : ''}`}>
                 {saySkips(cost.skipsPer1000, units)}
               </td>

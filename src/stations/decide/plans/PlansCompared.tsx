@@ -1,19 +1,25 @@
 import { useState } from 'react'
-import { Link } from 'react-router'
-import type { BestPlan, BreakEven, PlanCost } from '../../../core/strategy/plans/price.ts'
+import { policyFields } from '../../../core/strategy/plans/plans.ts'
+import {
+  WAIT_DAYS,
+  type BestPlan,
+  type BreakEven,
+  type PlanCost,
+} from '../../../core/strategy/plans/price.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice, SelectField } from '../../../ui/parts/fields.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
-import { STATIONS } from '../../../ui/places.ts'
 import { useUnits, type Units } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../ui/words/money.ts'
-import { sayKm, sayLimit } from '../../../ui/words/numbers.ts'
-import { perDistance, planName, saySkips } from '../../../ui/words/plan-words.ts'
+import { sayKm } from '../../../ui/words/numbers.ts'
+import { perDistance, sayHabits, saySkips } from '../../../ui/words/plan-words.ts'
 import { OneLife } from './OneLife.tsx'
 import { PlanTable } from './PlanTable.tsx'
 import { PriceEditor } from './PriceEditor.tsx'
-import { SKIP_MINDS, usePlans, type Plans, type SkipMind } from './use-plans.ts'
+import { OwnPlan } from './OwnPlan.tsx'
+import { useFollow } from './use-follow.ts'
+import { SKIP_MINDS, type Plans, type SkipMind } from './use-plans.ts'
 
 const MINDS: readonly { readonly value: SkipMind; readonly label: string }[] = [
   { value: 'never', label: 'it must never skip' },
@@ -24,6 +30,7 @@ const TIP_NAMES: Readonly<Record<BreakEven['of'], string>> = {
   chain: 'A chain',
   cassette: 'A cassette',
   hour: 'An hour of work',
+  skip: 'To be spared a skip',
 }
 
 type Said = NonNullable<Plans['said']>
@@ -89,16 +96,20 @@ function Tips({
   )
 }
 
+interface Props {
+  readonly judged: JudgedBike
+  readonly plans: Plans
+  readonly nameOf: (id: PlanCost['id']) => string
+}
+
 /** Plans compared: many simulated lives of this drivetrain from its state today, priced. */
-export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
+export function PlansCompared({ judged, plans, nameOf }: Props) {
   const units = useUnits()
-  const plans = usePlans(judged)
   const [shown, setShown] = useState<PlanCost['id']>()
   const { report } = judged
   const { bike, speeds } = report.bike.entry
   const { ask, answered, said, lube, currency, mind } = plans
-  const limit = report.limit.percent
-  const nameOf = (id: PlanCost['id']): string => planName(id, limit, lube.isWaxed)
+  const [follow, isBusy] = useFollow(judged, lube.isWaxed)
   if (!ask) return null
   if (!said)
     return (
@@ -126,8 +137,13 @@ export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
         <PlanTable
           costs={costs}
           best={choice.best}
-          limit={limit}
-          isWaxed={lube.isWaxed}
+          now={said.now}
+          nameOf={nameOf}
+          isBusy={isBusy}
+          onFollow={(id) => {
+            const plan = ask.plans.find((one) => one.id === id)
+            if (plan) follow(plan)
+          }}
           currency={currency}
           mostSkips={SKIP_MINDS[mind]}
         />
@@ -140,6 +156,18 @@ export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
             options={MINDS}
           />
           <PriceEditor bike={bike} speeds={speeds} plans={plans} />
+          {life && (
+            <details>
+              <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
+                A plan of your own
+              </summary>
+              <OwnPlan
+                start={policyFields(plans.now ?? life, lube.isWaxed)}
+                hasSingles={ask.soldSingly.some(Boolean)}
+                onTry={plans.tryOwn}
+              />
+            </details>
+          )}
         </div>
       </div>
       {life && (
@@ -158,14 +186,11 @@ export function PlansCompared({ judged }: { readonly judged: JudgedBike }) {
       )}
       <p className="mt-4 text-sm text-steel">
         {ask.lives} simulated lives of {sayKm(ask.horizonKm, units)}, each from this drivetrain as it is
-        today, with the same rides and luck for every plan. A look every {sayKm(ask.lookKm, units)}, one in
-        seven forgotten; how rings and pulleys are renewed, minutes and pushes are guesses of ours.
-        {!answered.fresh && ' Being updated with what was added.'} What to do today goes by this bike’s limit,{' '}
-        {sayLimit(limit)} %: to follow another plan,{' '}
-        <Link to={STATIONS.gauge.path} className="underline underline-offset-4">
-          change the limit
-        </Link>
-        .
+        today, with the same rides and luck for every plan. {sayHabits(ask.habits, units)} How rings and
+        pulleys are renewed, minutes, pushes and {WAIT_DAYS} days for a part are guesses of ours.
+        {ask.largerRing &&
+          ` A larger ring: ${ask.largerRing.teeth} teeth, a chain long enough for it not counted.`}
+        {!answered.fresh && ' Being updated with what was added.'}
       </p>
     </Section>
   )

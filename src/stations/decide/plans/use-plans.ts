@@ -1,6 +1,14 @@
 import { useMemo, useState } from 'react'
 import { bestPlan, breakEvens, priceOf, type Prices } from '../../../core/strategy/plans/price.ts'
-import { inParts, lubeUses, plansAsk, pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
+import {
+  inParts,
+  lubeUses,
+  planNow,
+  plansAsk,
+  policyOf,
+  pricesOf,
+} from '../../../core/strategy/plans/plans-ask.ts'
+import { planOf, type PolicyFields } from '../../../core/strategy/plans/plans.ts'
 import { mergeLives } from '../../../core/strategy/plans/plans-steps.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useAnswer } from '../../../session/use-answer.ts'
@@ -19,9 +27,19 @@ export function usePlans({ report, teeth }: JudgedBike) {
   const { garage } = useOpenLog()
   const bike = report.bike.entry.bike
   const draws = useDrawsOf(report.chain?.part.entry.part)
+  const lube = useMemo(() => lubeUses(garage, report), [garage, report])
+  const { isWaxed } = lube
+  const policy = useMemo(() => policyOf(garage, report), [garage, report])
+  /** A plan of the owner's own, tried before it is followed. */
+  const [tried, setTried] = useState<PolicyFields>()
   const ask = useMemo(
-    () => (draws && teeth ? plansAsk(garage, report, draws, teeth) : undefined),
-    [garage, report, draws, teeth],
+    () =>
+      draws && teeth ? plansAsk(garage, report, draws, teeth, tried && planOf(tried, isWaxed)) : undefined,
+    [garage, report, draws, teeth, tried, isWaxed],
+  )
+  const now = useMemo(
+    () => ask && planNow(ask, report.limit.percent, policy && planOf(policy, isWaxed)),
+    [ask, report, policy, isWaxed],
   )
   const [first, second] = useMemo(() => (ask ? inParts(ask, 2) : []), [ask])
   const halves = [
@@ -46,7 +64,6 @@ export function usePlans({ report, teeth }: JudgedBike) {
   const known = useMemo(() => pricesOf(garage, report), [garage, report])
   const [moved, setMoved] = useState<Partial<Prices>>({})
   const prices = useMemo<Prices>(() => ({ ...known.prices, ...moved }), [known, moved])
-  const lube = useMemo(() => lubeUses(garage, report), [garage, report])
   const [mind, setMind] = useState<SkipMind>(() => {
     const kept = recallText(MIND_KEY)
     return isMind(kept) ? kept : 'seldom'
@@ -60,12 +77,17 @@ export function usePlans({ report, teeth }: JudgedBike) {
       choice && {
         costs: [...costs].sort((a, b) => a.mean - b.mean),
         choice,
+        now: costs.find(({ id }) => id === now?.id),
         tips: breakEvens(costs, choice.best, SKIP_MINDS[mind], prices, costAt),
       }
     )
-  }, [answer, prices, lube, mind])
+  }, [answer, prices, lube, mind, now])
   return {
     ask,
+    /** The plan that the bike is on. */
+    now,
+    own: tried ?? policy,
+    tryOwn: setTried,
     answered,
     said,
     lube,
