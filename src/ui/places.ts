@@ -41,6 +41,7 @@ export const OPENS = {
   addRides: '/miles#add',
   setConditions: '/miles#conditions',
   planEvent: '/decide#ahead',
+  fixedSum: '/decide?job',
   logWash: '/wash#log',
   lookAtLube: '/wash#lube',
   checkTeeth: '/teeth#looks',
@@ -48,6 +49,10 @@ export const OPENS = {
   newPart: '/shelf?new=part',
   newBike: '/shelf?new=bike',
 } as const
+
+/** The address of the owner's sheet of a visit. */
+export const sheetAddress = (visit: string): string =>
+  `/decide?${new URLSearchParams({ sheet: visit }).toString()}`
 
 /** The address of one entry, opened to be corrected. */
 export const entryAddress = (entry: EntryId): string => `/log?entry=${entry}`

@@ -1,5 +1,6 @@
 import type { JobSteps } from '../core/job.ts'
 import { timedPlanSteps } from '../core/session/fit-time.ts'
+import { sumSteps } from '../core/strategy/job/job-choice.ts'
 import { waitSteps } from '../core/strategy/plans/wait-steps.ts'
 import { whatNextSteps } from '../core/strategy/what-next/what-next-steps.ts'
 import { plansSteps } from '../core/strategy/plans/plans-steps.ts'
@@ -22,6 +23,7 @@ export const JOBS = {
   plans: plansSteps,
   'swap-wait': waitSteps,
   'what-next': whatNextSteps,
+  'job-sums': sumSteps,
   'ride-files': async function* (question: RideFilesQuestion) {
     const { rideFileSteps } = await import('./ride-jobs.ts')
     return yield* rideFileSteps(question)
@@ -61,6 +63,7 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   plans: 2,
   'swap-wait': 1,
   'what-next': 1,
+  'job-sums': 1,
   'ride-files': 1,
   'ride-archive': 1,
   'packed-rides': 1,

@@ -21,6 +21,7 @@ import { kitSchema } from './kit.ts'
 import { rotationSchema } from './rotation.ts'
 import { pricesSchema } from './prices.ts'
 import { policySchema } from './policy.ts'
+import { visitSchema } from './visit.ts'
 import { linkCheckSchema } from './link-check.ts'
 import { lubeCheckSchema } from './lube-check.ts'
 import { sessionSchema } from './session.ts'
@@ -55,6 +56,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   rotation: rotationSchema,
   prices: pricesSchema,
   policy: policySchema,
+  visit: visitSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

@@ -1,4 +1,5 @@
-import { Link } from 'react-router'
+import { lazy, Suspense } from 'react'
+import { Link, useSearchParams } from 'react-router'
 import { isHeldBack } from '../../core/strategy/verdict.ts'
 import type { PlanCost } from '../../core/strategy/plans/price.ts'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -21,9 +22,13 @@ import { sayLimitDates, sayNextLook } from '../../ui/words/verdict.tsx'
 import { Ahead } from './Ahead.tsx'
 import { PlansCompared } from './plans/PlansCompared.tsx'
 import { usePlans, type Plans } from './plans/use-plans.ts'
+import { OwnerSheetPage } from './sheet/OwnerSheetPage.tsx'
+import { Visits } from './sheet/Visits.tsx'
 import { Turns } from './Turns.tsx'
 import { useWait, type Wait } from './use-wait.ts'
 import { WhenToSwap } from './WhenToSwap.tsx'
+
+const Job = lazy(() => import('./job/Job.tsx'))
 
 /** The plan that the verdict belongs to, and what a better one would save: one sentence under the answer. */
 function PlanLine({
@@ -147,6 +152,7 @@ function Decision({
       <WhenToSwap judged={judged} plans={plans} wait={wait} nameOf={nameOf} />
       {answer && report.chain && measured && <Ahead report={report} answer={answer} />}
       <PlansCompared judged={judged} plans={plans} nameOf={nameOf} />
+      <Visits report={report} />
     </div>
   )
 }
@@ -154,10 +160,20 @@ function Decision({
 /** Decide: one recommendation, its reasons in order, what it risks, what would change it, and what each plan costs. */
 export default function Decide() {
   const { garage } = useOpenLog()
+  const [search] = useSearchParams()
   const judged = useJudged(useBikeId(garage))
   if (!judged) return <NoBike what="Add one and measure its chain. This page then says what to do." />
   const { report, verdict, fault } = judged
   const { bike, name } = report.bike.entry
+  const sheet = search.get('sheet')
+  const visit = sheet === null ? undefined : garage.listed.visit.get(sheet)?.at(-1)
+  if (visit?.isClosed) return <OwnerSheetPage visit={visit} />
   if (!verdict) return <Answer word="unsure">{fault ?? `Working out ${name}’s chain…`}</Answer>
+  if (search.has('job'))
+    return (
+      <Suspense fallback={<Answer word="unsure">Laying out the jobs…</Answer>}>
+        <Job key={bike} judged={{ ...judged, verdict }} />
+      </Suspense>
+    )
   return <Decision key={bike} judged={{ ...judged, verdict }} />
 }

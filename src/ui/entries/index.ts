@@ -11,6 +11,7 @@ import { kit } from './kit.ts'
 import { rotation } from './rotation.ts'
 import { prices } from './prices.ts'
 import { policy } from './policy.ts'
+import { visit } from './visit.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
 import { session } from './session.ts'
@@ -59,6 +60,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   rotation,
   prices,
   policy,
+  visit,
   limit,
   plan,
   withdraw,

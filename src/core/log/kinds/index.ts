@@ -23,6 +23,7 @@ import { limit } from './limit.ts'
 import { rotation } from './rotation.ts'
 import { prices } from './prices.ts'
 import { policy } from './policy.ts'
+import { visit } from './visit.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -54,6 +55,7 @@ export const KINDS = {
   rotation,
   prices,
   policy,
+  visit,
   plan,
   event,
   withdraw,

@@ -18,6 +18,10 @@ const PER_CENT: Readonly<Record<string, number>> = {
   JPY: 1.6,
 }
 
+/** A guess in euro cents as a guess in minor units of another currency. @param currency ISO 4217 */
+export const guessedMinor = (cents: number, currency: string): number =>
+  Math.round(cents * (PER_CENT[currency] ?? 1))
+
 /**
  * A guess of prices by how many cogs a bike has: more cogs, narrower and dearer parts. Ours, without a source.
  * @param currency ISO 4217; one that is not known is taken to be worth about a euro
@@ -38,8 +42,7 @@ export function usualPrices(speeds: number, currency: string): Prices {
     hour: 0,
     skip: 0,
   }
-  const times = PER_CENT[currency] ?? 1
   return Object.fromEntries(
-    Object.entries(cents).map(([name, price]) => [name, Math.round(price * times)]),
+    Object.entries(cents).map(([name, price]) => [name, guessedMinor(price, currency)]),
   ) as unknown as Prices
 }

@@ -1,32 +1,12 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { PictureEntry } from '../../../core/log/kinds/picture.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
+import { usePicture } from '../../../session/use-picture.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { sayDay } from '../../../ui/words/numbers.ts'
 import { sayMm } from './say-picture.ts'
-
-/** A kept picture's address for as long as it is shown; "missing" where it is not on this device. */
-function usePicture(id: string | undefined): string | undefined {
-  const { pictures } = useOpenLog()
-  const [held, setHeld] = useState<{ readonly id: string; readonly address: string }>()
-  useEffect(() => {
-    if (id === undefined) return undefined
-    let address: string | undefined
-    let isGone = false
-    void pictures.read(id).then((blob) => {
-      if (isGone) return
-      address = blob && URL.createObjectURL(blob)
-      setHeld({ id, address: address ?? 'missing' })
-    })
-    return () => {
-      isGone = true
-      if (address !== undefined) URL.revokeObjectURL(address)
-    }
-  }, [id, pictures])
-  return held?.id === id ? held?.address : undefined
-}
 
 interface Props {
   readonly name: string

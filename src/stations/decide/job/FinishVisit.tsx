@@ -1,0 +1,148 @@
+import { useMemo, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { roadAhead } from '../../../core/exposure/road-ahead.ts'
+import type { VisitJob } from '../../../core/log/kinds/visit.ts'
+import { isStoodInFor, whyLeft } from '../../../core/strategy/job/job-choice.ts'
+import { askedAt } from '../../../core/strategy/rider-ask.ts'
+import { chainAhead } from '../../../core/strategy/what-next/chain-ahead.ts'
+import { intervalOf } from '../../../core/stats/interval.ts'
+import { addDays } from '../../../core/units/days.ts'
+import { keptChain } from '../../../core/wear/kept-draws.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { useDrawsOf } from '../../../session/use-forecasts.ts'
+import type { JudgedBike } from '../../../session/verdicts.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { TextField } from '../../../ui/parts/fields.tsx'
+import { sheetAddress } from '../../../ui/places.ts'
+import { useUnits } from '../../../ui/screen-state.ts'
+import { useOnce } from '../../../ui/use-once.ts'
+import { sayBy, sayLeft } from '../../../ui/words/job-words.ts'
+import { sayCautions, sayExpected, sayFindings, type NewChainOutlook } from '../../../ui/words/owner-sheet.ts'
+import type { Job } from './use-job.ts'
+
+interface Props {
+  readonly judged: JudgedBike & { readonly verdict: NonNullable<JudgedBike['verdict']> }
+  readonly job: Job
+  readonly onDone: () => void
+}
+
+/** Advice without a distance of its own is due after so many km. A judgement. */
+const NEXT_VISIT_KM = 1000
+
+/** How far a new chain of this rider goes on this bike's road. */
+function useNewChain({ report }: Props['judged']): NewChainOutlook | undefined {
+  const draws = useDrawsOf(report.chain?.part.entry.part)
+  return useMemo(() => {
+    if (!draws || !report.chain) return undefined
+    const now = askedAt(report.now)
+    const road = roadAhead(report.bike, report.chain.story, report.plan, now)
+    // No chain has this name: it is drawn as any new one of the rider's.
+    const { toLimitKm } = chainAhead(draws, keptChain(draws, ''), road, report.limit.percent)
+    return { toLimitKm: intervalOf(toLimitKm) }
+  }, [draws, report])
+}
+
+/** What was done and what was left, and with it the owner's sheet. */
+export function FinishVisit({ judged, job, onDone }: Props) {
+  const { garage, now, record } = useOpenLog()
+  const units = useUnits()
+  const navigate = useNavigate()
+  const { report, answer, verdict } = judged
+  const { draft, list, steps, chosen, startAnew } = job
+  const newChain = useNewChain(judged)
+  const nameOf = (id: string): string => draft.jobs.find((one) => one.id === id)?.name ?? id
+  const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(chosen.chosen))
+  const whyOf = (id: string): string =>
+    chosen.chosen.includes(id)
+      ? 'Not done this time.'
+      : sayLeft(whyLeft(list, steps ?? [], draft.sum, id), nameOf, draft.currency)
+  const [whys, setWhys] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(draft.jobs.map(({ id }) => [id, whyOf(id)])),
+  )
+  const outcomeOf = (one: VisitJob): VisitJob => {
+    if (done.has(one.id)) return { ...one, outcome: 'done' }
+    if (isStoodInFor(one, draft.jobs, [...done])) return { ...one, outcome: 'open' }
+    const byKm = one.byKm ?? (one.isSafety ? undefined : NEXT_VISIT_KM)
+    const { weeklyKm } = report.plan
+    const why = whys[one.id]?.trim()
+    return {
+      ...one,
+      outcome: 'left',
+      ...(why && { why }),
+      ...(byKm !== undefined && { byKm }),
+      ...(byKm !== undefined && weeklyKm > 0 && { byDay: addDays(now, (7 * byKm) / weeklyKm) }),
+    }
+  }
+  const jobs = draft.jobs.map(outcomeOf)
+  const [save, isSaving] = useOnce(async () => {
+    const isChainNew = done.has('chain')
+    const written = await record(
+      [
+        {
+          ...draft,
+          kind: 'visit',
+          at: now,
+          bike: report.bike.entry.bike,
+          jobs,
+          found: sayFindings(report, answer, verdict, garage, units),
+          expect: sayExpected(report, answer, verdict, isChainNew ? newChain : undefined, units),
+          cautions: sayCautions(verdict, isChainNew),
+          isClosed: true,
+        },
+      ],
+      'The owner’s sheet is written.',
+    )
+    if (!written) return
+    startAnew()
+    onDone()
+    await navigate(sheetAddress(draft.visit))
+  })
+  return (
+    <div className="flex flex-col gap-2">
+      <ul>
+        {jobs.map((one) => (
+          <li
+            key={one.id}
+            className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-1"
+          >
+            <label className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-6 accent-petrol"
+                checked={done.has(one.id)}
+                onChange={({ target }) => {
+                  const next = new Set(done)
+                  if (target.checked) next.add(one.id)
+                  else next.delete(one.id)
+                  setDone(next)
+                }}
+              />
+              <span>
+                {one.name}
+                {one.outcome === 'left' && (
+                  <span className="block text-sm text-steel">see to it {sayBy(one, units, now)}</span>
+                )}
+              </span>
+            </label>
+            {one.outcome === 'left' && (
+              <TextField
+                label={`Why not: ${one.name}`}
+                maxLength={300}
+                value={whys[one.id] ?? ''}
+                onChange={({ target }) => setWhys({ ...whys, [one.id]: target.value })}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+      {done.has('chain') && (
+        <p className="text-sm text-steel">
+          Enter the new chain on the Shelf too, so that its distance counts from now.
+        </p>
+      )}
+      <Button look="firm" className="mt-2 self-start" disabled={isSaving} onClick={save}>
+        Save the sheet
+      </Button>
+    </div>
+  )
+}

@@ -1,0 +1,74 @@
+import { useId } from 'react'
+import { TextField } from '../../../ui/parts/fields.tsx'
+import { sayMoney } from '../../../ui/words/money.ts'
+import type { Job } from './use-job.ts'
+
+/** Marks closer together than this share of the slider are told as one. */
+const APART = 0.012
+
+/** The sum: dragged or typed, with a mark wherever the choice changes and one for the least safe sum. */
+export function SumSlider({ job }: { readonly job: Job }) {
+  const id = useId()
+  const { draft, steps, safe, unit, change } = job
+  const { sum, currency } = draft
+  const last = steps?.at(-1)?.from ?? 0
+  const most = Math.max(sum, 1.15 * last, 50 * unit)
+  const marks = (steps ?? [])
+    .filter(({ from }) => from > 0)
+    .filter(({ from }, i, all) => i === 0 || from - (all[i - 1]?.from ?? 0) > APART * most)
+  const at = (minor: number): string => `calc(8px + (100% - 16px) * ${minor / most})`
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_9rem] items-end gap-x-6 max-sm:grid-cols-1">
+      <div>
+        <label htmlFor={id} className="text-sm font-medium">
+          The sum
+        </label>
+        <div className="relative pt-6">
+          {marks.map(({ from }) => (
+            <span
+              key={from}
+              aria-hidden="true"
+              className={`absolute top-3 h-3 w-px ${from <= sum ? 'bg-petrol' : 'bg-steel'}`}
+              style={{ left: at(from) }}
+            />
+          ))}
+          {safe.total > 0 && safe.total <= most && (
+            <span
+              aria-hidden="true"
+              className="absolute top-0 -translate-x-1/2 text-[11px] font-semibold text-rust"
+              style={{ left: at(safe.total) }}
+            >
+              safe
+              <span className="mx-auto block h-2 w-0.5 bg-rust" />
+            </span>
+          )}
+          <input
+            id={id}
+            type="range"
+            className="block h-8 w-full accent-petrol"
+            min={0}
+            max={most}
+            step={unit}
+            value={sum}
+            aria-valuetext={sayMoney(sum, currency)}
+            onChange={({ target }) => change({ sum: Math.round(Number(target.value)) })}
+          />
+        </div>
+      </div>
+      <TextField
+        label={`Sum, ${currency}`}
+        inputMode="decimal"
+        value={String(sum / unit)}
+        onChange={({ target }) => {
+          const typed = Number(target.value.replace(',', '.'))
+          if (Number.isFinite(typed) && typed >= 0 && typed <= 1e6) change({ sum: Math.round(typed * unit) })
+        }}
+      />
+      <p className="col-span-full mt-1 text-sm text-steel">
+        {steps
+          ? `The choice changes at the marks${marks.length > 0 && marks.length <= 12 ? `: ${marks.map(({ from }) => sayMoney(from, currency)).join(', ')}` : ''}.`
+          : (job.fault ?? 'Looking for the sums at which the choice changes…')}
+      </p>
+    </div>
+  )
+}

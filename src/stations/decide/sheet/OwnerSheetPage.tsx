@@ -1,0 +1,130 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { PictureEntry } from '../../../core/log/kinds/picture.ts'
+import type { VisitEntry } from '../../../core/log/kinds/visit.ts'
+import { fittedParts } from '../../../core/log/garage.ts'
+import type { Paper } from '../../../formats/printed-sheet.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { usePicture } from '../../../session/use-picture.ts'
+import { Button, buttonLook } from '../../../ui/parts/Button.tsx'
+import { SelectField } from '../../../ui/parts/fields.tsx'
+import { STATIONS } from '../../../ui/places.ts'
+import { saveBytes } from '../../../ui/save-file.ts'
+import { useUnits } from '../../../ui/screen-state.ts'
+import { useOnce } from '../../../ui/use-once.ts'
+import { sayDay } from '../../../ui/words/numbers.ts'
+import { sheetOf } from '../../../ui/words/owner-sheet.ts'
+import { namePart } from '../../../ui/words/part-name.ts'
+
+/** So many pictures at most stand on a sheet. */
+const MOST_PICTURES = 3
+
+function SheetPicture({ entry, caption }: { readonly entry: PictureEntry; readonly caption: string }) {
+  const address = usePicture(entry.picture)
+  if (address === undefined || address === 'missing') return null
+  return (
+    <figure className="m-0 w-56">
+      <img src={address} alt={caption} className="aspect-square w-full object-cover" />
+      <figcaption className="mt-1 text-sm text-steel">{caption}</figcaption>
+    </figure>
+  )
+}
+
+/** The newest kept pictures of a bike's sprockets, up to the day of the visit. */
+function usePictures({ bike, at }: VisitEntry): readonly { entry: PictureEntry; caption: string }[] {
+  const { garage, now } = useOpenLog()
+  return fittedParts(garage, bike)
+    .flatMap(({ entry }) => garage.listed.picture.get(entry.part) ?? [])
+    .filter((entry) => entry.picture !== undefined && entry.at <= at)
+    .sort((a, b) => (a.at < b.at ? 1 : -1))
+    .slice(0, MOST_PICTURES)
+    .map((entry) => ({
+      entry,
+      caption: `${entry.cog === undefined ? namePart(garage, entry.part, bike) : `${entry.cog}-tooth cog`}, ${sayDay(entry.at, now)}`,
+    }))
+}
+
+/** The owner's sheet of a visit: a page that a stranger understands, to be read, printed or saved. */
+export function OwnerSheetPage({ visit }: { readonly visit: VisitEntry }) {
+  const { garage, now, pictures } = useOpenLog()
+  const units = useUnits()
+  const [paper, setPaper] = useState<Paper>('a4')
+  const [said, setSaid] = useState('')
+  const shown = usePictures(visit)
+  const bike = garage.bikes.get(visit.bike)?.entry ?? { name: 'The bike', note: '' }
+  const sheet = sheetOf(visit, bike, units, now)
+  const [save, isSaving] = useOnce(async () => {
+    setSaid('Setting the page…')
+    const { ownerSheetPdf } = await import('../../../formats/owner-sheet.ts')
+    const kept = await Promise.all(
+      shown.map(async ({ entry, caption }) => {
+        const blob = entry.picture === undefined ? undefined : await pictures.read(entry.picture)
+        return blob ? [{ caption, jpeg: new Uint8Array(await blob.arrayBuffer()) }] : []
+      }),
+    )
+    try {
+      const { bytes, lost } = await ownerSheetPdf({ ...sheet, pictures: kept.flat() }, paper)
+      saveBytes(
+        `${bike.name.replace(/[^\p{L}\p{N}]+/gu, '-')}-${visit.at.slice(0, 10)}.pdf`,
+        bytes,
+        'application/pdf',
+      )
+      setSaid(
+        lost > 0
+          ? `Saved, but ${lost} letters have no place in a plain PDF and stand as question marks. Print this page instead to keep them.`
+          : 'Saved.',
+      )
+    } catch {
+      setSaid('A picture could not be set into the PDF. Print this page instead.')
+    }
+  })
+  return (
+    <article className="flex max-w-[46rem] flex-col gap-6">
+      <header className="!block">
+        <h1 className="text-[1.7rem] leading-tight font-medium">{sheet.title}</h1>
+        <p className="mt-1 text-steel">{sheet.about}</p>
+      </header>
+      {sheet.sections
+        .filter(({ lines }) => lines.length > 0)
+        .map(({ heading, lines }) => (
+          <section key={heading} aria-label={heading}>
+            <h2 className="text-[1.05rem] font-semibold">{heading}</h2>
+            <ul className="mt-1 list-disc pl-5">
+              {lines.map((line, i) => (
+                <li key={i} className="py-0.5 leading-snug">
+                  {line}
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      {shown.length > 0 && (
+        <div className="flex flex-wrap gap-4">
+          {shown.map(({ entry, caption }) => (
+            <SheetPicture key={entry.id} entry={entry} caption={caption} />
+          ))}
+        </div>
+      )}
+      <p className="text-sm text-steel">{sheet.foot}</p>
+      <div className="no-print flex flex-wrap items-end gap-4">
+        <Button look="firm" disabled={isSaving} onClick={save}>
+          Save as PDF
+        </Button>
+        <SelectField<Paper>
+          label="Paper"
+          className="w-32"
+          value={paper}
+          options={{ a4: 'A4', letter: 'Letter' }}
+          onPick={setPaper}
+        />
+        <Button onClick={() => window.print()}>Print</Button>
+        <Link to={STATIONS.decide.path} className={buttonLook('link')}>
+          back to the decision
+        </Link>
+        <p role="status" className="w-full text-sm text-steel">
+          {said}
+        </p>
+      </div>
+    </article>
+  )
+}

@@ -1,0 +1,50 @@
+import { Link } from 'react-router'
+import { openAdvice, visitsOf } from '../../../core/strategy/facts/advice.ts'
+import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { buttonLook } from '../../../ui/parts/Button.tsx'
+import { Section } from '../../../ui/parts/Section.tsx'
+import { OPENS, sheetAddress } from '../../../ui/places.ts'
+import { useUnits } from '../../../ui/screen-state.ts'
+import { sayBy } from '../../../ui/words/job-words.ts'
+import { sayAgo, sayFullDay, sayKm } from '../../../ui/words/numbers.ts'
+
+/** What was advised at earlier visits, their sheets, and the way to a job for a fixed sum. */
+export function Visits({ report }: { readonly report: BikeReport }) {
+  const { garage, now } = useOpenLog()
+  const units = useUnits()
+  const advice = openAdvice(garage, report.bike, now)
+  const closed = visitsOf(garage, report.bike.entry.bike).filter(({ isClosed }) => isClosed)
+  return (
+    <Section
+      title="A job for a fixed sum"
+      note="What is worth most for the money, what drops out and why, and a sheet for the owner."
+      className="border-t border-hairline pt-6"
+    >
+      {advice.length > 0 && (
+        <ul className="mb-4 text-[0.95rem]">
+          {advice.map(({ job, since, km, isDue }) => (
+            <li key={job.id} className="border-b border-hairline py-2 first:border-t">
+              <strong className="font-semibold">{job.name}</strong>
+              {isDue && <span className="ml-2 text-sm font-semibold text-rust">due</span>}
+              <span className="block text-sm text-steel">
+                Left {sayAgo(since, now)}, {sayKm(km, units)} ago{job.why === undefined ? '' : `: ${job.why}`}{' '}
+                See to it {sayBy(job, units, now)} of then.
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <Link to={OPENS.fixedSum} className={buttonLook('plain')}>
+          Choose within a sum
+        </Link>
+        {closed.map((visit) => (
+          <Link key={visit.visit} to={sheetAddress(visit.visit)} className={buttonLook('link')}>
+            sheet of {sayFullDay(visit.at)}
+          </Link>
+        ))}
+      </p>
+    </Section>
+  )
+}
