@@ -1,7 +1,8 @@
 import { eventsAhead } from '../exposure/road-ahead.ts'
 import type { BikeId, IsoTime } from '../log/entry.ts'
 import type { EventEntry } from '../log/kinds/event.ts'
-import { daysBetween } from '../units/days.ts'
+import { addDays, daysBetween } from '../units/days.ts'
+import type { OpenAdvice } from './facts/advice.ts'
 import type { BikeReport } from './facts/bike-report.ts'
 import { isHeldBack, SWAPS, type Verdict } from './verdict.ts'
 import { lubeAhead, type LookAhead, type LubeAhead, type SwapAhead } from './when.ts'
@@ -22,7 +23,19 @@ export type Reminder = {
       readonly cogsToo?: true
     }
   | { readonly kind: 'event'; readonly event: EventEntry }
+  /** Left at an earlier visit. */
+  | { readonly kind: 'advice'; readonly advice: OpenAdvice }
 )
+
+/** When advice is to be seen to: its own day, or the day on which its distance is ridden, the sooner. */
+function adviceDay({ now, plan }: BikeReport, { job, km, isDue }: OpenAdvice): IsoTime | undefined {
+  if (isDue) return now
+  const byKm =
+    job.byKm !== undefined && plan.weeklyKm > 0
+      ? addDays(now, (7 * Math.max(0, job.byKm - km)) / plan.weeklyKm)
+      : undefined
+  return [job.byDay, byKm].filter((day) => day !== undefined).sort()[0]
+}
 
 /** What lies further off than this is no reminder, days. */
 const FAR_DAYS = 3 * 365
@@ -71,6 +84,10 @@ export function remindersOf(judged: readonly Judged[]): Reminder[] {
         day: event.starts,
         event,
       })),
+      ...one.report.advice.map((advice): Reminder => {
+        const day = adviceDay(one.report, advice)
+        return { kind: 'advice', bike: one.report.bike.entry.bike, ...(day !== undefined && { day }), advice }
+      }),
     ])
     .sort((a, b) => ((a.day ?? '~') < (b.day ?? '~') ? -1 : 1))
 }

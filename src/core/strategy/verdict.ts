@@ -27,7 +27,7 @@ function verdict(facts: Facts): Verdict | undefined {
   if (facts.isAwaited && !brokenLink(facts)) return undefined
   for (const rule of RULES) {
     const proposal = rule(facts)
-    if (proposal) return withTimes(withLinks(withQuestion(proposal, facts), facts), facts)
+    if (proposal) return withTimes(withAdvice(withLinks(withQuestion(proposal, facts), facts), facts), facts)
   }
   return undefined
 }
@@ -53,6 +53,14 @@ function withLinks(proposal: Proposal, { chain }: Facts): Proposal {
     ...proposal,
     reasons: [...reasons.slice(0, at), { kind: 'bad-links', found: chain.badLinks }, ...reasons.slice(at)],
   }
+}
+
+/** What was left at a visit and is due stands after the verdict's own grounds. */
+function withAdvice(proposal: Proposal, { report }: Facts): Proposal {
+  const due = report.advice.filter(({ isDue }) => isDue).map(({ job }) => job.name)
+  return due.length === 0
+    ? proposal
+    : { ...proposal, reasons: [...proposal.reasons, { kind: 'advice-due', jobs: due }] }
 }
 
 /** A proposal, and when what is to come is due. */

@@ -45,7 +45,7 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
         <ul aria-label="Coming up" className="mt-2 border-b border-hairline">
           {reminders.slice(0, all ? undefined : SHOWN).map((reminder) => (
             <li
-              key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : ''}`}
+              key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : reminder.kind === 'advice' ? reminder.advice.job.id : ''}`}
               className="grid grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.4fr)] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-[6.5rem_minmax(0,1fr)] max-sm:gap-x-3"
             >
               <span className="tabular-nums">{sayReminderDay(reminder, now)}</span>

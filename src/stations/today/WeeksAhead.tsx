@@ -22,6 +22,7 @@ const TONES: Readonly<Record<Reminder['kind'], string>> = {
   lube: 'fill-petrol stroke-paper',
   swap: 'fill-rust stroke-paper',
   event: 'stroke-petrol',
+  advice: 'fill-none stroke-petrol',
 }
 
 /** One thing to do: its mark, its word where there is room, and the way there. */

@@ -34,7 +34,11 @@ export function calendarItems(
     const isEvent = reminder.kind === 'event'
     return [
       {
-        id: isEvent ? `event.${reminder.event.event}` : `${reminder.kind}.${reminder.bike}`,
+        id: isEvent
+          ? `event.${reminder.event.event}`
+          : reminder.kind === 'advice'
+            ? `advice.${reminder.bike}.${reminder.advice.job.id}`
+            : `${reminder.kind}.${reminder.bike}`,
         day: dayOf(reminder.day < now ? now : reminder.day),
         days: isEvent ? reminder.event.days : 1,
         title: plain(`${bikeOf(garage, reminder)}: ${sayToDo(reminder)}`),

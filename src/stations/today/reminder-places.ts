@@ -7,4 +7,5 @@ export const REMINDER_PLACES: Readonly<Record<Reminder['kind'], string>> = {
   lube: OPENS.logWash,
   swap: STATIONS.decide.path,
   event: OPENS.planEvent,
+  advice: OPENS.fixedSum,
 }

@@ -32,7 +32,7 @@ const APART_PX = 20
 /** A letter of a word, px, roughly; and the room before the next mark. */
 const [LETTER_PX, GAP_PX] = [7, 14]
 
-const WORDS = { look: 'look', lube: 'lube', swap: 'swap' } as const
+const WORDS = { look: 'look', lube: 'lube', swap: 'swap', advice: 'advice' } as const
 const wordOf = (reminder: Reminder): string =>
   reminder.kind === 'event' ? reminder.event.name : WORDS[reminder.kind]
 

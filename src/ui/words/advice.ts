@@ -114,6 +114,8 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
       return 'One look was not what was expected: the question about it, on Gauge, is open.'
     case 'bad-links':
       return sayBadLinks(reason.found)
+    case 'advice-due':
+      return `Left at an earlier visit and due now: ${sayList(reason.jobs)}.`
     case 'lube-unknown':
       return 'The lube on this chain is not entered, so there is no date for the next one.'
     case 'limit':

@@ -27,6 +27,8 @@ export function sayToDo(reminder: Reminder): string {
       return reminder.cogsToo ? 'swap the chain and cogs' : 'swap the chain'
     case 'event':
       return reminder.event.name
+    case 'advice':
+      return `as advised: ${reminder.advice.job.name}`
   }
 }
 
@@ -39,6 +41,11 @@ export function sayWhen(reminder: Reminder, units: Units, now: string): string {
   switch (reminder.kind) {
     case 'event':
       return sayEvent(reminder.event, units)
+    case 'advice': {
+      const { job, km, isDue } = reminder.advice
+      if (isDue || job.byKm === undefined) return isDue ? 'it is due' : 'at the next visit'
+      return sayInKm(job.byKm - km, 'it is due', units)
+    }
     case 'swap': {
       if (!reminder.swap) return 'it is past its limit'
       const { inKm, from, to, before } = reminder.swap

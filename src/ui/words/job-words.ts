@@ -74,7 +74,7 @@ export function sayLeft(why: LeftWhy, nameOf: (id: string) => string, currency: 
     case 'needs':
       return `Makes no sense without: ${sayList(why.ids.map((id) => nameOf(id).toLowerCase()))}.`
     case 'sum':
-      return `Fits from ${sayMoney(why.from, currency)} on.`
+      return `More than the sum: it fits from ${sayMoney(why.from, currency)} on.`
     case 'worth':
       return 'Something worth more takes its place, whatever the sum.'
   }

@@ -11,7 +11,7 @@ import type { WearAnswer } from '../../core/wear/outlook.ts'
 import type { OwnerSheet } from '../../formats/owner-sheet.ts'
 import type { Units } from '../screen-state.ts'
 import { sayAction, sayCaution, sayReason } from './advice.ts'
-import { sayBy } from './job-words.ts'
+import { JOB_NAMES, sayBy } from './job-words.ts'
 import { sayMoney } from './money.ts'
 import {
   sayAboutKm,
@@ -48,7 +48,7 @@ export function sayFindings(
   )
   return [
     ...measured,
-    `What to do: ${sayAction(verdict, units)}${verdict.confidence === undefined ? '' : ` That this is right: ${sayChance(verdict.confidence)}.`}`,
+    `What to do: ${sayAction(verdict, units)}${verdict.confidence === undefined ? '' : ` Confidence: ${sayChance(verdict.confidence)}.`}`,
     ...teeth.map((reason) => sayReason(reason, units, garage.tools)),
   ]
 }
@@ -116,8 +116,9 @@ export function sheetOf(
   const done = visit.jobs.filter(({ outcome }) => outcome === 'done')
   const left = visit.jobs.filter(({ outcome }) => outcome === 'left')
   const total = done.reduce((sum, job) => sum + jobCost(job, visit.hour), 0)
-  const found = visit.jobs.flatMap(({ name, found: text }) =>
-    text === undefined || text === '' ? [] : [`${name}: ${text}`],
+  // What asks for the app's own jobs is told by the findings themselves.
+  const found = visit.jobs.flatMap(({ id, name, found: text }) =>
+    text === undefined || text === '' || id in JOB_NAMES ? [] : [`${name}: ${text}`],
   )
   return {
     title: `${bike.name}: what was done, and what comes next`,

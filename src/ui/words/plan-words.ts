@@ -85,7 +85,7 @@ export function planName(id: PlanId, limit: number, isWaxed: boolean, own?: Poli
 
 /** How the owner looks and acts, as the lives have it. */
 export function sayHabits({ lookKm, forgotten, late, looks }: OwnerHabits, units: Units): string {
-  const from = looks >= 3 ? `told from ${looks} looks in the log` : 'a guess until more looks are in the log'
+  const from = looks >= 3 ? `from ${looks} looks in the log` : 'a guess until more looks are in the log'
   return `A look every ${sayKm(lookKm, units)}, ${Math.round(100 * forgotten)}\u00a0% forgotten, ${Math.round(100 * late)}\u00a0% not acted on until the next (${from}).`
 }
 

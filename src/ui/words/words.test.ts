@@ -177,6 +177,7 @@ describe('advice in words', () => {
     [{ kind: 'lube', clock: { ...clock, used: 0 } }, /lube is fresh/],
     [{ kind: 'lube', clock: { used: 2, due: true, reason: 'rain' } }, /Rain/],
     [{ kind: 'lube-unknown' }, /is not entered/],
+    [{ kind: 'advice-due', jobs: ['New pulleys', 'Brake pads'] }, /due now: New pulleys and Brake pads\./],
     [
       {
         kind: 'tools-disagree',

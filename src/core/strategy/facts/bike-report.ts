@@ -8,6 +8,7 @@ import type { Limit } from '../../measure/limits.ts'
 import type { LearnedBias } from '../../measure/tool-bias.ts'
 import { addDays } from '../../units/days.ts'
 import type { NextLookQuestion } from '../../wear/next-look-value.ts'
+import { openAdvice, type OpenAdvice } from './advice.ts'
 import { bikeLimit } from './bike-limit.ts'
 import { placedReading, toolBiases } from './chain-evidence.ts'
 import { chainFacts, isSameList, type ChainFacts } from './chain-facts.ts'
@@ -44,6 +45,8 @@ export interface BikeReport {
   readonly limit: Limit
   readonly plan: RidingPlan
   readonly sprockets: readonly Sprocket[]
+  /** What was left at earlier visits and not done since, what is due first. */
+  readonly advice: readonly OpenAdvice[]
   readonly chain?: ChainReport
 }
 
@@ -84,6 +87,7 @@ function made(garage: Garage, bike: BikeState, chain: ChainFacts | undefined, no
     limit,
     plan: ridingPlan(rides, now, bike.plan?.weeklyKm),
     sprockets: sprocketsOf(garage, entry.bike),
+    advice: openAdvice(garage, bike, now),
     ...(report && { chain: report }),
   }
 }
@@ -98,7 +102,17 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
   const on = fittedChain(garage, bike.entry.bike)
   const chain = on && chainFacts(garage, on.entry.part)
   const { parts, readings, looks, tools } = garage
-  const from = [now, chain, parts, readings, looks, tools, garage.listed['link-check'], livesOf(garage)]
+  const from = [
+    now,
+    chain,
+    parts,
+    readings,
+    looks,
+    tools,
+    garage.listed['link-check'],
+    garage.listed.visit,
+    livesOf(garage),
+  ]
   const before = reports.get(bike)
   if (before && isSameList(before.from, from)) return before.report
   const report = made(garage, bike, chain, now)

@@ -44,6 +44,8 @@ export type Reason =
   | { readonly kind: 'question-open' }
   /** Links that were found bad when it was gone through link by link. */
   | { readonly kind: 'bad-links'; readonly found: LinkCheckEntry['found'] }
+  /** Left at an earlier visit, and due by now. */
+  | { readonly kind: 'advice-due'; readonly jobs: readonly string[] }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the verdict. */

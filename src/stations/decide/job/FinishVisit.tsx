@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { roadAhead } from '../../../core/exposure/road-ahead.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
-import { isStoodInFor, whyLeft } from '../../../core/strategy/job/job-choice.ts'
+import { isSecondBest, isStoodInFor, whyLeft } from '../../../core/strategy/job/job-choice.ts'
 import { askedAt } from '../../../core/strategy/rider-ask.ts'
 import { chainAhead } from '../../../core/strategy/what-next/chain-ahead.ts'
 import { intervalOf } from '../../../core/stats/interval.ts'
@@ -59,9 +59,11 @@ export function FinishVisit({ judged, job, onDone }: Props) {
   const [whys, setWhys] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(draft.jobs.map(({ id }) => [id, whyOf(id)])),
   )
+  const left = draft.jobs.flatMap(({ id }) => (done.has(id) ? [] : [id]))
   const outcomeOf = (one: VisitJob): VisitJob => {
     if (done.has(one.id)) return { ...one, outcome: 'done' }
-    if (isStoodInFor(one, draft.jobs, [...done])) return { ...one, outcome: 'open' }
+    if (isStoodInFor(one, draft.jobs, [...done]) || isSecondBest(one, draft.jobs, left))
+      return { ...one, outcome: 'open' }
     const byKm = one.byKm ?? (one.isSafety ? undefined : NEXT_VISIT_KM)
     const { weeklyKm } = report.plan
     const why = whys[one.id]?.trim()

@@ -135,7 +135,7 @@ export default function Job({ judged }: Props) {
         <AddJob job={job} onEdit={setEditing} />
         {job.isKept && (
           <Button look="link" className="mt-4 min-h-11 text-sm" onClick={job.startAnew}>
-            Start the list anew
+            Start the list again
           </Button>
         )}
       </Section>

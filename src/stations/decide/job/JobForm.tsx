@@ -43,7 +43,9 @@ const schema = object({
 
 /** A job's name, price, minutes, worth, and what it needs or takes the place of. */
 export function JobForm({ one, others, unit, currency, onSave }: Props) {
+  const { isOut: wasOut, ...rest } = one
   const [isSafety, setSafety] = useState(one.isSafety)
+  const [isOut, setOut] = useState(wasOut === true)
   const [needs, setNeeds] = useState(one.needs ?? [])
   const [excludes, setExcludes] = useState(one.excludes ?? [])
   const { form, submit } = useCheckedForm(
@@ -57,7 +59,8 @@ export function JobForm({ one, others, unit, currency, onSave }: Props) {
     },
     ({ name, found, price, minutes, worth }) =>
       onSave({
-        ...one,
+        ...rest,
+        ...(isOut && { isOut }),
         name,
         price: Math.round(price * unit),
         minutes,
@@ -120,6 +123,15 @@ export function JobForm({ one, others, unit, currency, onSave }: Props) {
           { value: 'yes', label: 'yes: brakes, steering, a chain that slips' },
         ]}
         onPick={(value) => setSafety(value === 'yes')}
+      />
+      <Choice<'no' | 'yes'>
+        legend="Can its part be had now?"
+        value={isOut ? 'no' : 'yes'}
+        options={[
+          { value: 'yes', label: 'yes' },
+          { value: 'no', label: 'no' },
+        ]}
+        onPick={(value) => setOut(value === 'no')}
       />
       {others.length > 0 && (
         <details>

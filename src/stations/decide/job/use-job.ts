@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react'
 import { v4 } from 'uuid'
-import { openAdvice } from '../../../core/strategy/facts/advice.ts'
 import { chooseJobs, leastSafe, needsInARing, stepAt } from '../../../core/strategy/job/job-choice.ts'
 import { proposedJobs } from '../../../core/strategy/job/job-options.ts'
 import { pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
@@ -22,7 +21,7 @@ export function useJob({
   teeth,
   verdict,
 }: JudgedBike & { readonly verdict: NonNullable<JudgedBike['verdict']> }) {
-  const { garage, now, world } = useOpenLog()
+  const { garage, world } = useOpenLog()
   const { bike } = report.bike.entry
   const { prices, currency } = useMemo(() => pricesOf(garage, report), [garage, report])
   const unit = minorPerMajor(currency)
@@ -32,13 +31,9 @@ export function useJob({
       sum: guessedMinor(FIRST_SUM, currency),
       hour: prices.hour,
       safetyTimes: SAFETY_TIMES,
-      jobs: firstJobs(
-        proposedJobs(garage, report, answer, teeth, prices),
-        openAdvice(garage, report.bike, now),
-        verdict,
-      ),
+      jobs: firstJobs(proposedJobs(garage, report, answer, teeth, prices), report.advice, verdict),
     }),
-    [garage, report, answer, teeth, prices, currency, unit, verdict, now],
+    [garage, report, answer, teeth, prices, currency, unit, verdict],
   )
   const [visit] = useState<string>(() => v4())
   const [kept, setKept] = useState(() => recallJob(world, bike))

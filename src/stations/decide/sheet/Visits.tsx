@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { openAdvice, visitsOf } from '../../../core/strategy/facts/advice.ts'
+import { visitsOf } from '../../../core/strategy/facts/advice.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { buttonLook } from '../../../ui/parts/Button.tsx'
@@ -13,7 +13,7 @@ import { sayAgo, sayFullDay, sayKm } from '../../../ui/words/numbers.ts'
 export function Visits({ report }: { readonly report: BikeReport }) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const advice = openAdvice(garage, report.bike, now)
+  const { advice } = report
   const closed = visitsOf(garage, report.bike.entry.bike).filter(({ isClosed }) => isClosed)
   return (
     <Section
@@ -28,8 +28,11 @@ export function Visits({ report }: { readonly report: BikeReport }) {
               <strong className="font-semibold">{job.name}</strong>
               {isDue && <span className="ml-2 text-sm font-semibold text-rust">due</span>}
               <span className="block text-sm text-steel">
-                Left {sayAgo(since, now)}, {sayKm(km, units)} ago{job.why === undefined ? '' : `: ${job.why}`}{' '}
-                See to it {sayBy(job, units, now)} of then.
+                Left {sayAgo(since, now)}
+                {km > 0 && `, ${sayKm(km, units)} since`}.{job.why !== undefined && ` ${job.why}`}{' '}
+                {isDue
+                  ? 'See to it now.'
+                  : `See to it ${sayBy({ ...job, ...(job.byKm !== undefined && { byKm: Math.max(0, job.byKm - km) }) }, units, now)}.`}
               </span>
             </li>
           ))}
