@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import helmet from '@fastify/helmet'
 import statics from '@fastify/static'
 import { addCaliper } from './caliper.ts'
+import { addPartsSupplier } from './parts-supplier.ts'
 import { addRideExchange } from './ride-exchange.ts'
 import { addWeather } from './weather.ts'
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
@@ -90,6 +91,7 @@ export async function buildServer(distFolder: string, host = '127.0.0.1'): Promi
   })
   app.get('/api/health', () => ({ status: page === undefined ? 'not built' : 'ready' }))
   addCaliper(app)
+  addPartsSupplier(app)
   addRideExchange(app)
   addWeather(app)
   app.all('/api/*', (_request, reply) => reply.code(404).send({ error: 'There is nothing at this address.' }))

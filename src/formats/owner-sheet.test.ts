@@ -1,7 +1,8 @@
 import { inflateSync } from 'node:zlib'
 import { describe, expect, test } from '@jest/globals'
 import { PDFDocument, PDFRawStream } from 'pdf-lib'
-import { ownerSheetPdf, type OwnerSheet } from './owner-sheet.ts'
+import type { OwnerSheet } from '../core/strategy/job/owner-sheet.ts'
+import { ownerSheetPdf } from './owner-sheet.ts'
 
 const SHEET: OwnerSheet = {
   title: 'Heron: what was done, and what comes next',

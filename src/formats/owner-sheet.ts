@@ -1,15 +1,6 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib'
+import type { OwnerSheet } from '../core/strategy/job/owner-sheet.ts'
 import { toPoints, type Paper } from './printed-sheet.ts'
-
-/** An owner's sheet, ready to be laid out: on a screen, on paper or as a PDF. */
-export interface OwnerSheet {
-  readonly title: string
-  /** The day, the bike. */
-  readonly about: string
-  readonly sections: readonly { readonly heading: string; readonly lines: readonly string[] }[]
-  readonly pictures: readonly { readonly caption: string; readonly jpeg: Uint8Array }[]
-  readonly foot: string
-}
 
 const SIZES_MM: Readonly<Record<Paper, readonly [number, number]>> = {
   a4: [210, 297],

@@ -3,6 +3,7 @@ import { CONDITIONS, QUARTERS } from '../../core/exposure/conditions.ts'
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { BIKE_BOUNDS } from '../../core/log/kinds/bike.ts'
 import { entry, thingId, text, line, whole, oneOf, maybeOneOf, record, isTeeth, maybe } from './checks.ts'
+import { fitFacts } from './fit-facts.ts'
 
 /** The fields of a bike. */
 export const bikeSchema = entry('bike', {
@@ -26,4 +27,5 @@ export const bikeSchema = entry('bike', {
   massKg: number().strict().min(BIKE_BOUNDS.massKg[0]).max(BIKE_BOUNDS.massKg[1]).optional(),
   motorShare: number().strict().min(0).max(1).optional(),
   cogMix: record(isTeeth, 1, BIKE_BOUNDS.speeds),
+  fit: fitFacts(),
 })

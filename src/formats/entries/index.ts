@@ -22,6 +22,9 @@ import { rotationSchema } from './rotation.ts'
 import { pricesSchema } from './prices.ts'
 import { policySchema } from './policy.ts'
 import { visitSchema } from './visit.ts'
+import { stockSchema } from './stock.ts'
+import { stockMoveSchema } from './stock-move.ts'
+import { paidSchema } from './paid.ts'
 import { linkCheckSchema } from './link-check.ts'
 import { lubeCheckSchema } from './lube-check.ts'
 import { sessionSchema } from './session.ts'
@@ -57,6 +60,9 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   prices: pricesSchema,
   policy: policySchema,
   visit: visitSchema,
+  stock: stockSchema,
+  'stock-move': stockMoveSchema,
+  paid: paidSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

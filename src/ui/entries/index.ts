@@ -12,6 +12,9 @@ import { rotation } from './rotation.ts'
 import { prices } from './prices.ts'
 import { policy } from './policy.ts'
 import { visit } from './visit.ts'
+import { stock } from './stock.ts'
+import { stockMove } from './stock-move.ts'
+import { paid } from './paid.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
 import { session } from './session.ts'
@@ -61,6 +64,9 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   prices,
   policy,
   visit,
+  stock,
+  'stock-move': stockMove,
+  paid,
   limit,
   plan,
   withdraw,

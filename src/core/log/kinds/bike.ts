@@ -1,5 +1,6 @@
 import type { Condition, Quarter } from '../../exposure/conditions.ts'
 import type { EntryBase, BikeId } from '../entry.ts'
+import type { FitFacts } from '../fit-facts.ts'
 import type { RideKind } from './kind.ts'
 
 export type Shifting = 'cable' | 'electric' | 'hub-gear' | 'none'
@@ -36,6 +37,8 @@ export interface BikeEntry extends EntryBase {
   readonly motorShare?: number
   /** Share of the energy on each cog where no cadence tells, by tooth count; absent: a guess. */
   readonly cogMix?: Readonly<Record<string, number>>
+  /** What its parts must agree with, where that is known. */
+  readonly fit?: FitFacts
 }
 
 /** Bounds of a bike's fields. */

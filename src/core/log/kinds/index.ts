@@ -24,6 +24,9 @@ import { rotation } from './rotation.ts'
 import { prices } from './prices.ts'
 import { policy } from './policy.ts'
 import { visit } from './visit.ts'
+import { stock } from './stock.ts'
+import { stockMove } from './stock-move.ts'
+import { paid } from './paid.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -56,6 +59,9 @@ export const KINDS = {
   prices,
   policy,
   visit,
+  stock,
+  'stock-move': stockMove,
+  paid,
   plan,
   event,
   withdraw,

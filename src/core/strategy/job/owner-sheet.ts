@@ -1,0 +1,9 @@
+/** An owner's sheet, ready to be laid out: on a screen, on paper or as a PDF. */
+export interface OwnerSheet {
+  readonly title: string
+  /** The day, the bike. */
+  readonly about: string
+  readonly sections: readonly { readonly heading: string; readonly lines: readonly string[] }[]
+  readonly pictures: readonly { readonly caption: string; readonly jpeg: Uint8Array }[]
+  readonly foot: string
+}

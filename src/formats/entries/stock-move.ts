@@ -1,0 +1,20 @@
+import { string } from 'yup'
+import { STOCK_MOST } from '../../core/log/kinds/stock.ts'
+import { VISIT_BOUNDS } from '../../core/log/kinds/visit.ts'
+import { entry, oneOf, thingId, whole } from './checks.ts'
+
+/** Three capital letters, like EUR. */
+export const currencyCode = () =>
+  string()
+    .strict()
+    .matches(/^[A-Z]{3}$/, 'currency must be three capital letters, like EUR')
+
+/** The fields of something that came onto the shelf or went off it. */
+export const stockMoveSchema = entry('stock-move', {
+  stock: thingId(),
+  count: whole(-STOCK_MOST, STOCK_MOST).notOneOf([0]),
+  why: oneOf(['bought', 'used', 'counted']),
+  minor: whole(0, VISIT_BOUNDS.minor).optional(),
+  currency: currencyCode().optional(),
+  bike: thingId().optional(),
+})
