@@ -20,6 +20,7 @@ import { perDistance, planName } from '../../ui/words/plan-words.ts'
 import { sayRunnerUp } from '../../ui/words/wait-words.ts'
 import { sayLimitDates, sayNextLook } from '../../ui/words/verdict.tsx'
 import { Ahead } from './Ahead.tsx'
+import { Money } from './Money.tsx'
 import { PlansCompared } from './plans/PlansCompared.tsx'
 import { usePlans, type Plans } from './plans/use-plans.ts'
 import { OwnerSheetPage } from './sheet/OwnerSheetPage.tsx'
@@ -152,6 +153,7 @@ function Decision({
       <WhenToSwap judged={judged} plans={plans} wait={wait} nameOf={nameOf} />
       {answer && report.chain && measured && <Ahead report={report} answer={answer} />}
       <PlansCompared judged={judged} plans={plans} nameOf={nameOf} />
+      <Money judged={judged} plans={plans} />
       <Visits report={report} />
     </div>
   )

@@ -13,6 +13,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { LUBE_NAMES } from '../../ui/words/names.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import { Checks } from './Checks.tsx'
+import { BOUGHT } from './chain-cost.ts'
 import { AS_IT_CAME, NEW, useSwap, type SwapState } from './use-swap.ts'
 
 interface StepProps {
@@ -37,7 +38,8 @@ function Step({ number, title, children }: StepProps) {
 
 function WhichChain({ swap }: { readonly swap: SwapState }) {
   const { garage, now } = useOpenLog()
-  const { form, chains, chosen, old, from, checks } = swap
+  const { form, chains, chosen, old, from, checks, inStock, currency } = swap
+  const source = useWatch({ control: form.control, name: 'source' })
   const { errors } = form.formState
   const hanging = (part: (typeof chains)[number]): string => {
     const on = openFitting(part)
@@ -78,6 +80,30 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
               options={{ no: 'either way round', yes: 'one way round only' }}
               {...form.register('directional')}
             />
+            {inStock.length > 0 && (
+              <SelectField
+                label="It comes"
+                options={{
+                  [BOUGHT]: 'straight from a shop',
+                  ...Object.fromEntries(
+                    inStock.map(({ entry, count }) => [
+                      entry.stock,
+                      `off the shelf: ${entry.name}, ${count} there`,
+                    ]),
+                  ),
+                }}
+                {...form.register('source')}
+              />
+            )}
+            {source === BOUGHT && (
+              <TextField
+                label={`Paid, ${currency}`}
+                hint="Leave it empty if you do not keep money here."
+                inputMode="decimal"
+                fault={errors.price?.message}
+                {...form.register('price')}
+              />
+            )}
           </>
         )}
       </div>

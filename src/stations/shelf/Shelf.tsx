@@ -16,6 +16,8 @@ import { useBikeId } from '../../ui/use-bike-id.ts'
 import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import { EditBikeForm, NewBikeForm } from './BikeForm.tsx'
+import { ShoppingList } from './stock/ShoppingList.tsx'
+import { StockList } from './stock/StockList.tsx'
 import { FitChain } from './FitChain.tsx'
 import { MovePart } from './MovePart.tsx'
 import { PartHistory } from './PartHistory.tsx'
@@ -172,7 +174,13 @@ export default function Shelf() {
             Add a part
           </Button>
         </div>
-        <FitChain key={`${entry.bike} ${report.chain?.part.entry.part ?? ''}`} report={report} />
+        <div className="flex flex-col gap-8">
+          <FitChain key={`${entry.bike} ${report.chain?.part.entry.part ?? ''}`} report={report} />
+        </div>
+      </div>
+      <div className="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
+        <StockList report={report} />
+        <ShoppingList />
       </div>
       {newBike}
       <Sheet

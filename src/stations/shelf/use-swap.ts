@@ -2,6 +2,7 @@ import { useMemo, type SyntheticEvent } from 'react'
 import { useWatch, type UseFormReturn } from 'react-hook-form'
 import { boolean, object, string, type ObjectSchema } from 'yup'
 import { sprocketTeeth } from '../../core/exposure/gear-mix.ts'
+import type { StockState } from '../../core/strategy/shelf/stock-facts.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { fittedLink, openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
@@ -19,6 +20,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
 import { useTeeth } from '../../session/teeth-store.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
+import { BOUGHT, chainCost } from './chain-cost.ts'
 import { faultOfChain } from './bike-form.ts'
 import { chainsToHand, linksToHand, swapEntries, type Swap } from './swap.ts'
 
@@ -40,6 +42,9 @@ export interface SwapState {
   readonly heldLink: PartState | undefined
   readonly spareLinks: readonly PartState[]
   readonly checks: readonly FittingCheck[]
+  /** Chains on the shelf, by count, that may fit. */
+  readonly inStock: readonly StockState[]
+  readonly currency: string
 }
 
 const speedsOf = (spec: PartSpec): number | undefined =>
@@ -66,6 +71,8 @@ const swapSchema = (now: IsoTime) =>
       otherwise: (links) => links.transform(() => undefined),
     }),
     directional: string<'no' | 'yes'>().required(),
+    source: string().required(),
+    price: numberField({ unit: '', ask: 'What did it cost?', least: 0, most: 1e6 }),
     oldTo: string<'shelf' | 'retired'>().required(),
     join: string().required(),
     linkLimit: numberField(CLOSINGS).when('join', {
@@ -120,6 +127,7 @@ export function useSwap(report: BikeReport): SwapState {
   const { bike, speeds, name } = report.bike.entry
   const old = report.chain?.part
   const oldSpec = old?.entry.spec
+  const { currency, inStock, costOf } = chainCost(garage, report)
   const ofSpeeds = (parts: readonly PartState[]) =>
     parts.filter(({ entry }) => speedsOf(entry.spec) === speeds)
   const chains = ofSpeeds(chainsToHand(garage, bike))
@@ -131,6 +139,8 @@ export function useSwap(report: BikeReport): SwapState {
       which: NEW,
       links: oldSpec?.type === 'chain' ? oldSpec.links : 114,
       directional: 'no',
+      source: BOUGHT,
+      price: '',
       oldTo: 'shelf',
       join: heldLink ? 'same' : NEW,
       linkLimit: 1,
@@ -156,7 +166,10 @@ export function useSwap(report: BikeReport): SwapState {
       const fault = faultOfSwap(swap, { garage, report, now })
       if (fault) return setError(fault.field, { message: fault.message }, { shouldFocus: true })
       await record(
-        swapEntries(swap, garage, () => crypto.randomUUID()),
+        [
+          ...swapEntries(swap, garage, () => crypto.randomUUID()),
+          ...(values.which === NEW ? costOf(values, swap.at) : []),
+        ],
         `${name} has another chain.`,
       )
     },
@@ -184,5 +197,5 @@ export function useSwap(report: BikeReport): SwapState {
   }, [garage, report, answer, teeth, chosen, link, links, speeds, directional])
   const chosenOn = chosen && openFitting(chosen)
   const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? 'another bike')
-  return { form, submit, saving, old, chains, chosen, from, heldLink, spareLinks, checks }
+  return { form, submit, saving, old, chains, chosen, from, heldLink, spareLinks, checks, inStock, currency }
 }

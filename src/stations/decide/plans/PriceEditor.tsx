@@ -1,3 +1,4 @@
+import { useId, useState } from 'react'
 import { PRICED, type Priced } from '../../../core/log/kinds/prices.ts'
 import type { BikeId } from '../../../core/log/entry.ts'
 import { usualPrices } from '../../../core/strategy/plans/usual-prices.ts'
@@ -6,7 +7,9 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { CURRENCIES, minorPerMajor, sayMoney } from '../../../ui/words/money.ts'
+import { numberTyped } from '../../../ui/words/typed.ts'
 import { PRICE_NAMES } from '../../../ui/words/plan-words.ts'
+import { PriceListIn } from './PriceListIn.tsx'
 import type { Plans } from './use-plans.ts'
 
 interface Props {
@@ -17,6 +20,56 @@ interface Props {
 
 /** The dearest an hour of work is on its slider, in major units. */
 const DEAREST_HOUR = 120
+
+/** Dearer than this, in major units, and it is a slip of the finger. */
+const DEAREST = 1e6
+
+/** A price to be typed, beside its slider; what is no price is said and changes nothing. */
+function PriceBox({
+  label,
+  minor,
+  perMajor,
+  onType,
+}: {
+  readonly label: string
+  readonly minor: number
+  readonly perMajor: number
+  readonly onType: (minor: number) => void
+}) {
+  const [text, setText] = useState<string>()
+  const [fault, setFault] = useState<string>()
+  const id = useId()
+  return (
+    <span>
+      <input
+        className="min-h-9 w-full rounded-[3px] border border-hairline bg-raised px-2 text-right font-mono text-ink aria-invalid:border-rust"
+        inputMode="decimal"
+        aria-label={label}
+        value={text ?? String(minor / perMajor)}
+        {...(fault !== undefined && { 'aria-invalid': true, 'aria-describedby': id })}
+        onBlur={() => {
+          if (fault === undefined) setText(undefined)
+        }}
+        onChange={({ target }) => {
+          setText(target.value)
+          const typed = numberTyped(target.value, {
+            unit: '',
+            ask: 'A price is 0 or more.',
+            least: 0,
+            most: DEAREST,
+          })
+          setFault('fault' in typed ? typed.fault : undefined)
+          if ('value' in typed) onType(Math.round(typed.value * perMajor))
+        }}
+      />
+      {fault !== undefined && (
+        <span id={id} role="alert" className="block text-sm text-rust">
+          {fault}
+        </span>
+      )}
+    </span>
+  )
+}
 
 /** Prices by slider: the chart follows at once, and they are kept when they are saved. */
 export function PriceEditor({ bike, speeds, plans }: Props) {
@@ -55,7 +108,12 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
                 <span className="text-steel">, a guess</span>
               )}
             </span>
-            <span className="text-right font-mono">{sayMoney(prices[name], currency)}</span>
+            <PriceBox
+              label={`${PRICE_NAMES[name]}, ${currency}`}
+              minor={prices[name]}
+              perMajor={perMajor}
+              onType={(minor) => move({ [name]: minor })}
+            />
             <input
               type="range"
               className="col-span-2 h-11 w-full accent-petrol"
@@ -85,6 +143,7 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
             </Button>
           )}
         </div>
+        <PriceListIn bike={bike} plans={plans} />
         <p className="text-sm text-steel">
           A change of currency leaves the prices that you set as they are: check them.
         </p>

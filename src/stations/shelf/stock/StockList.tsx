@@ -1,0 +1,150 @@
+import { useState } from 'react'
+import { stockFit, stockOf, type StockState } from '../../../core/strategy/shelf/stock-facts.ts'
+import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
+import { pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { Section } from '../../../ui/parts/Section.tsx'
+import { Sheet } from '../../../ui/parts/Sheet.tsx'
+import { useInTurn } from '../../../ui/use-in-turn.ts'
+import { sayMoney } from '../../../ui/words/money.ts'
+import { sayFit, STOCK_NAMES } from '../../../ui/words/stock-words.ts'
+import { BikeFitForm } from './BikeFitForm.tsx'
+import { BuyForm } from './BuyForm.tsx'
+import { StockForm } from './StockForm.tsx'
+
+interface LineProps {
+  readonly state: StockState
+  readonly report: BikeReport
+  readonly onEdit: () => void
+  readonly onBuy: () => void
+}
+
+function StockLine({ state, report, onEdit, onBuy }: LineProps) {
+  const { garage, now, record } = useOpenLog()
+  const { entry, count, lastPaid, isShort } = state
+  const { bike, name } = report.bike.entry
+  const fit = sayFit(stockFit(garage, state, report.bike))
+  const use = useInTurn(async () => {
+    await record(
+      [{ kind: 'stock-move', at: now, stock: entry.stock, count: -1, why: 'used', bike }],
+      `One ${STOCK_NAMES[entry.item]} used on ${name}.`,
+    )
+  })
+  const drop = useInTurn(async () => {
+    const { id: _id, format: _format, action: _action, ...held } = entry
+    await record([{ ...held, at: now, isDropped: true }], `${entry.name} is off the list.`)
+  })
+  return (
+    <li className="grid grid-cols-[minmax(0,1.5fr)_4rem_minmax(0,1fr)_auto] items-baseline gap-x-4 py-2.5 max-sm:grid-cols-[minmax(0,1fr)_4rem]">
+      <span>
+        <strong className="font-semibold">{entry.name}</strong>
+        <span className="block text-sm text-steel">
+          {[
+            STOCK_NAMES[entry.item],
+            entry.place,
+            lastPaid && `last paid ${sayMoney(lastPaid.minor, lastPaid.currency)}`,
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </span>
+      </span>
+      <span className={`text-right font-mono ${isShort ? 'font-semibold text-rust' : ''}`}>
+        {count}
+        {entry.minimum !== undefined && <span className="block text-sm text-steel">of {entry.minimum}</span>}
+      </span>
+      <span className="text-[0.95rem] max-sm:col-span-full">
+        {fit.word}
+        {fit.why !== '' && <span className="block text-sm text-steel">{fit.why}</span>}
+      </span>
+      <span className="flex flex-wrap gap-3 max-sm:col-span-full">
+        <Button
+          look="link"
+          aria-label={`Use one ${entry.name} on ${name}`}
+          disabled={count <= 0}
+          onClick={use}
+        >
+          use one
+        </Button>
+        <Button look="link" aria-label={`Bought ${entry.name}`} onClick={onBuy}>
+          bought
+        </Button>
+        <Button look="link" aria-label={`Change ${entry.name}`} onClick={onEdit}>
+          change
+        </Button>
+        <Button look="link" aria-label={`Take ${entry.name} off the list`} onClick={drop}>
+          remove
+        </Button>
+      </span>
+    </li>
+  )
+}
+
+/** What is kept on the shelf by count: how many, where, what it cost, and whether it goes on this bike. */
+export function StockList({ report }: { readonly report: BikeReport }) {
+  const { garage } = useOpenLog()
+  const [editing, setEditing] = useState<StockState | 'new'>()
+  const [buying, setBuying] = useState<StockState>()
+  const [fitting, setFitting] = useState(false)
+  const stock = stockOf(garage)
+  const { entry } = report.bike
+  const { currency } = pricesOf(garage, report)
+  return (
+    <Section
+      title="In stock"
+      note={
+        stock.length === 0
+          ? 'Spare chains, joining links, lube, cables: count them here, and the list of what to buy knows what is there.'
+          : `Whether it goes on ${entry.name}, by what is known of both. The maker knows more.`
+      }
+    >
+      {stock.length > 0 && (
+        <ul className="divide-y divide-hairline border-y border-hairline">
+          {stock.map((state) => (
+            <StockLine
+              key={state.entry.stock}
+              state={state}
+              report={report}
+              onEdit={() => setEditing(state)}
+              onBuy={() => setBuying(state)}
+            />
+          ))}
+        </ul>
+      )}
+      <p className="mt-3 flex flex-wrap gap-4">
+        <Button onClick={() => setEditing('new')}>Add to stock</Button>
+        <Button look="link" onClick={() => setFitting(true)}>
+          what {entry.name}’s parts must fit
+        </Button>
+      </p>
+      <Sheet
+        open={editing !== undefined}
+        onClose={() => setEditing(undefined)}
+        title={editing === undefined || editing === 'new' ? 'New on the shelf' : editing.entry.name}
+      >
+        {editing && (
+          <StockForm
+            currency={currency}
+            onDone={() => setEditing(undefined)}
+            {...(editing !== 'new' && { state: editing })}
+          />
+        )}
+      </Sheet>
+      <Sheet
+        open={buying !== undefined}
+        onClose={() => setBuying(undefined)}
+        title={buying ? `Bought: ${buying.entry.name}` : ''}
+      >
+        {buying && <BuyForm state={buying} currency={currency} onDone={() => setBuying(undefined)} />}
+      </Sheet>
+      <Sheet
+        open={fitting}
+        onClose={() => setFitting(false)}
+        title={`What ${entry.name}’s parts must fit`}
+        note="Leave empty what you do not know: it is then left to the maker."
+      >
+        {fitting && <BikeFitForm entry={entry} onDone={() => setFitting(false)} />}
+      </Sheet>
+    </Section>
+  )
+}
