@@ -59,7 +59,7 @@ const COGS: readonly CogShare[] = [11, 13, 15, 17, 19, 21, 24, 28, 32, 36, 42].m
   material: 'steel',
 }))
 
-const madeUpAsk = (): PlansAsk => ({
+export const madeUpAsk = (): PlansAsk => ({
   named: 'bench',
   draws: draws(),
   chains: ['on'],
@@ -83,7 +83,7 @@ const madeUpAsk = (): PlansAsk => ({
   seed: 1,
 })
 
-const PRICES: Prices = {
+export const PRICES: Prices = {
   chain: 3000,
   hardChain: 6600,
   cassette: 7000,
@@ -94,7 +94,7 @@ const PRICES: Prices = {
   hour: 3000,
   skip: 500,
 }
-const LUBE = { now: { per1000: 5, minutes: 10 }, other: { per1000: 3, minutes: 40 } }
+export const LUBE = { now: { per1000: 5, minutes: 10 }, other: { per1000: 3, minutes: 40 } }
 
 function options(count: number, seed: number): JobOption[] {
   const random = seededRandom(seed)

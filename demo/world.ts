@@ -7,19 +7,20 @@ import { plover } from './plover.ts'
 import { quarry } from './quarry.ts'
 import { STORY_DAYS } from './bikes.ts'
 import { seededRandom } from '../src/core/stats/random.ts'
+import { shelf } from './shelf.ts'
 import { sparrow } from './sparrow.ts'
 
 /** The seed of the demo that ships. */
 export const DEMO_SEED = 1807
 
 /**
- * The bike library on the quay of Ostermere: five bikes and two years up to yesterday. All made up; the same seed
+ * The bike library on the quay of Ostermere: five bikes, their shelf, and two years up to yesterday. All made up; the same seed
  * and day give the same story.
  * @param today ISO date or time; the story ends the day before
  */
 export function demoWorld(today: string, seed: number = DEMO_SEED): Entry[] {
   const firstDay = addDays(`${today.slice(0, 10)}T00:00:00.000Z`, -STORY_DAYS).slice(0, 10)
-  return [heron, quarry, kite, sparrow, plover]
+  return [heron, quarry, kite, sparrow, plover, shelf]
     .flatMap((story, i) => {
       const random = seededRandom(seed + i)
       const diary = openDiary(firstDay, random)

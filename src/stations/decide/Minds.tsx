@@ -1,6 +1,9 @@
+import type { BikeId } from '../../core/log/entry.ts'
 import type { Priced } from '../../core/log/kinds/prices.ts'
 import type { BreakEven, PlanCost } from '../../core/strategy/plans/price.ts'
+import { Button } from '../../ui/parts/Button.tsx'
 import { minorPerMajor, sayMoney } from '../../ui/words/money.ts'
+import { usePriceSaving } from './plans/use-price-saving.ts'
 import type { Plans } from './plans/use-plans.ts'
 
 type Minded = Extract<Priced, 'skip' | 'hour'>
@@ -11,6 +14,7 @@ const MINDED: Readonly<Record<Minded, { readonly label: string; readonly dearest
 }
 
 interface Props {
+  readonly bike: BikeId
   readonly plans: Plans
   readonly nameOf: (id: PlanCost['id']) => string
 }
@@ -27,8 +31,9 @@ function TipMark({ tip, most }: { readonly tip: BreakEven; readonly most: number
 }
 
 /** How much the rider minds a skip and the hassle, in money: moved, every figure on the page follows. */
-export function Minds({ plans, nameOf }: Props) {
+export function Minds({ bike, plans, nameOf }: Props) {
   const { prices, currency, move, said } = plans
+  const { isMoved, save } = usePriceSaving(bike, plans)
   return (
     <div className="flex flex-col gap-4">
       {(Object.keys(MINDED) as Minded[]).map((name) => {
@@ -67,6 +72,11 @@ export function Minds({ plans, nameOf }: Props) {
           </div>
         )
       })}
+      {isMoved && (
+        <Button look="firm" className="self-start" onClick={save}>
+          Save what you mind
+        </Button>
+      )}
     </div>
   )
 }

@@ -12,7 +12,7 @@ import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { CURRENCIES, minorPerMajor, sayMoney } from '../../ui/words/money.ts'
+import { CURRENCIES, minorPerMajor, sayExactMoney, sayMoney } from '../../ui/words/money.ts'
 import { sayDay, sayFullDay, sayKm } from '../../ui/words/numbers.ts'
 import { perDistance } from '../../ui/words/plan-words.ts'
 import type { Plans } from './plans/use-plans.ts'
@@ -42,7 +42,7 @@ function SpendForm({
     async ({ what, amount, currency, day }) => {
       const minor = Math.round(amount * minorPerMajor(currency))
       const draft = { kind: 'paid', at: momentOf(day, now), bike, what, minor, currency } as const
-      if (await record([draft], `${what}: ${sayMoney(minor, currency)}.`)) onDone()
+      if (await record([draft], `${what}: ${sayExactMoney(minor, currency)}.`)) onDone()
     },
   )
   const { errors } = form.formState
@@ -102,7 +102,7 @@ export function Money({ judged, plans }: { readonly judged: JudgedBike; readonly
     >
       {spent.map((one) => (
         <p key={one.currency} className="leading-snug">
-          <strong className="font-semibold">{sayMoney(one.minor, one.currency)}</strong> since{' '}
+          <strong className="font-semibold">{sayExactMoney(one.minor, one.currency)}</strong> since{' '}
           {sayFullDay(one.since)}, over {sayKm(one.km, units)}
           {one.per1000 === undefined
             ? `: too short a way to say what ${distance} cost, before ${sayKm(TELLING_KM, units)}.`
@@ -120,7 +120,7 @@ export function Money({ judged, plans }: { readonly judged: JudgedBike; readonly
               <li key={i} className="grid grid-cols-[9rem_minmax(0,1fr)_6rem] gap-x-3 py-1.5">
                 <span className="text-steel">{sayDay(one.at, now)}</span>
                 <span>{one.what}</span>
-                <span className="text-right font-mono">{sayMoney(one.minor, one.currency)}</span>
+                <span className="text-right font-mono">{sayExactMoney(one.minor, one.currency)}</span>
               </li>
             ))}
           </ul>

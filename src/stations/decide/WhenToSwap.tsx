@@ -51,7 +51,7 @@ export function WhenToSwap({ judged, plans, wait, nameOf }: Props) {
         title="How much do you mind?"
         note="Moves every cost on this page. Marks show where another plan becomes the cheapest."
       >
-        <Minds plans={plans} nameOf={nameOf} />
+        <Minds bike={judged.report.bike.entry.bike} plans={plans} nameOf={nameOf} />
       </Section>
     </div>
   )

@@ -29,5 +29,3 @@ export function useTurns({ report, answer, teeth, verdict }: JudgedBike) {
   const tour = useMemo(() => answer && tourTurns(answer), [answer])
   return { reading, readings, looks, tour, fault: tried.fault }
 }
-
-export type Turns = ReturnType<typeof useTurns>

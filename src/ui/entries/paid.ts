@@ -1,5 +1,5 @@
 import type { PaidEntry } from '../../core/log/kinds/paid.ts'
-import { sayMoney } from '../words/money.ts'
+import { sayExactMoney } from '../words/money.ts'
 import { bikeName, type KindWords } from './kind-words.ts'
 
 /** How money spent is worded. */
@@ -7,6 +7,6 @@ export const paid: KindWords<PaidEntry> = {
   name: 'money spent',
   step: () => 'money spent',
   say: ({ bike, what, minor, currency }, garage) =>
-    `${bikeName(garage, bike)}: ${what}, ${sayMoney(minor, currency)}`,
+    `${bikeName(garage, bike)}: ${what}, ${sayExactMoney(minor, currency)}`,
   fields: [],
 }

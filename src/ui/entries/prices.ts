@@ -1,5 +1,5 @@
 import { PRICED, type PricesEntry } from '../../core/log/kinds/prices.ts'
-import { sayMoney } from '../words/money.ts'
+import { sayExactMoney } from '../words/money.ts'
 import { sayList } from '../words/numbers.ts'
 import { PRICE_NAMES } from '../words/plan-words.ts'
 import { bikeName, type KindWords } from './kind-words.ts'
@@ -11,7 +11,7 @@ export const prices: KindWords<PricesEntry> = {
   say: ({ bike, currency, minor }, garage) => {
     const said = PRICED.flatMap((name) => {
       const price = minor[name]
-      return price === undefined ? [] : [`${PRICE_NAMES[name]} ${sayMoney(price, currency)}`]
+      return price === undefined ? [] : [`${PRICE_NAMES[name]} ${sayExactMoney(price, currency)}`]
     })
     return `${bikeName(garage, bike)}: ${said.length > 0 ? sayList(said) : 'prices as guessed'}`
   },

@@ -1,5 +1,5 @@
 import type { VisitEntry } from '../../core/log/kinds/visit.ts'
-import { sayMoney } from '../words/money.ts'
+import { sayExactMoney } from '../words/money.ts'
 import { sayCount } from '../words/numbers.ts'
 import { bikeName, type KindWords } from './kind-words.ts'
 
@@ -13,7 +13,7 @@ export const visit: KindWords<VisitEntry> = {
       isClosed
         ? `${sayCount(done, 'job')} done of ${jobs.length}`
         : `${sayCount(jobs.length, 'job')} to choose from`
-    }, for ${sayMoney(sum, currency)}`
+    }, for ${sayExactMoney(sum, currency)}`
   },
   fields: [],
 }

@@ -5,7 +5,7 @@ import type { VisitJob } from '../../core/log/kinds/visit.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import type { Units } from '../screen-state.ts'
 import { sayCogs } from './advice.ts'
-import { sayMoney } from './money.ts'
+import { sayExactMoney } from './money.ts'
 import { sayAboutKm, sayDay, sayList } from './numbers.ts'
 
 /** What each job on the drivetrain is called. */
@@ -74,7 +74,7 @@ export function sayLeft(why: LeftWhy, nameOf: (id: string) => string, currency: 
     case 'needs':
       return `Makes no sense without: ${sayList(why.ids.map((id) => nameOf(id).toLowerCase()))}.`
     case 'sum':
-      return `More than the sum: it fits from ${sayMoney(why.from, currency)} on.`
+      return `More than the sum: it fits from ${sayExactMoney(why.from, currency)} on.`
     case 'worth':
       return 'Something worth more takes its place, whatever the sum.'
   }

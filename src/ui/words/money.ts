@@ -29,6 +29,20 @@ export function minorPerMajor(currency: string): number {
   }
 }
 
+/** Money that was paid, or is asked: to the last cent, without a fraction where it is none. @param minor units */
+export function sayExactMoney(minor: number, currency: string): string {
+  const major = minor / minorPerMajor(currency)
+  try {
+    return new Intl.NumberFormat(undefined, {
+      style: 'currency',
+      currency,
+      trailingZeroDisplay: 'stripIfInteger',
+    }).format(major)
+  } catch {
+    return `${Number.isInteger(major) ? major : major.toFixed(2)} ${currency}`
+  }
+}
+
 /** Money that is only an estimate: two figures, so that it does not look surer than it is. @param minor units */
 export function sayAboutMoney(minor: number, currency: string): string {
   const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, Math.abs(minor)))) - 1)

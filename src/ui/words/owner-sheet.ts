@@ -12,7 +12,7 @@ import type { OwnerSheet } from '../../core/strategy/job/owner-sheet.ts'
 import type { Units } from '../screen-state.ts'
 import { sayAction, sayCaution, sayReason } from './advice.ts'
 import { JOB_NAMES, sayBy } from './job-words.ts'
-import { sayMoney } from './money.ts'
+import { sayExactMoney } from './money.ts'
 import {
   sayAboutKm,
   sayChance,
@@ -104,7 +104,7 @@ export const sayCautions = (verdict: Verdict, isChainNew: boolean): readonly str
 ]
 
 const priced = (job: VisitJob, { hour, currency }: VisitEntry): string =>
-  sayMoney(jobCost(job, hour), currency)
+  sayExactMoney(jobCost(job, hour), currency)
 
 /** A visit's sheet for the owner, but for its pictures. */
 export function sheetOf(
@@ -132,7 +132,7 @@ export function sheetOf(
             ? ['Nothing this time.']
             : [
                 ...done.map((job) => `${job.name}: ${priced(job, visit)}`),
-                `Together ${sayMoney(total, visit.currency)}, of ${sayMoney(visit.sum, visit.currency)}.`,
+                `Together ${sayExactMoney(total, visit.currency)}, of ${sayExactMoney(visit.sum, visit.currency)}.`,
               ],
       },
       {

@@ -4,7 +4,7 @@ import type { TeethTurn } from '../../core/strategy/what-next/teeth-turns.ts'
 import { lengthAtElongation } from '../../core/measure/elongation.ts'
 import type { Verdict } from '../../core/strategy/verdict.ts'
 import type { Units } from '../screen-state.ts'
-import { sayChance, sayFigure, sayLength, sayLimit } from './numbers.ts'
+import { sayFigure, sayLength, sayLimit } from './numbers.ts'
 
 /** What a verdict asks for, in the middle of a sentence. */
 export function sayCall({ action, swap }: Verdict): string {
@@ -73,6 +73,3 @@ export function sayTeethTurn({ sprocket, word, side }: TeethTurn): string {
   }
   return `the ${name} looks ${word === 'swap' ? 'ready to swap' : word}${ends[side]}`
 }
-
-/** How likely something is, as a remark after it. */
-export const sayLikely = (p: number): string => `chance of that: ${sayChance(p)}`

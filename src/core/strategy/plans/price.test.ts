@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { plansFor } from './plans.ts'
 import { COUNTED, type PlanLives, type PlansAnswer } from './plans-steps.ts'
-import { bestPlan, breakEvens, priceOf, type PlanCost, type Prices } from './price.ts'
+import { bestPlan, breakEvens, lifeAt, priceOf, type PlanCost, type Prices } from './price.ts'
 
 const PRICES: Prices = {
   chain: 2000,
@@ -55,6 +55,19 @@ describe('the price of a plan', () => {
     })
     const other = lives('other-lube', [[5, 1, 0, 0, 0, 5, 5, 20, 0]])
     expect(priceOf(other, answerOf(other), PRICES, LUBE).parts.lube).toBe(100)
+  })
+})
+
+describe('lives by their cost', () => {
+  test('the cheapest, a usual one and the dearest, with what each costs', () => {
+    const some = lives(
+      'usual',
+      [5, 3, 9].map((chains) => [chains, 1, 0, 0, 0, 0, 0, 0, 0]),
+    )
+    const at = (place: number) => lifeAt(some, answerOf(some), PRICES, LUBE, place)
+    expect([at(0).life, at(0.5).life, at(1).life]).toEqual([1, 0, 2])
+    // Two chains more in 10 000 km are 4.00 more per 1000 km.
+    expect(at(0.5).cost - at(0).cost).toBeCloseTo(400, 6)
   })
 })
 

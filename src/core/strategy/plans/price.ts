@@ -39,21 +39,24 @@ export interface PlanCost {
 
 const offset = (what: Counted): number => COUNTED.indexOf(what)
 
-/** A plan's costs by its lives, priced. */
-export function priceOf(
+type Horizon = Pick<PlansAnswer, 'lives' | 'horizonKm'>
+interface LubeUses {
+  readonly now: LubeUse
+  readonly other: LubeUse
+}
+
+/** A way to price any one life of a plan: its parts of the cost, minor units per 1000 km, its counts, and minutes of hands. */
+function lifePricer(
   { plan, counts }: PlanLives,
-  { lives, horizonKm }: Pick<PlansAnswer, 'lives' | 'horizonKm'>,
+  { horizonKm }: Pick<Horizon, 'horizonKm'>,
   prices: Prices,
-  lube: { readonly now: LubeUse; readonly other: LubeUse },
-): PlanCost {
+  lube: LubeUses,
+) {
   const per1000 = 1000 / horizonKm
   const use = plan.isOtherLube ? lube.other : lube.now
   const chainPrice = plan.isHard ? prices.hardChain : prices.chain
-  const costs = new Float64Array(lives)
-  const sums = Object.fromEntries(COST_PARTS.map((name) => [name, 0])) as Record<CostPart, number>
-  let [chains, cassettes, skips, minutesSum, orders] = [0, 0, 0, 0, 0]
   const lubeCost = use.per1000 * prices.lube
-  for (let life = 0; life < lives; life++) {
+  return (life: number) => {
     const of = (what: Counted): number => counts[life * COUNTED.length + offset(what)] as number
     const minutes =
       per1000 *
@@ -62,7 +65,7 @@ export function priceOf(
           of('rings') * MINUTES.ring +
           of('looks') * MINUTES.look) +
       use.per1000 * use.minutes
-    const part: Readonly<Record<CostPart, number>> = {
+    const parts: Readonly<Record<CostPart, number>> = {
       chains: per1000 * of('chains') * chainPrice,
       cogs: per1000 * (of('cassettes') * prices.cassette + of('singleCogs') * prices.singleCog),
       rings: per1000 * of('rings') * prices.ring,
@@ -71,9 +74,27 @@ export function priceOf(
       work: (minutes / 60) * prices.hour,
       skips: per1000 * of('skips') * prices.skip,
     }
+    return { of, minutes, parts }
+  }
+}
+
+/** A plan's costs by its lives, priced. */
+export function priceOf(
+  planLives: PlanLives,
+  { lives, horizonKm }: Horizon,
+  prices: Prices,
+  lube: LubeUses,
+): PlanCost {
+  const per1000 = 1000 / horizonKm
+  const priceLife = lifePricer(planLives, { horizonKm }, prices, lube)
+  const costs = new Float64Array(lives)
+  const sums = Object.fromEntries(COST_PARTS.map((name) => [name, 0])) as Record<CostPart, number>
+  let [chains, cassettes, skips, minutesSum, orders] = [0, 0, 0, 0, 0]
+  for (let life = 0; life < lives; life++) {
+    const { of, minutes, parts } = priceLife(life)
     for (const name of COST_PARTS) {
-      sums[name] += part[name]
-      costs[life] = (costs[life] as number) + part[name]
+      sums[name] += parts[name]
+      costs[life] = (costs[life] as number) + parts[name]
     }
     chains += of('chains')
     cassettes += of('cassettes')
@@ -83,7 +104,7 @@ export function priceOf(
   }
   const mean = (sum: number): number => sum / lives
   return {
-    id: plan.id,
+    id: planLives.plan.id,
     cost: intervalOf(costs),
     mean: mean(COST_PARTS.reduce((sum, name) => sum + sums[name], 0)),
     parts: Object.fromEntries(COST_PARTS.map((name) => [name, mean(sums[name])])) as Record<CostPart, number>,
@@ -92,6 +113,25 @@ export function priceOf(
     minutesPer1000: mean(minutesSum),
     daysPer1000: WAIT_DAYS * mean(orders),
   }
+}
+
+/**
+ * The life of a plan at a place among all, by cost: 0 the cheapest, 0.5 a usual one, 1 the dearest.
+ * @returns its number, and what it costs, minor units per 1000 km
+ */
+export function lifeAt(
+  planLives: PlanLives,
+  { lives, horizonKm }: Horizon,
+  prices: Prices,
+  lube: LubeUses,
+  place: number,
+): { readonly life: number; readonly cost: number } {
+  const priceLife = lifePricer(planLives, { horizonKm }, prices, lube)
+  const costs = Array.from({ length: lives }, (_, life) => ({
+    life,
+    cost: Object.values(priceLife(life).parts).reduce((sum, part) => sum + part, 0),
+  })).sort((a, b) => a.cost - b.cost || a.life - b.life)
+  return costs[Math.round(place * (lives - 1))] ?? { life: 0, cost: 0 }
 }
 
 /** Two plans whose costs are no further apart than this are as good as alike. */

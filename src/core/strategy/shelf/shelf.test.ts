@@ -123,9 +123,7 @@ describe('the shelf by count', () => {
   test('what one piece cost last, and what is dropped is there no more', () => {
     const garage = replay(written([chainStock, move(1, 2, { minor: 6000, currency: 'EUR' }), move(2, 1)]))
     expect(stockOf(garage)[0]?.lastPaid).toEqual({ minor: 3000, currency: 'EUR' })
-    const dropped = replay(
-      written([chainStock, { ...chainStock, at: noon(3, 1), isDropped: true } as EntryDraft]),
-    )
+    const dropped = replay(written([chainStock, { ...chainStock, at: noon(3, 1), isDropped: true }]))
     expect(stockOf(dropped)).toEqual([])
   })
 })
@@ -224,11 +222,7 @@ describe('what to buy for the next 1000 km', () => {
 
   test('fits are by the bike’s own facts', () => {
     const garage = replay(
-      written([
-        ...commuter,
-        chainStock,
-        { ...chainStock, stock: 'ten', facts: { speeds: 10 } } as EntryDraft,
-      ]),
+      written([...commuter, chainStock, { ...chainStock, stock: 'ten', facts: { speeds: 10 } }]),
     )
     const bike = garage.bikes.get('heron')
     if (!bike) throw new Error('no bike')

@@ -25,6 +25,8 @@ export interface Need {
   readonly item: StockItem
   /** Absent: for the shelf. */
   readonly bike?: BikeId
+  /** More bikes that it is for: lube is bought once for all. */
+  readonly alsoFor?: readonly BikeId[]
   readonly why: NeedWhy
   /** How sure: it will probably be needed, or it may. */
   readonly isSure: boolean
@@ -174,6 +176,23 @@ function onShelf(garage: Garage, { item }: Need, report: BikeReport, stock: read
   return found && { stock: found.entry.stock, name: found.entry.name, count: found.count }
 }
 
+/** The same lube for several bikes is one line: its applications together. */
+function lubeOnce(needs: readonly Need[]): readonly Need[] {
+  return needs.flatMap((need, i): Need[] => {
+    const isSame = (other: Need): boolean => other.why === 'lube' && other.item === need.item
+    if (need.why !== 'lube') return [need]
+    if (needs.findIndex(isSame) < i) return []
+    const all = needs.filter(isSame)
+    return [
+      {
+        ...need,
+        times: all.reduce((sum, { times = 0 }) => sum + times, 0),
+        alsoFor: all.slice(1).flatMap(({ bike }) => bike ?? []),
+      },
+    ]
+  })
+}
+
 /**
  * What some bikes will need over the next 1000 km, by their forecasts, and what the shelf is short of; the soonest first.
  * @param lubesPer1000 applications of lube in 1000 km, by bike
@@ -193,5 +212,5 @@ export function shoppingList(
   const short = stock
     .filter(({ isShort }) => isShort)
     .map(({ entry }): Need => ({ item: entry.item, why: 'minimum', isSure: true, stock: entry.stock }))
-  return [...forBikes, ...short].sort((a, b) => ((a.by ?? '~') < (b.by ?? '~') ? -1 : 1))
+  return [...lubeOnce(forBikes), ...short].sort((a, b) => ((a.by ?? '~') < (b.by ?? '~') ? -1 : 1))
 }

@@ -1,6 +1,6 @@
 import { chooseJobs } from '../../../core/strategy/job/job-choice.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
-import { sayMoney } from '../../../ui/words/money.ts'
+import { sayExactMoney } from '../../../ui/words/money.ts'
 import type { Job } from './use-job.ts'
 
 interface Way {
@@ -60,7 +60,7 @@ export function Alternatives({ job }: { readonly job: Job }) {
             </th>
             {ways.map(({ title, total, chosen: ids }) => (
               <td key={title} className="pl-3 text-right font-mono">
-                {sayMoney(total, draft.currency)}
+                {sayExactMoney(total, draft.currency)}
                 <span className="block text-sm font-normal text-steel">{Math.round(minutesOf(ids))} min</span>
               </td>
             ))}

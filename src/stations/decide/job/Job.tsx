@@ -13,7 +13,7 @@ import { Section } from '../../../ui/parts/Section.tsx'
 import { Sheet } from '../../../ui/parts/Sheet.tsx'
 import { STATIONS } from '../../../ui/places.ts'
 import { COMMON_JOBS } from '../../../ui/words/job-words.ts'
-import { minorPerMajor, sayMoney } from '../../../ui/words/money.ts'
+import { minorPerMajor, sayExactMoney } from '../../../ui/words/money.ts'
 import { sayList } from '../../../ui/words/numbers.ts'
 import { Alternatives } from './Alternatives.tsx'
 import { FinishVisit } from './FinishVisit.tsx'
@@ -36,21 +36,21 @@ function sayChoice({ draft, chosen, safe }: JobInHand): { readonly answer: strin
   const left = draft.jobs.filter(
     (one) => !chosen.chosen.includes(one.id) && !isStoodInFor(one, draft.jobs, chosen.chosen),
   ).length
-  const money = sayMoney(chosen.total, draft.currency)
+  const money = sayExactMoney(chosen.total, draft.currency)
   const isSafe = safe.chosen.every((id) => chosen.chosen.includes(id))
   return {
     answer:
       draft.jobs.length === 0
         ? 'Nothing on the list yet: add what you found.'
         : done.length === 0
-          ? `${sayMoney(draft.sum, draft.currency)} is too little for any of these jobs.`
-          : `For ${sayMoney(draft.sum, draft.currency)}: ${done.join(', ')}.`,
+          ? `${sayExactMoney(draft.sum, draft.currency)} is too little for any of these jobs.`
+          : `For ${sayExactMoney(draft.sum, draft.currency)}: ${done.join(', ')}.`,
     detail: [
       done.length > 0 && `${money} in all${left > 0 ? `; ${left} left for another time` : ''}.`,
       safe.total > 0 &&
         (isSafe
           ? 'Everything that safety asks for and that can be had is in.'
-          : `Too little for a safe bike: that takes ${sayMoney(safe.total, draft.currency)} at least (${sayList(safe.chosen.map(nameOf))}).`),
+          : `Too little for a safe bike: that takes ${sayExactMoney(safe.total, draft.currency)} at least (${sayList(safe.chosen.map(nameOf))}).`),
     ]
       .filter((one) => one !== false)
       .join(' '),

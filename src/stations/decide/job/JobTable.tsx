@@ -2,7 +2,7 @@ import { Pencil, X } from 'lucide-react'
 import { jobCost, whyLeft } from '../../../core/strategy/job/job-choice.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
 import { sayLeft } from '../../../ui/words/job-words.ts'
-import { sayMoney } from '../../../ui/words/money.ts'
+import { sayExactMoney } from '../../../ui/words/money.ts'
 import type { Job } from './use-job.ts'
 
 interface Props {
@@ -49,7 +49,7 @@ export function JobTable({ job, onEdit }: Props) {
                     : 'left out'}
               </span>
             </th>
-            <td className="py-2 text-right font-mono">{sayMoney(jobCost(one, hour), currency)}</td>
+            <td className="py-2 text-right font-mono">{sayExactMoney(jobCost(one, hour), currency)}</td>
             <td className="py-2 text-right max-sm:hidden">{Math.round(one.minutes)}</td>
             <td className="pl-4 max-sm:hidden">
               <label className="flex min-h-11 items-center gap-2 text-sm">

@@ -1,6 +1,6 @@
 import { useId } from 'react'
 import { TextField } from '../../../ui/parts/fields.tsx'
-import { sayMoney } from '../../../ui/words/money.ts'
+import { sayExactMoney } from '../../../ui/words/money.ts'
 import type { Job } from './use-job.ts'
 
 /** Marks closer together than this share of the slider are told as one. */
@@ -50,7 +50,7 @@ export function SumSlider({ job }: { readonly job: Job }) {
             max={most}
             step={unit}
             value={sum}
-            aria-valuetext={sayMoney(sum, currency)}
+            aria-valuetext={sayExactMoney(sum, currency)}
             onChange={({ target }) => change({ sum: Math.round(Number(target.value)) })}
           />
         </div>
@@ -66,7 +66,7 @@ export function SumSlider({ job }: { readonly job: Job }) {
       />
       <p className="col-span-full mt-1 text-sm text-steel">
         {steps
-          ? `The choice changes at the marks${marks.length > 0 && marks.length <= 12 ? `: ${marks.map(({ from }) => sayMoney(from, currency)).join(', ')}` : ''}.`
+          ? `The choice changes at the marks${marks.length > 0 && marks.length <= 12 ? `: ${marks.map(({ from }) => sayExactMoney(from, currency)).join(', ')}` : ''}.`
           : (job.fault ?? 'Looking for the sums at which the choice changes…')}
       </p>
     </div>

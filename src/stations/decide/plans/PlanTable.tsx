@@ -85,7 +85,7 @@ export function PlanTable({ costs, best, now, nameOf, onFollow, isBusy, currency
       <table className="mt-2 w-full border-collapse text-[0.95rem]">
         <thead className="text-left text-sm text-steel">
           <tr>
-            <th scope="col" className="w-52 py-1 font-normal max-sm:w-auto">
+            <th scope="col" className="w-48 py-1 font-normal max-sm:w-auto">
               plan
             </th>
             <th scope="col" className="font-normal max-sm:hidden">
@@ -120,15 +120,17 @@ export function PlanTable({ costs, best, now, nameOf, onFollow, isBusy, currency
                 {cost === now ? (
                   <span className="block text-sm font-normal text-steel">the plan you are on</span>
                 ) : (
-                  <Button
-                    look="link"
-                    className="no-print block text-sm font-normal text-steel"
-                    aria-label={`Follow: ${nameOf(cost.id)}`}
-                    disabled={isBusy}
-                    onClick={() => onFollow(cost.id)}
-                  >
-                    Follow it
-                  </Button>
+                  <span className="no-print block">
+                    <Button
+                      look="link"
+                      className="text-sm font-normal text-steel"
+                      aria-label={`Follow: ${nameOf(cost.id)}`}
+                      disabled={isBusy}
+                      onClick={() => onFollow(cost.id)}
+                    >
+                      Follow it
+                    </Button>
+                  </span>
                 )}
               </th>
               <td className="py-2 max-sm:hidden">

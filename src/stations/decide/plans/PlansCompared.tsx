@@ -33,6 +33,14 @@ const TIP_NAMES: Readonly<Record<BreakEven['of'], string>> = {
   skip: 'To be spared a skip',
 }
 
+/** Lives by their place among all of a plan, the cheapest first. */
+const PLACES = { cheap: 0.1, usual: 0.5, dear: 0.9 } as const
+const WHICH: readonly { readonly value: keyof typeof PLACES; readonly label: string }[] = [
+  { value: 'cheap', label: 'a cheap one' },
+  { value: 'usual', label: 'a usual one' },
+  { value: 'dear', label: 'a dear one' },
+]
+
 type Said = NonNullable<Plans['said']>
 
 /** Which plan, why, and by how much. */
@@ -106,6 +114,7 @@ interface Props {
 export function PlansCompared({ judged, plans, nameOf }: Props) {
   const units = useUnits()
   const [shown, setShown] = useState<PlanCost['id']>()
+  const [which, setWhich] = useState<keyof typeof PLACES>('usual')
   const { report } = judged
   const { bike, speeds } = report.bike.entry
   const { ask, answered, said, lube, currency, mind } = plans
@@ -128,12 +137,13 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
   const { choice, costs } = said
   const { said: distance, times } = perDistance(units)
   const life = ask.plans.find(({ id }) => id === (shown ?? choice.best.id))
+  const drawn = life && said.lifeOf(life.id, PLACES[which])
   return (
     <Section
       title={`${sayRank(choice, mind)}: ${nameOf(choice.best.id)}, about ${sayMoney(choice.best.mean * times, currency)} per ${distance}`}
       note={sayChoice(said, ({ id }) => nameOf(id), currency, units)}
     >
-      <div className="grid grid-cols-[minmax(0,2.2fr)_minmax(0,1fr)] gap-x-12 gap-y-6 max-lg:grid-cols-1">
+      <div className="grid grid-cols-[minmax(0,2.7fr)_minmax(0,1fr)] gap-x-12 gap-y-6 max-lg:grid-cols-1">
         <PlanTable
           costs={costs}
           best={choice.best}
@@ -170,18 +180,26 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
           )}
         </div>
       </div>
-      {life && (
+      {life && drawn && (
         <div className="mt-6 flex flex-col gap-3">
-          <SelectField<PlanCost['id']>
-            label="Draw one life of"
-            className="w-72"
-            value={life.id}
-            options={
-              Object.fromEntries(costs.map(({ id }) => [id, nameOf(id)])) as Record<PlanCost['id'], string>
-            }
-            onPick={setShown}
+          <div className="flex flex-wrap items-end gap-4">
+            <SelectField<PlanCost['id']>
+              label="Draw one life of"
+              className="w-72"
+              value={life.id}
+              options={
+                Object.fromEntries(costs.map(({ id }) => [id, nameOf(id)])) as Record<PlanCost['id'], string>
+              }
+              onPick={setShown}
+            />
+            <Choice<keyof typeof PLACES> legend="Which" value={which} onPick={setWhich} options={WHICH} />
+          </div>
+          <OneLife
+            ask={ask}
+            plan={life}
+            life={drawn.life}
+            name={`${nameOf(life.id)}, ${sayMoney(drawn.cost * times, currency)} per ${distance}`}
           />
-          <OneLife ask={ask} plan={life} life={0} name={nameOf(life.id)} />
         </div>
       )}
       <p className="mt-4 text-sm text-steel">

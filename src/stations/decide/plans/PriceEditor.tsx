@@ -2,14 +2,13 @@ import { useId, useState } from 'react'
 import { PRICED, type Priced } from '../../../core/log/kinds/prices.ts'
 import type { BikeId } from '../../../core/log/entry.ts'
 import { usualPrices } from '../../../core/strategy/plans/usual-prices.ts'
-import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
-import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { CURRENCIES, minorPerMajor, sayMoney } from '../../../ui/words/money.ts'
 import { numberTyped } from '../../../ui/words/typed.ts'
 import { PRICE_NAMES } from '../../../ui/words/plan-words.ts'
 import { PriceListIn } from './PriceListIn.tsx'
+import { usePriceSaving } from './use-price-saving.ts'
 import type { Plans } from './use-plans.ts'
 
 interface Props {
@@ -18,8 +17,8 @@ interface Props {
   readonly plans: Plans
 }
 
-/** The dearest an hour of work is on its slider, in major units. */
-const DEAREST_HOUR = 120
+/** What an hour and a skip are worth is asked where it is asked how much they are minded. */
+const isPart = (name: Priced): boolean => name !== 'hour' && name !== 'skip'
 
 /** Dearer than this, in major units, and it is a slip of the finger. */
 const DEAREST = 1e6
@@ -73,38 +72,25 @@ function PriceBox({
 
 /** Prices by slider: the chart follows at once, and they are kept when they are saved. */
 export function PriceEditor({ bike, speeds, plans }: Props) {
-  const { now, record } = useOpenLog()
   const { prices, currency, typed, moved, move, settle } = plans
+  const { isMoved, save, changeCurrency } = usePriceSaving(bike, plans)
   const perMajor = minorPerMajor(currency)
   const usual = usualPrices(speeds, currency)
-  const most = (name: Priced): number =>
-    name === 'hour' ? DEAREST_HOUR * perMajor : Math.max(4 * usual[name], 2 * (typed[name] ?? 0))
-  const isMoved = Object.keys(moved).length > 0
-  const save = useInTurn(async () => {
-    const drafts = [{ kind: 'prices' as const, at: now, bike, currency, minor: { ...typed, ...moved } }]
-    if (await record(drafts, 'Prices saved.')) settle()
-  })
-  const changeCurrency = useInTurn(async (next: string) => {
-    await record(
-      [{ kind: 'prices', at: now, bike, currency: next, minor: { ...typed, ...moved } }],
-      `Prices in ${next}.`,
-    )
-    settle()
-  })
+  const most = (name: Priced): number => Math.max(4 * usual[name], 2 * (typed[name] ?? 0))
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
         Prices{Object.keys(typed).length === 0 ? ': a guess so far' : ''}
       </summary>
       <div className="flex flex-col gap-3 pt-1">
-        {PRICED.map((name) => (
+        {PRICED.filter(isPart).map((name) => (
           <label
             key={name}
             className="grid grid-cols-[minmax(0,1fr)_6rem] items-center gap-x-3 text-[0.95rem]"
           >
             <span>
               {PRICE_NAMES[name]}
-              {typed[name] === undefined && moved[name] === undefined && name !== 'hour' && (
+              {typed[name] === undefined && moved[name] === undefined && (
                 <span className="text-steel">, a guess</span>
               )}
             </span>
@@ -132,9 +118,9 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
             className="w-32"
             value={currency}
             options={Object.fromEntries([...new Set([...CURRENCIES, currency])].map((code) => [code, code]))}
-            onPick={(next) => void changeCurrency(next)}
+            onPick={changeCurrency}
           />
-          <Button look="firm" disabled={!isMoved} onClick={() => void save()}>
+          <Button look="firm" disabled={!isMoved} onClick={save}>
             Save prices
           </Button>
           {isMoved && (

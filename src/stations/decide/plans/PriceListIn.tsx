@@ -5,7 +5,7 @@ import { readPriceList, type PriceFault } from '../../../formats/price-list.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
-import { minorPerMajor, sayMoney } from '../../../ui/words/money.ts'
+import { minorPerMajor, sayExactMoney } from '../../../ui/words/money.ts'
 import { PRICE_NAMES } from '../../../ui/words/plan-words.ts'
 import type { Plans } from './use-plans.ts'
 
@@ -74,7 +74,7 @@ export function PriceListIn({ bike, plans }: Props) {
         <div className="text-sm" aria-live="polite">
           {lines.map(({ priced }) => (
             <p key={priced}>
-              {PRICE_NAMES[priced]}: {sayMoney(minor[priced] ?? 0, currency)}
+              {PRICE_NAMES[priced]}: {sayExactMoney(minor[priced] ?? 0, currency)}
             </p>
           ))}
           {faults.map(({ line, text: said, fault: why }) => (

@@ -1,5 +1,12 @@
 import { useMemo, useState } from 'react'
-import { bestPlan, breakEvens, priceOf, type Prices } from '../../../core/strategy/plans/price.ts'
+import {
+  bestPlan,
+  breakEvens,
+  lifeAt,
+  priceOf,
+  type PlanCost,
+  type Prices,
+} from '../../../core/strategy/plans/price.ts'
 import {
   inParts,
   lubeUses,
@@ -77,6 +84,11 @@ export function usePlans({ report, teeth }: JudgedBike) {
       choice && {
         costs: [...costs].sort((a, b) => a.mean - b.mean),
         choice,
+        /** A life of a plan by its place among all, the cheapest first. */
+        lifeOf: (id: PlanCost['id'], place: number) => {
+          const lives = answer.plans.find(({ plan }) => plan.id === id)
+          return lives && lifeAt(lives, answer, prices, lube, place)
+        },
         now: costs.find(({ id }) => id === now?.id),
         tips: breakEvens(costs, choice.best, SKIP_MINDS[mind], prices, costAt),
       }

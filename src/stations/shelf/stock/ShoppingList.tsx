@@ -9,8 +9,8 @@ import { useAllJudged } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { sayMoney } from '../../../ui/words/money.ts'
-import { sayCount, sayDay, sayKm } from '../../../ui/words/numbers.ts'
+import { sayExactMoney } from '../../../ui/words/money.ts'
+import { sayCount, sayDay, sayKm, sayList } from '../../../ui/words/numbers.ts'
 import { sayNeed, STOCK_NAMES } from '../../../ui/words/stock-words.ts'
 import { offerFor } from './offers.ts'
 
@@ -47,7 +47,9 @@ function useSupplier() {
 
 function NeedLine({ need, offers }: { readonly need: Need; readonly offers: readonly Offer[] | undefined }) {
   const { garage, now } = useOpenLog()
-  const bike = need.bike === undefined ? undefined : garage.bikes.get(need.bike)?.entry.name
+  const bikes = [need.bike, ...(need.alsoFor ?? [])].flatMap(
+    (id) => (id === undefined ? undefined : garage.bikes.get(id)?.entry.name) ?? [],
+  )
   const held = need.stock === undefined ? undefined : garage.listed.stock.get(need.stock)?.at(-1)
   const found = offers && !need.onShelf ? offerFor(garage, need, offers) : undefined
   const { by } = need
@@ -55,7 +57,7 @@ function NeedLine({ need, offers }: { readonly need: Need; readonly offers: read
   const sayOffer = (): string => {
     if (!found) return offers && !need.onShelf ? 'Not in the catalogue.' : ''
     const { offer, isSubstitute, says } = found
-    const price = sayMoney(offer.minor, offer.currency)
+    const price = sayExactMoney(offer.minor, offer.currency)
     const stock = offer.inStock > 0 ? `${offer.inStock} to be had` : 'sold out'
     return [
       isSubstitute ? `Instead: ${offer.name}, ${price}, ${stock}.` : `${offer.name}, ${price}, ${stock}.`,
@@ -74,7 +76,7 @@ function NeedLine({ need, offers }: { readonly need: Need; readonly offers: read
         </strong>
         {need.times !== undefined && `, for ${sayCount(need.times, 'application')}`}
         <span className="block text-sm text-steel">
-          {bike === undefined ? 'for the shelf' : `for ${bike}`}, {sayNeed(need.why)}
+          {bikes.length === 0 ? 'for the shelf' : `for ${sayList(bikes)}`}, {sayNeed(need.why)}
           {!need.isSure && ', perhaps'}
           {need.onShelf && `; on the shelf: ${need.onShelf.name}, ${need.onShelf.count}`}
         </span>

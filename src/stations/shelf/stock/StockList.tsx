@@ -7,7 +7,7 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
 import { Sheet } from '../../../ui/parts/Sheet.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
-import { sayMoney } from '../../../ui/words/money.ts'
+import { sayExactMoney } from '../../../ui/words/money.ts'
 import { sayFit, STOCK_NAMES } from '../../../ui/words/stock-words.ts'
 import { BikeFitForm } from './BikeFitForm.tsx'
 import { BuyForm } from './BuyForm.tsx'
@@ -43,7 +43,7 @@ function StockLine({ state, report, onEdit, onBuy }: LineProps) {
           {[
             STOCK_NAMES[entry.item],
             entry.place,
-            lastPaid && `last paid ${sayMoney(lastPaid.minor, lastPaid.currency)}`,
+            lastPaid && `last paid ${sayExactMoney(lastPaid.minor, lastPaid.currency)}`,
           ]
             .filter(Boolean)
             .join(', ')}
