@@ -75,6 +75,56 @@ const THINGS: readonly {
 const HERON_CHAINS = [196, 360, 545]
 const KITE_CHAINS = [2, 215, 475]
 
+/** A visit in spring: the pads were worn, the pulleys could not be had. */
+const springVisit = (diary: Diary): EntryDraft => ({
+  kind: 'visit',
+  at: diary.at(STORY_DAYS - 150, 11),
+  visit: 'kite-spring',
+  bike: 'kite',
+  currency: 'EUR',
+  sum: 5000,
+  hour: 0,
+  safetyTimes: 5,
+  isClosed: true,
+  jobs: [
+    {
+      id: 'brake-pads',
+      name: 'Brake pads',
+      isSafety: true,
+      price: 1650,
+      minutes: 20,
+      worth: 12,
+      outcome: 'done',
+      found: 'Under 3 mm with their plate.',
+    },
+    {
+      id: 'lube',
+      name: 'Clean and lube',
+      isSafety: false,
+      price: 40,
+      minutes: 10,
+      worth: 4,
+      outcome: 'done',
+    },
+    {
+      id: 'pulleys',
+      name: 'New pulleys',
+      isSafety: false,
+      price: 2000,
+      minutes: 15,
+      worth: 5,
+      isOut: true,
+      excludes: ['derailleur'],
+      outcome: 'left',
+      why: 'None to be had before summer.',
+      byKm: 600,
+    },
+  ],
+  found: ['The chain had lengthened by 0.62 %.', 'The tension pulley looked worn.'],
+  expect: ['Measure the chain again in about 400 km.'],
+  cautions: ['If the chain slips or jumps, do not pedal hard and do not stand: bring the bike back.'],
+})
+
 /** The shelf of the bike library, what its bikes have cost, and one visit with a part that could not be had. */
 export function shelf(diary: Diary): void {
   for (const { id, name, item, bought, minimum, place, cents, facts } of THINGS)
@@ -119,54 +169,6 @@ export function shelf(diary: Diary): void {
       minor: 12_600,
       currency: 'EUR',
     },
-    // A visit in spring: the pads were worn, the pulleys could not be had.
-    {
-      kind: 'visit',
-      at: diary.at(STORY_DAYS - 150, 11),
-      visit: 'kite-spring',
-      bike: 'kite',
-      currency: 'EUR',
-      sum: 5000,
-      hour: 0,
-      safetyTimes: 5,
-      isClosed: true,
-      jobs: [
-        {
-          id: 'brake-pads',
-          name: 'Brake pads',
-          isSafety: true,
-          price: 1650,
-          minutes: 20,
-          worth: 12,
-          outcome: 'done',
-          found: 'Under 3 mm with their plate.',
-        },
-        {
-          id: 'lube',
-          name: 'Clean and lube',
-          isSafety: false,
-          price: 40,
-          minutes: 10,
-          worth: 4,
-          outcome: 'done',
-        },
-        {
-          id: 'pulleys',
-          name: 'New pulleys',
-          isSafety: false,
-          price: 2000,
-          minutes: 15,
-          worth: 5,
-          isOut: true,
-          excludes: ['derailleur'],
-          outcome: 'left',
-          why: 'None to be had before summer.',
-          byKm: 600,
-        },
-      ],
-      found: ['The chain had lengthened by 0.62 %.', 'The tension pulley looked worn.'],
-      expect: ['Measure the chain again in about 400 km.'],
-      cautions: ['If the chain slips or jumps, do not pedal hard and do not stand: bring the bike back.'],
-    },
+    springVisit(diary),
   )
 }

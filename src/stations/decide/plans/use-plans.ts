@@ -29,6 +29,21 @@ export type SkipMind = keyof typeof SKIP_MINDS
 const MIND_KEY = 'jolt-mile-skips'
 const isMind = (text: string | undefined): text is SkipMind => text !== undefined && text in SKIP_MINDS
 
+/** How much the rider minds a skip, remembered from one visit to the next. */
+function useSkipMind() {
+  const [mind, setMind] = useState<SkipMind>(() => {
+    const kept = recallText(MIND_KEY)
+    return isMind(kept) ? kept : 'seldom'
+  })
+  return [
+    mind,
+    (next: SkipMind) => {
+      rememberText(MIND_KEY, next)
+      setMind(next)
+    },
+  ] as const
+}
+
 /** A bike's plans: lived in a worker, priced on the page, so that a price that moves is answered at once. */
 export function usePlans({ report, teeth }: JudgedBike) {
   const { garage } = useOpenLog()
@@ -71,10 +86,7 @@ export function usePlans({ report, teeth }: JudgedBike) {
   const known = useMemo(() => pricesOf(garage, report), [garage, report])
   const [moved, setMoved] = useState<Partial<Prices>>({})
   const prices = useMemo<Prices>(() => ({ ...known.prices, ...moved }), [known, moved])
-  const [mind, setMind] = useState<SkipMind>(() => {
-    const kept = recallText(MIND_KEY)
-    return isMind(kept) ? kept : 'seldom'
-  })
+  const [mind, setMind] = useSkipMind()
   const said = useMemo(() => {
     if (!answer) return undefined
     const costAt = (at: Prices) => answer.plans.map((one) => priceOf(one, answer, at, lube))
@@ -110,10 +122,7 @@ export function usePlans({ report, teeth }: JudgedBike) {
     move: (change: Partial<Prices>) => setMoved((before) => ({ ...before, ...change })),
     settle: () => setMoved({}),
     mind,
-    setMind: (next: SkipMind) => {
-      rememberText(MIND_KEY, next)
-      setMind(next)
-    },
+    setMind,
   }
 }
 

@@ -1,11 +1,11 @@
 import { toEnd } from '../src/core/job.ts'
 import { bestPlan, priceOf } from '../src/core/strategy/plans/price.ts'
 import { plansSteps } from '../src/core/strategy/plans/plans-steps.ts'
-import { LUBE, madeUpAsk, PRICES } from '../bench/plans.ts'
+import { LUBE, madeUpAsk, PRICES } from './plans.ts'
 
 /**
  * Whether the recommendation hangs on chance: the bench's twelve plans are lived with a hundred seeds, and the cheapest that hardly
- * ever skips is counted. `npm run study:seeds`, some ten minutes on one core.
+ * ever skips is counted. `npm run bench:seeds`, some ten minutes on one core.
  */
 const SEEDS = 100
 /** As on the page: a skip in 2000 km is put up with. */
