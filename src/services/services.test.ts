@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { patientFetch, ServiceError, type Patience } from './patient-fetch.ts'
 import { ridePages, settlePage, signIn, SYNC_START, type RideChange } from './ride-service.ts'
+import { catalogue } from './parts-supplier.ts'
 import { weatherAt } from './weather.ts'
 
 /** A service that gives these answers in turn; a number is a status, an error a lost connection. */
@@ -151,5 +152,46 @@ describe('the weather', () => {
     expect(await weatherAt({ lat: 44.05, lon: -29.4 }, 'a', 'b', patience)).toEqual([hour])
     expect(asked[0]).toBe('/api/weather?lat=44.05&lon=-29.4&from=a&to=b')
     await expect(weatherAt({ lat: 44.05, lon: -29.4 }, 'a', 'b', patience)).rejects.toThrow('makes no sense')
+  })
+})
+
+describe('the supplier of parts', () => {
+  const offer = (sku: string, more: object = {}) => ({
+    sku,
+    item: 'chain',
+    name: `Chain ${sku}`,
+    minor: 2000,
+    currency: 'EUR',
+    inStock: 3,
+    leadDays: 2,
+    facts: { speeds: 11 },
+    ...more,
+  })
+
+  test('its pages are put together, each thing once, whatever comes twice', async () => {
+    const { asked, patience } = answering([
+      { offers: [offer('a'), offer('a')], next: 2, more: true },
+      503,
+      { offers: [offer('b')], next: 3, more: false },
+    ])
+    const told = await catalogue(patience)
+    expect(told.map(({ sku }) => sku)).toEqual(['a', 'b'])
+    expect(asked.map((url) => url.split('=')[1])).toEqual(['0', '2', '2'])
+  })
+
+  test.each([
+    ['a price under nothing', offer('a', { minor: -1 })],
+    ['a thing that there is not', offer('a', { item: 'saddlebag' })],
+    ['money that has no name', offer('a', { currency: 'euros' })],
+    ['teeth that cannot be', offer('a', { facts: { teeth: [900] } })],
+  ])('%s is refused, and nothing taken', async (_, bad) => {
+    const { patience } = answering([{ offers: [bad], next: 1, more: false }])
+    await expect(catalogue(patience)).rejects.toThrow('makes no sense')
+  })
+
+  test('a catalogue that goes in circles ends', async () => {
+    const { asked, patience } = answering([{ offers: [offer('a')], next: 0, more: true }])
+    expect(await catalogue(patience)).toHaveLength(1)
+    expect(asked).toHaveLength(1)
   })
 })
