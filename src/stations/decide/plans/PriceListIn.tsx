@@ -6,6 +6,7 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { minorPerMajor, sayExactMoney } from '../../../ui/words/money.ts'
+import { sayCount } from '../../../ui/words/numbers.ts'
 import { PRICE_NAMES } from '../../../ui/words/plan-words.ts'
 import type { Plans } from './use-plans.ts'
 
@@ -46,7 +47,7 @@ export function PriceListIn({ bike, plans }: Props) {
   const take = useInTurn(async () => {
     const kept = plans.currency === currency ? plans.typed : {}
     const drafts = [{ kind: 'prices' as const, at: now, bike, currency, minor: { ...kept, ...minor } }]
-    if (await record(drafts, `${lines.length} prices taken over.`)) {
+    if (await record(drafts, `${sayCount(lines.length, 'price')} taken over.`)) {
       setText('')
       plans.settle()
     }
