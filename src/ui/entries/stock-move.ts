@@ -5,7 +5,7 @@ import { bikeName, type KindWords } from './kind-words.ts'
 const WHY: Readonly<Record<StockMoveEntry['why'], string>> = {
   bought: 'bought',
   used: 'used',
-  counted: 'counted anew',
+  counted: 'counted again',
 }
 
 /** How something that came onto the shelf or went off it is worded. */

@@ -32,7 +32,7 @@ export interface VisitJob {
   readonly byDay?: IsoTime
 }
 
-/** A bike at the stand for a fixed sum: what could be done, what was, and what its owner was told. The last of a visit counts. */
+/** A bike at the stand for a fixed sum: what could be done, what was done, and the owner's sheet. The last of a visit counts. */
 export interface VisitEntry extends EntryBase {
   readonly kind: 'visit'
   readonly visit: string
@@ -45,7 +45,7 @@ export interface VisitEntry extends EntryBase {
   /** Safety counts for so many times its worth. */
   readonly safetyTimes: number
   readonly jobs: readonly VisitJob[]
-  /** What the owner was told, sentence by sentence: of what was found, what to expect, and what to take care of. */
+  /** The sheet's sentences: what was found, what to expect, and what to take care of. */
   readonly found?: readonly string[]
   readonly expect?: readonly string[]
   readonly cautions?: readonly string[]

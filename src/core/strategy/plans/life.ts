@@ -265,7 +265,7 @@ export function live(life: Life, policy: Policy, told?: LifeTold): LifeCounts {
       const error = life.lookError(nth)
       if (error !== undefined) {
         counts.looks++
-        // Until the chain goes that is to go at some distance, no look changes that.
+        // A swap that is set for some distance waits for it, whatever a look says.
         if (swapAt === undefined && elongation + error >= policy.at && !life.isPutOff?.(nth)) swap(going, km)
       }
     }

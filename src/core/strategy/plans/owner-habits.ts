@@ -12,7 +12,7 @@ export interface OwnerHabits {
   readonly forgotten: number
   /** Share of looks past the limit after which nothing is done until the next one. */
   readonly late: number
-  /** Looks that this was told from. */
+  /** Looks in the log that this rests on. */
   readonly looks: number
 }
 
@@ -44,7 +44,7 @@ function saidPast(look: ChainFacts['looks'][number], limit: number): boolean {
 }
 
 /**
- * How the owner of a bike looks and acts, told from its log; beside a guess that counts for less the more looks there are.
+ * How the owner of a bike looks and acts, by its log; beside a guess that counts for less the more looks there are.
  */
 export function ownerHabits(garage: Garage, report: BikeReport): OwnerHabits {
   const chains = chainsOfRoad(garage, report)

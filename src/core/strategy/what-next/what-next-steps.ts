@@ -17,7 +17,7 @@ export interface WhatNextAsk {
   readonly limit: number
   readonly stretches: readonly RoadStretch[]
   readonly before: Pick<WearAnswer, 'now' | 'events' | 'toLimitDays'>
-  /** What one tool can say, in its own order; each shall be told apart from the next. */
+  /** What one tool can say, in its own order. */
   readonly possible: readonly TakenReading[]
 }
 
