@@ -3,6 +3,7 @@ import { timedPlanSteps } from '../core/session/fit-time.ts'
 import { sumSteps } from '../core/strategy/job/job-choice.ts'
 import { waitSteps } from '../core/strategy/plans/wait-steps.ts'
 import { whatNextSteps } from '../core/strategy/what-next/what-next-steps.ts'
+import { rateSteps } from '../core/strategy/plans/rate-tips.ts'
 import { plansSteps } from '../core/strategy/plans/plans-steps.ts'
 import { nextLookSteps } from '../core/wear/next-look-value.ts'
 import { pictureSteps } from '../core/teeth/picture/measure.ts'
@@ -21,6 +22,7 @@ export const JOBS = {
   'teeth-picture': pictureSteps,
   'wash-plan': timedPlanSteps,
   plans: plansSteps,
+  'plan-rates': rateSteps,
   'swap-wait': waitSteps,
   'what-next': whatNextSteps,
   'job-sums': sumSteps,
@@ -61,6 +63,7 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'teeth-picture': 1,
   'wash-plan': 1,
   plans: 2,
+  'plan-rates': 1,
   'swap-wait': 1,
   'what-next': 1,
   'job-sums': 1,

@@ -180,7 +180,7 @@ export default function Shelf() {
       </div>
       <div className="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <StockList report={report} />
-        <ShoppingList />
+        <ShoppingList report={report} />
       </div>
       {newBike}
       <Sheet

@@ -2,6 +2,7 @@ import { KM_PER_MILE } from '../../core/units/convert.ts'
 import type { Units } from '../screen-state.ts'
 import type { Priced } from '../../core/log/kinds/prices.ts'
 import type { PlanId, PolicyFields } from '../../core/strategy/plans/plans.ts'
+import type { RateTip } from '../../core/strategy/plans/rate-tips.ts'
 import type { OwnerHabits } from '../../core/strategy/plans/owner-habits.ts'
 import { sayKm, sayLimit } from './numbers.ts'
 
@@ -81,6 +82,15 @@ export function planName(id: PlanId, limit: number, isWaxed: boolean, own?: Poli
     case 'larger-ring':
       return `a larger ring, replacing at ${at}`
   }
+}
+
+/** How fast wear would have to be for another plan, and what rain that would take. */
+export function sayRoadTip({ times, moreRain }: RateTip): string {
+  const rain =
+    moreRain === undefined ? '' : `, as with ${Math.round(100 * moreRain)}\u00a0% more of the way in rain`
+  return times > 1
+    ? `Wear over ${times.toFixed(1)} times as fast${rain}`
+    : `Wear under ${times.toFixed(1)} times as fast`
 }
 
 /** How the owner looks and acts, as the lives have it. */

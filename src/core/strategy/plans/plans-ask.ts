@@ -3,9 +3,10 @@ import { gearMix, sprocketTeeth } from '../../exposure/gear-mix.ts'
 import { QUARTERS } from '../../exposure/conditions.ts'
 import { mixByQuarter, roadAhead } from '../../exposure/road-ahead.ts'
 import type { RoadPiece } from '../../exposure/roads.ts'
-import { chainsOfSet, fittedParts, type Garage } from '../../log/garage.ts'
+import { chainsOfSet, fittedParts, type BikeState, type Garage } from '../../log/garage.ts'
 import type { PolicyEntry } from '../../log/kinds/policy.ts'
-import type { PricesEntry } from '../../log/kinds/prices.ts'
+import type { Priced, PricesEntry } from '../../log/kinds/prices.ts'
+import type { StockItem } from '../../log/kinds/stock.ts'
 import { lifeUsed } from '../../lube/clock.ts'
 import type { Lube } from '../../lube/lubes.ts'
 import { isWax } from '../../lube/ways.ts'
@@ -17,6 +18,7 @@ import type { BikeReport } from '../facts/bike-report.ts'
 import { livesOf } from '../facts/own-lives.ts'
 import { ownStepMinutes, washBikeOf } from '../facts/wash-facts.ts'
 import type { LubeUse, Prices } from './price.ts'
+import { stockFit, stockOf } from '../shelf/stock-facts.ts'
 import { largerRing } from './larger-ring.ts'
 import { ownerHabits } from './owner-habits.ts'
 import { isSamePlan, plansFor, planOf, type Plan } from './plans.ts'
@@ -215,13 +217,41 @@ export const inParts = (ask: PlansAsk, count: number): readonly PlansAsk[] =>
     return { ...ask, part, named: `${part.join(' to ')} of ${ask.named}` }
   })
 
-/** A bike's prices: as typed, and as guessed where nothing is. */
+/** What a piece off the shelf is priced as. */
+const SHELF_PRICES: Readonly<Partial<Record<StockItem, Priced>>> = {
+  chain: 'chain',
+  'hard-chain': 'hardChain',
+  cassette: 'cassette',
+  'single-cog': 'singleCog',
+  ring: 'ring',
+  pulleys: 'pulleys',
+}
+
+/** What was last paid for parts that may go on a bike, in a currency. */
+function paidPrices(garage: Garage, bike: BikeState, currency: string): Partial<Record<Priced, number>> {
+  return Object.fromEntries(
+    stockOf(garage).flatMap((one) => {
+      const priced = SHELF_PRICES[one.entry.item]
+      const { lastPaid } = one
+      const isOurs = lastPaid?.currency === currency && stockFit(garage, one, bike).says !== 'does-not'
+      return priced && lastPaid && isOurs ? [[priced, lastPaid.minor] as const] : []
+    }),
+  )
+}
+
+/** A bike's prices: as typed, else as last paid for what is on the shelf, else as guessed. */
 export function pricesOf(
   garage: Garage,
   { bike }: BikeReport,
-): { readonly prices: Prices; readonly currency: string; readonly typed: PricesEntry['minor'] } {
+): {
+  readonly prices: Prices
+  readonly currency: string
+  readonly typed: PricesEntry['minor']
+  readonly paid: PricesEntry['minor']
+} {
   const last = garage.listed.prices.get(bike.entry.bike)?.at(-1)
   const typed = last?.minor ?? {}
   const currency = last?.currency ?? 'EUR'
-  return { prices: { ...usualPrices(bike.entry.speeds, currency), ...typed }, currency, typed }
+  const paid = paidPrices(garage, bike, currency)
+  return { prices: { ...usualPrices(bike.entry.speeds, currency), ...paid, ...typed }, currency, typed, paid }
 }

@@ -41,6 +41,8 @@ export interface PlansAsk {
   readonly part: readonly [from: number, to: number]
   readonly horizonKm: number
   readonly seed: number
+  /** The road wears so many times as much as it is taken to; absent: 1. */
+  readonly wearTimes?: number
 }
 
 /** What is counted of every life, in this order. */
@@ -115,6 +117,7 @@ export function lifeOf(
     horizonKm: ask.horizonKm,
     stepKm: LIFE_NUMBERS.stepKm,
     wearPerKm:
+      (ask.wearTimes ?? 1) *
       at(plan.isOtherLube ? roads.otherLube : roads.now, 1) *
       (plan.isLargerRing ? (largerRing?.wearTimes ?? 1) : 1),
     pushesPerKm: LIFE_NUMBERS.pushesPerKm,

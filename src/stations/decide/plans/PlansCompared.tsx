@@ -13,7 +13,7 @@ import { Section } from '../../../ui/parts/Section.tsx'
 import { useUnits, type Units } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../ui/words/money.ts'
 import { sayKm } from '../../../ui/words/numbers.ts'
-import { perDistance, sayHabits, saySkips } from '../../../ui/words/plan-words.ts'
+import { perDistance, sayHabits, sayRoadTip, saySkips } from '../../../ui/words/plan-words.ts'
 import { OneLife } from './OneLife.tsx'
 import { PlanTable } from './PlanTable.tsx'
 import { PriceEditor } from './PriceEditor.tsx'
@@ -77,10 +77,12 @@ const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${te
 
 function Tips({
   said,
+  roadTips,
   nameOf,
   currency,
 }: {
   readonly said: Said
+  readonly roadTips: Plans['roadTips']
   readonly nameOf: (id: PlanCost['id']) => string
   readonly currency: string
 }) {
@@ -96,7 +98,17 @@ function Tips({
         ))}
         {said.tips.length === 0 && (
           <li className="border-b border-hairline py-2 text-steel">
-            No price of a chain, a cassette or an hour alone would.
+            No price of a chain, a cassette, an hour or a skip alone would.
+          </li>
+        )}
+        {roadTips?.map((tip) => (
+          <li key={tip.times} className="border-b border-hairline py-2">
+            {sayRoadTip(tip)}: {nameOf(tip.then)}.
+          </li>
+        ))}
+        {roadTips?.length === 0 && (
+          <li className="border-b border-hairline py-2 text-steel">
+            Nor would wear twice as fast, or half as fast.
           </li>
         )}
       </ul>
@@ -158,7 +170,7 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
           mostSkips={SKIP_MINDS[mind]}
         />
         <div className="flex flex-col gap-4">
-          <Tips said={said} nameOf={nameOf} currency={currency} />
+          <Tips said={said} roadTips={plans.roadTips} nameOf={nameOf} currency={currency} />
           <Choice<SkipMind>
             legend="May it skip under load?"
             value={mind}

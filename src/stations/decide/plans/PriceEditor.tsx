@@ -72,7 +72,7 @@ function PriceBox({
 
 /** Prices by slider: the chart follows at once, and they are kept when they are saved. */
 export function PriceEditor({ bike, speeds, plans }: Props) {
-  const { prices, currency, typed, moved, move, settle } = plans
+  const { prices, currency, typed, paid, moved, move, settle } = plans
   const { isMoved, save, changeCurrency } = usePriceSaving(bike, plans)
   const perMajor = minorPerMajor(currency)
   const usual = usualPrices(speeds, currency)
@@ -80,7 +80,7 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-        Prices{Object.keys(typed).length === 0 ? ': a guess so far' : ''}
+        Prices{Object.keys({ ...paid, ...typed }).length === 0 ? ': a guess so far' : ''}
       </summary>
       <div className="flex flex-col gap-3 pt-1">
         {PRICED.filter(isPart).map((name) => (
@@ -91,7 +91,9 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
             <span>
               {PRICE_NAMES[name]}
               {typed[name] === undefined && moved[name] === undefined && (
-                <span className="text-steel">, a guess</span>
+                <span className="text-steel">
+                  {paid[name] === undefined ? ', a guess' : ', as last paid'}
+                </span>
               )}
             </span>
             <PriceBox

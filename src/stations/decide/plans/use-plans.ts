@@ -16,6 +16,7 @@ import {
   pricesOf,
 } from '../../../core/strategy/plans/plans-ask.ts'
 import { planOf, type PolicyFields } from '../../../core/strategy/plans/plans.ts'
+import { ratesAsk, rateTips } from '../../../core/strategy/plans/rate-tips.ts'
 import { mergeLives } from '../../../core/strategy/plans/plans-steps.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useAnswer } from '../../../session/use-answer.ts'
@@ -87,6 +88,23 @@ export function usePlans({ report, teeth }: JudgedBike) {
   const [moved, setMoved] = useState<Partial<Prices>>({})
   const prices = useMemo<Prices>(() => ({ ...known.prices, ...moved }), [known, moved])
   const [mind, setMind] = useSkipMind()
+  // Asked once the plans themselves are known: they come first.
+  const rates = useAnswer(
+    'plan-rates',
+    useMemo(() => (ask && answer ? ratesAsk(ask) : undefined), [ask, answer]),
+    `other roads of ${bike}`,
+  )
+  const rateAnswer = rates.fresh ? rates.answer : undefined
+  const roadTips = useMemo(
+    () =>
+      rateAnswer &&
+      rateTips(
+        rateAnswer.answers.map((road) => road.plans.map((one) => priceOf(one, road, prices, lube))),
+        rateAnswer.wetTimes,
+        SKIP_MINDS[mind],
+      ),
+    [rateAnswer, prices, lube, mind],
+  )
   const said = useMemo(() => {
     if (!answer) return undefined
     const costAt = (at: Prices) => answer.plans.map((one) => priceOf(one, answer, at, lube))
@@ -114,10 +132,13 @@ export function usePlans({ report, teeth }: JudgedBike) {
     tryOwn: setTried,
     answered,
     said,
+    /** Where the choice tips as the road wears more or less; undefined while that is being worked out. */
+    roadTips,
     lube,
     prices,
     currency: known.currency,
     typed: known.typed,
+    paid: known.paid,
     moved,
     move: (change: Partial<Prices>) => setMoved((before) => ({ ...before, ...change })),
     settle: () => setMoved({}),

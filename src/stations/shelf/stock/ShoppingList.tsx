@@ -1,5 +1,6 @@
 import { useMemo, useRef, useState } from 'react'
-import { lubeUses } from '../../../core/strategy/plans/plans-ask.ts'
+import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
+import { lubeUses, pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
 import { shoppingList, SHOPPING_KM, type Need } from '../../../core/strategy/shelf/shopping.ts'
 import { addDays } from '../../../core/units/days.ts'
 import { catalogue, SUPPLIER, type Offer } from '../../../services/parts-supplier.ts'
@@ -8,11 +9,12 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { useAllJudged } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
+import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { sayExactMoney } from '../../../ui/words/money.ts'
 import { sayCount, sayDay, sayKm, sayList } from '../../../ui/words/numbers.ts'
 import { sayNeed, STOCK_NAMES } from '../../../ui/words/stock-words.ts'
-import { offerFor } from './offers.ts'
+import { offerFor, pricesFrom } from './offers.ts'
 
 /** What the supplier told, while the page is open. */
 function useSupplier() {
@@ -90,8 +92,8 @@ function NeedLine({ need, offers }: { readonly need: Need; readonly offers: read
 }
 
 /** What all bikes will need over the next 1000 km, by when, and what the supplier has. */
-export function ShoppingList() {
-  const { garage } = useOpenLog()
+export function ShoppingList({ report }: { readonly report: BikeReport }) {
+  const { garage, now, record } = useOpenLog()
   const units = useUnits()
   const judged = useAllJudged()
   const supplier = useSupplier()
@@ -99,6 +101,17 @@ export function ShoppingList() {
     () => shoppingList(garage, judged, (report) => lubeUses(garage, report).now.per1000),
     [garage, judged],
   )
+  const { bike, name } = report.bike.entry
+  const asked = supplier.offers && pricesFrom(garage, report.bike, supplier.offers)
+  const take = useInTurn(async () => {
+    if (!asked) return
+    const known = pricesOf(garage, report)
+    const kept = known.currency === asked.currency ? known.typed : {}
+    await record(
+      [{ kind: 'prices', at: now, bike, currency: asked.currency, minor: { ...kept, ...asked.minor } }],
+      `${name}’s plans go by the supplier’s prices.`,
+    )
+  })
   const isWaiting = judged.some(({ verdict }) => verdict === undefined)
   const toBuy = needs.filter(({ onShelf }) => !onShelf).length
   return (
@@ -128,6 +141,11 @@ export function ShoppingList() {
           <Button onClick={supplier.stop}>Stop asking</Button>
         ) : (
           <Button onClick={supplier.ask}>Ask the {SUPPLIER}</Button>
+        )}
+        {asked && (
+          <Button look="link" onClick={() => take()}>
+            use these prices in {name}’s plans
+          </Button>
         )}
         <Button look="link" onClick={() => window.print()}>
           print

@@ -4,7 +4,7 @@ import { replay } from '../../../core/log/replay.ts'
 import type { Need } from '../../../core/strategy/shelf/shopping.ts'
 import type { Offer } from '../../../services/parts-supplier.ts'
 import { factsSchema, keptFacts, shownFacts } from './fact-fields.ts'
-import { offerFor } from './offers.ts'
+import { offerFor, pricesFrom } from './offers.ts'
 
 const garage = replay(written(commuter))
 const offer = (sku: string, more: Partial<Offer> = {}): Offer => ({
@@ -49,6 +49,26 @@ describe('what a supplier has for a need', () => {
     const short = { ...whole, facts: { speeds: 11, capacityTeeth: 20, largestCog: 46 } as never }
     expect(offerFor(garage, need('pulleys'), [pulleys, short])).toMatchObject({ offer: { sku: 'pulleys' } })
     expect(offerFor(garage, need('ring'), [pulleys])).toBeUndefined()
+  })
+})
+
+describe('prices from a supplier', () => {
+  const bike = garage.bikes.get('heron')
+  if (!bike) throw new Error('no bike')
+  test('are the cheapest of what may fit, by what each is priced as; what does not fit, or is other money, is left aside', () => {
+    const offers = [
+      offer('a', { minor: 3000 }),
+      offer('b', { minor: 2500 }),
+      offer('ten', { minor: 100, facts: { speeds: 10 } as never }),
+      offer('pounds', { minor: 10, currency: 'GBP' }),
+      offer('lube', { item: 'drip-lube', minor: 900 }),
+      offer('hard', { item: 'hard-chain', minor: 6000 }),
+    ]
+    expect(pricesFrom(garage, bike, offers)).toEqual({
+      currency: 'EUR',
+      minor: { chain: 2500, hardChain: 6000 },
+    })
+    expect(pricesFrom(garage, bike, [])).toBeUndefined()
   })
 })
 

@@ -1,4 +1,6 @@
-import type { Garage } from '../../../core/log/garage.ts'
+import type { BikeState, Garage } from '../../../core/log/garage.ts'
+import type { Priced } from '../../../core/log/kinds/prices.ts'
+import type { StockItem } from '../../../core/log/kinds/stock.ts'
 import { fitOf } from '../../../core/strategy/shelf/fit.ts'
 import { takingBike } from '../../../core/strategy/shelf/stock-facts.ts'
 import type { Need } from '../../../core/strategy/shelf/shopping.ts'
@@ -42,4 +44,32 @@ export function offerFor(garage: Garage, need: Need, offers: readonly Offer[]): 
   )
   if (other) return { ...other, isSubstitute: true }
   return best && { ...best, isSubstitute: false }
+}
+
+/** What each thing of the supplier's is priced as. */
+const PRICED_AS: Readonly<Partial<Record<StockItem, Priced>>> = {
+  chain: 'chain',
+  'hard-chain': 'hardChain',
+  cassette: 'cassette',
+  'single-cog': 'singleCog',
+  ring: 'ring',
+  pulleys: 'pulleys',
+}
+
+/** What a supplier asks for the parts of a bike: of what may fit, the cheapest, in one currency. */
+export function pricesFrom(
+  garage: Garage,
+  bike: BikeState,
+  offers: readonly Offer[],
+): { readonly currency: string; readonly minor: Readonly<Partial<Record<Priced, number>>> } | undefined {
+  const currency = offers[0]?.currency
+  if (currency === undefined) return undefined
+  const minor: Partial<Record<Priced, number>> = {}
+  for (const offer of offers) {
+    const priced = PRICED_AS[offer.item]
+    const { says } = fitOf(offer.item, (offer.facts ?? {}) as FitFacts, takingBike(garage, bike), false)
+    if (!priced || offer.currency !== currency || says === 'does-not') continue
+    minor[priced] = Math.min(minor[priced] ?? Infinity, offer.minor)
+  }
+  return Object.keys(minor).length > 0 ? { currency, minor } : undefined
 }
