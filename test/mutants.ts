@@ -76,14 +76,12 @@ export function* mutantBackups(
 ): Generator<MutantBackup> {
   const random = seededRandom(seed)
   const text = writeBackup(entries, '2026-02-01T12:00:00.000Z')
-  const idOf = (line: string): EntryId | undefined => /"id":"([^"]+)"/.exec(line)?.[1]
   for (let n = 0; n < count; n++) {
     const lines = text.split('\n')
     const line = 1 + Math.floor(random.between(0, entries.length))
-    const hit = idOf(lines[line] ?? '')
-    const others = entries.flatMap(({ id }) => (id === hit ? [] : [id]))
-    const how = Math.floor(random.between(0, 6))
     const entry = entries[line - 1]
+    const others = entries.flatMap(({ id }) => (id === entry?.id ? [] : [id]))
+    const how = Math.floor(random.between(0, 6))
     if (how <= 2 && entry) {
       const last = (lines[line] ?? '').endsWith(',') ? ',' : ''
       lines[line] = JSON.stringify(oddEntry(entry, random)) + last

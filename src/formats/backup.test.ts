@@ -40,7 +40,61 @@ const entries = written([
   },
   { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early' },
   { kind: 'rotation', at: noon(1, 4), bike: 'heron', everyKm: 300 },
-  { kind: 'prices', at: noon(1, 4), bike: 'heron', currency: 'EUR', minor: { chain: 2450 } },
+  { kind: 'prices', at: noon(1, 4), bike: 'heron', currency: 'EUR', minor: { chain: 2450, skip: 500 } },
+  { kind: 'policy', at: noon(1, 4), bike: 'heron', percent: 0.75, chains: 2, everyKm: 300, lube: 'wax' },
+  {
+    kind: 'stock',
+    at: noon(1, 4),
+    stock: 'plain',
+    name: 'Plain chain',
+    item: 'chain',
+    place: 'drawer 2',
+    minimum: 1,
+    facts: { speeds: 11, innerWidthMm: 2.38 },
+  },
+  {
+    kind: 'stock-move',
+    at: noon(1, 4),
+    stock: 'plain',
+    count: 2,
+    why: 'bought',
+    minor: 5600,
+    currency: 'EUR',
+  },
+  { kind: 'paid', at: noon(1, 4), bike: 'heron', what: 'Cable', minor: 450, currency: 'EUR' },
+  {
+    kind: 'visit',
+    at: noon(1, 4),
+    visit: 'v1',
+    bike: 'heron',
+    currency: 'EUR',
+    sum: 6000,
+    hour: 4000,
+    safetyTimes: 5,
+    isClosed: true,
+    jobs: [
+      {
+        id: 'pulleys',
+        name: 'New pulleys',
+        isSafety: false,
+        price: 2000,
+        minutes: 15,
+        worth: 5,
+        isOut: true,
+        needs: [],
+        needsOneOf: [['chain', 'cassette']],
+        excludes: ['derailleur'],
+        found: 'Worn.',
+        outcome: 'left',
+        why: 'None to be had.',
+        byKm: 400,
+        byDay: noon(6, 1),
+      },
+    ],
+    found: ['The chain has lengthened.'],
+    expect: ['Measure it again.'],
+    cautions: ['Ride gently.'],
+  },
   { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
 ])
 const text = writeBackup(entries, noon(2, 1))
@@ -100,7 +154,7 @@ describe('a backup', () => {
         const back = readBackup(cut)
         expect(back.entries).toEqual(entries.slice(0, back.entries.length))
         expect(back.entries.length).toBeGreaterThanOrEqual(whole - 1)
-        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 20 entries could be read/)
+        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 25 entries could be read/)
       }),
     )
   })
@@ -125,14 +179,14 @@ describe('a backup', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 20 entries/)
+    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 25 entries/)
     expect(
       differenceOf(
         { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
         entries,
         [],
       ),
-    ).toMatch(/1 of 20/)
+    ).toMatch(/1 of 25/)
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
       /2 of the 2 entries kept aside/,
     )

@@ -95,6 +95,44 @@ describe('an entry in a few words', () => {
     [{ kind: 'plan', at: noon(1, 6), bike: 'heron' }, 'Heron: planned like the recent average'],
     [{ kind: 'note', at: noon(1, 6), about: 'heron', text: 'creaks' }, 'Heron: creaks'],
     [{ kind: 'note', at: noon(1, 6), about: 'chain', text: 'stiff link' }, 'Chain 1 of Heron: stiff link'],
+    [
+      { kind: 'policy', at: noon(1, 6), bike: 'heron', percent: 0.75, chains: 2, everyKm: 300 },
+      'Heron: two chains in turn to 0.75 %',
+    ],
+    [
+      { kind: 'stock', at: noon(1, 6), stock: 's', name: 'Wet lube', item: 'drip-lube', place: 'shelf' },
+      'Wet lube (drip lube), shelf',
+    ],
+    [
+      {
+        kind: 'stock-move',
+        at: noon(1, 6),
+        stock: 'gone',
+        count: -1,
+        why: 'used',
+        bike: 'heron',
+      },
+      'a thing not in the log: \u22121, used on Heron',
+    ],
+    [
+      { kind: 'paid', at: noon(1, 6), bike: 'heron', what: 'Cable', minor: 450, currency: 'EUR' },
+      'Heron: Cable, €4.50',
+    ],
+    [
+      {
+        kind: 'visit',
+        at: noon(1, 6),
+        visit: 'v',
+        bike: 'heron',
+        currency: 'EUR',
+        sum: 6000,
+        hour: 0,
+        safetyTimes: 5,
+        isClosed: true,
+        jobs: [],
+      },
+      'Heron: 0 jobs done of 0, for €60',
+    ],
     [springTour, 'Spring tour, 900 km on Heron, rain, from 2026-05-02'],
     [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry undone or restored'],
   ])('%#', (draft, said) => {
