@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import type { BikeId } from '../../../core/log/entry.ts'
 import {
   bestPlan,
   breakEvens,
@@ -16,8 +17,8 @@ import {
   pricesOf,
 } from '../../../core/strategy/plans/plans-ask.ts'
 import { planOf, type PolicyFields } from '../../../core/strategy/plans/plans.ts'
-import { ratesAsk, rateTips } from '../../../core/strategy/plans/rate-tips.ts'
-import { mergeLives } from '../../../core/strategy/plans/plans-steps.ts'
+import { ratesAsk, rateTips, type RateTip } from '../../../core/strategy/plans/rate-tips.ts'
+import { mergeLives, type PlansAsk } from '../../../core/strategy/plans/plans-steps.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useAnswer } from '../../../session/use-answer.ts'
 import { useDrawsOf } from '../../../session/use-forecasts.ts'
@@ -43,6 +44,32 @@ function useSkipMind() {
       setMind(next)
     },
   ] as const
+}
+
+/**
+ * Where the choice tips as the road wears more or less; undefined while that is being worked out.
+ * @param ask asked once the plans themselves are known: they come first
+ */
+function useRoadTips(
+  ask: PlansAsk | undefined,
+  bike: BikeId,
+  prices: Prices,
+  lube: ReturnType<typeof lubeUses>,
+  mostSkips: number,
+): readonly RateTip[] | undefined {
+  const question = useMemo(() => ask && ratesAsk(ask), [ask])
+  const { fresh, answer } = useAnswer('plan-rates', question, `other roads of ${bike}`)
+  return useMemo(
+    () =>
+      fresh && answer
+        ? rateTips(
+            answer.answers.map((road) => road.plans.map((one) => priceOf(one, road, prices, lube))),
+            answer.wetTimes,
+            mostSkips,
+          )
+        : undefined,
+    [fresh, answer, prices, lube, mostSkips],
+  )
 }
 
 /** A bike's plans: lived in a worker, priced on the page, so that a price that moves is answered at once. */
@@ -88,23 +115,7 @@ export function usePlans({ report, teeth }: JudgedBike) {
   const [moved, setMoved] = useState<Partial<Prices>>({})
   const prices = useMemo<Prices>(() => ({ ...known.prices, ...moved }), [known, moved])
   const [mind, setMind] = useSkipMind()
-  // Asked once the plans themselves are known: they come first.
-  const rates = useAnswer(
-    'plan-rates',
-    useMemo(() => (ask && answer ? ratesAsk(ask) : undefined), [ask, answer]),
-    `other roads of ${bike}`,
-  )
-  const rateAnswer = rates.fresh ? rates.answer : undefined
-  const roadTips = useMemo(
-    () =>
-      rateAnswer &&
-      rateTips(
-        rateAnswer.answers.map((road) => road.plans.map((one) => priceOf(one, road, prices, lube))),
-        rateAnswer.wetTimes,
-        SKIP_MINDS[mind],
-      ),
-    [rateAnswer, prices, lube, mind],
-  )
+  const roadTips = useRoadTips(answer && ask, bike, prices, lube, SKIP_MINDS[mind])
   const said = useMemo(() => {
     if (!answer) return undefined
     const costAt = (at: Prices) => answer.plans.map((one) => priceOf(one, answer, at, lube))

@@ -59,7 +59,7 @@ describe('prices from a supplier', () => {
     const offers = [
       offer('a', { minor: 3000 }),
       offer('b', { minor: 2500 }),
-      offer('ten', { minor: 100, facts: { speeds: 10 } as never }),
+      offer('ten', { minor: 100, facts: { speeds: 10 } }),
       offer('pounds', { minor: 10, currency: 'GBP' }),
       offer('lube', { item: 'drip-lube', minor: 900 }),
       offer('hard', { item: 'hard-chain', minor: 6000 }),
