@@ -4,7 +4,10 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { toEnd } from '../src/core/job.ts'
 import { chooseWithin, type JobOption } from '../src/core/strategy/fixed-sum.ts'
-import { plansFor } from '../src/core/strategy/plans/plans.ts'
+import { sumSteps } from '../src/core/strategy/job/job-choice.ts'
+import { rateSteps, ratesAsk } from '../src/core/strategy/plans/rate-tips.ts'
+import { waitSteps } from '../src/core/strategy/plans/wait-steps.ts'
+import { plansFor, type Plan } from '../src/core/strategy/plans/plans.ts'
 import {
   COUNTED,
   LIFE_NUMBERS,
@@ -17,7 +20,7 @@ import { cogSet, type CogShare } from '../src/core/strategy/plans/cogs.ts'
 import { largerRing } from '../src/core/strategy/plans/larger-ring.ts'
 import { chainsAtOnce } from '../src/core/strategy/plans/policy.ts'
 import { followRate } from '../src/core/teeth/conform.ts'
-import { inParts } from '../src/core/strategy/plans/plans-ask.ts'
+import { inParts, waitAsk } from '../src/core/strategy/plans/plans-ask.ts'
 import { priceOf, type Prices } from '../src/core/strategy/plans/price.ts'
 import { seededRandom } from '../src/core/stats/random.ts'
 import { keptChain, keptWearKm, type KeptDraws } from '../src/core/wear/kept-draws.ts'
@@ -243,6 +246,22 @@ export function planFigures(): readonly {
   const priced = timed(() => whole.plans.map((one) => priceOf(one, whole, PRICES, LUBE)), 15)
   let seed = 0
   const chosen = timed(() => chooseWithin({ sum: 400, ratePerHour: 30, options: options(30, seed++) }), 40)
+  const waits = timed(() => toEnd(waitSteps(waitAsk(asked, asked.plans[0] as Plan, 1500))), 5)
+  const roads = timed(() => toEnd(rateSteps(ratesAsk(asked))), 3)
+  const sums = timed(() => {
+    const jobs = options(15, seed++).map(({ id, price, minutes, value, needs = [], excludes = [] }, i) => ({
+      id,
+      name: id,
+      isSafety: i % 4 === 0,
+      price: price * 100,
+      minutes,
+      worth: value,
+      needs,
+      excludes,
+      outcome: 'open' as const,
+    }))
+    toEnd(sumSteps({ jobs, hour: 3000, safetyTimes: 5, unit: 100 }))
+  }, 20)
   return [
     {
       what: `${asked.plans.length} plans, ${LIVES} lives of 30,000 km: one of two workers’ half`,
@@ -261,6 +280,24 @@ export function planFigures(): readonly {
       median: `${chosen.median.toFixed(0)} ms`,
       worst: `${chosen.worst.toFixed(0)} ms`,
       goal: 'under 300 ms',
+    },
+    {
+      what: 'every sum at which the choice of 15 jobs changes, 20 made-up lists (in a worker)',
+      median: `${sums.median.toFixed(0)} ms`,
+      worst: `${sums.worst.toFixed(0)} ms`,
+      goal: 'none set',
+    },
+    {
+      what: 'a swap now or at 11 distances ahead, 500 lives each (in a worker)',
+      median: `${(waits.median / 1000).toFixed(2)} s`,
+      worst: `${(waits.worst / 1000).toFixed(2)} s`,
+      goal: 'none set',
+    },
+    {
+      what: `${asked.plans.length} plans on five roads, ${ratesAsk(asked).lives} lives each (in a worker)`,
+      median: `${(roads.median / 1000).toFixed(2)} s`,
+      worst: `${(roads.worst / 1000).toFixed(2)} s`,
+      goal: 'none set',
     },
   ]
 }

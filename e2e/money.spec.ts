@@ -79,6 +79,13 @@ test('from a reading past the limit to a decision, a warning before the chain go
   await expect(answerOf(page)).toHaveText('Kite: what was done, and what comes next')
   await expectAccessible(page)
 
+  // On paper: the whole sheet, and none of the buttons.
+  await page.emulateMedia({ media: 'print' })
+  await expect(answerOf(page)).toBeVisible()
+  await expect(page.getByText('Not done, and why')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Save as PDF' })).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+
   const saved = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as PDF' }).click()
   const file = await saved

@@ -17,8 +17,24 @@ const SHOTS = [
   { name: 'gauge', path: '/gauge', bike: 'heron', size: WIDE },
   { name: 'teeth', path: '/teeth', bike: 'kite', size: WIDE, shows: 'With which chain?' },
   { name: 'wash', path: '/wash', bike: 'quarry', size: WIDE, whole: true, shows: 'The steps as a list' },
-  { name: 'decide', path: '/decide', bike: 'heron', size: WIDE, whole: true, shows: 'Cheapest plan' },
-  { name: 'shelf', path: '/shelf', bike: 'quarry', size: WIDE },
+  {
+    name: 'decide',
+    path: '/decide',
+    bike: 'heron',
+    size: WIDE,
+    whole: true,
+    shows: /Nor would|Wear (over|under)/,
+  },
+  { name: 'job', path: '/decide?job', bike: 'kite', size: WIDE, whole: true, shows: 'The choice changes' },
+  {
+    name: 'sheet',
+    path: '/decide?sheet=kite-spring',
+    bike: 'kite',
+    size: WIDE,
+    whole: true,
+    shows: 'Take care',
+  },
+  { name: 'shelf', path: '/shelf', bike: 'heron', size: WIDE, whole: true, shows: 'for Kite, due now' },
   { name: 'rates', path: '/rates', bike: 'heron', size: WIDE },
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },
   { name: 'gauge-late-shop', path: '/gauge', bike: 'plover', size: WIDE, theme: 'late-shop' },
@@ -66,7 +82,7 @@ try {
       () => !/Working it out|Working out the chains/.test(document.body.textContent ?? ''),
     )
     // What takes its time and does not say so.
-    if (shows) await page.getByText(shows).waitFor()
+    if (shows) await page.getByText(shows).first().waitFor()
     // Roads are drawn once they come into sight.
     await page.waitForFunction(() =>
       [...document.querySelectorAll('canvas[role=img], [data-drawn=false]')].every(

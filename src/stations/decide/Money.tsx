@@ -88,6 +88,10 @@ export function Money({ judged, plans }: { readonly judged: JudgedBike; readonly
   const forecast = plans.said?.now
   const compare = ({ per1000, currency }: (typeof spent)[number]): string => {
     if (per1000 === undefined || !forecast || currency !== plans.currency) return ''
+    const { chains, cogs, rings, pulleys, lube } = forecast.parts
+    // What an hour or a skip is worth to its rider is nobody's bill.
+    if (plans.prices.hour > 0 || plans.prices.skip > 0)
+      return ` Parts and lube of your plan come to ${sayMoney((chains + cogs + rings + pulleys + lube) * times, currency)} in the mean.`
     const { p10, p90 } = forecast.cost
     const range = `${sayMoney(p10 * times, currency)} to ${sayMoney(p90 * times, currency)}`
     if (per1000 > p90) return ` More than the ${range} that 8 in 10 lives of your plan cost.`

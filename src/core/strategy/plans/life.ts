@@ -1,6 +1,6 @@
 import { lateWear } from '../../wear/late-wear.ts'
 import { RUBS_OFF } from '../../teeth/conform.ts'
-import { logisticAt } from './logistic-table.ts'
+import { logisticAt, NO_RISK } from './logistic-table.ts'
 import type { CogSet } from './cogs.ts'
 import { SOON_KM, type ChainWay, type Life, type LifeCounts, type LifeTold } from './life-kinds.ts'
 import { chainsAtOnce, type Policy } from './policy.ts'
@@ -221,7 +221,9 @@ function wearStep(going: Going, steps: CogSteps, wear: number, pushes: number): 
     const lag = elongation - before
     const now = before + (rub[j] as number) + (lag > 0 ? (pull[j] as number) * lag : 0)
     worn[j] = now
-    skips += (share[j] as number) * logisticAt(now - elongation - (threshold[j] as number))
+    // Far below the threshold, as most teeth are most of the time, there is nothing to look up.
+    const over = now - elongation - (threshold[j] as number)
+    if (over > NO_RISK) skips += (share[j] as number) * logisticAt(over)
   }
   counts.skips += pushes * skips
   if (life.ring) {

@@ -10,6 +10,9 @@ const TABLE = Float64Array.from(
 const SCALE = PER_SPREAD / SPREAD
 const MIDDLE = REACH * PER_SPREAD
 
+/** So far below the threshold, %, the table has no risk at all. */
+export const NO_RISK = -REACH * SPREAD
+
 /**
  * The skip risk of methods 5 from a table, right to 0.002: a plan's lives ask for it a hundred million times.
  * @param over how far the teeth are over the threshold, %

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { roadAhead } from '../../../core/exposure/road-ahead.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
-import { isSecondBest, isStoodInFor, whyLeft } from '../../../core/strategy/job/job-choice.ts'
+import { isSecondBest, isStoodInFor, whyLeft, type SumStep } from '../../../core/strategy/job/job-choice.ts'
 import { askedAt } from '../../../core/strategy/rider-ask.ts'
 import { chainAhead } from '../../../core/strategy/what-next/chain-ahead.ts'
 import { intervalOf } from '../../../core/stats/interval.ts'
@@ -23,6 +23,8 @@ import type { Job } from './use-job.ts'
 interface Props {
   readonly judged: JudgedBike & { readonly verdict: NonNullable<JudgedBike['verdict']> }
   readonly job: Job
+  /** Where the choice changes: why a job is left out is told from it. */
+  readonly steps: readonly SumStep[]
   readonly onDone: () => void
 }
 
@@ -43,19 +45,19 @@ function useNewChain({ report }: Props['judged']): NewChainOutlook | undefined {
 }
 
 /** What was done and what was left, and with it the owner's sheet. */
-export function FinishVisit({ judged, job, onDone }: Props) {
+export function FinishVisit({ judged, job, steps, onDone }: Props) {
   const { garage, now, record } = useOpenLog()
   const units = useUnits()
   const navigate = useNavigate()
   const { report, answer, verdict } = judged
-  const { draft, list, steps, chosen, startAnew } = job
+  const { draft, list, chosen, startAnew } = job
   const newChain = useNewChain(judged)
   const nameOf = (id: string): string => draft.jobs.find((one) => one.id === id)?.name ?? id
   const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(chosen.chosen))
   const whyOf = (id: string): string =>
     chosen.chosen.includes(id)
       ? 'Not done this time.'
-      : sayLeft(whyLeft(list, steps ?? [], draft.sum, id), nameOf, draft.currency)
+      : sayLeft(whyLeft(list, steps, draft.sum, id), nameOf, draft.currency)
   const [whys, setWhys] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(draft.jobs.map(({ id }) => [id, whyOf(id)])),
   )

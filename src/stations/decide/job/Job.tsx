@@ -101,7 +101,11 @@ export default function Job({ judged }: Props) {
         detail={detail}
         action={
           <>
-            <Button look="next" disabled={draft.jobs.length === 0} onClick={() => setFinishing(true)}>
+            <Button
+              look="next"
+              disabled={draft.jobs.length === 0 || !job.steps}
+              onClick={() => setFinishing(true)}
+            >
               Write the owner’s sheet
             </Button>
             <Link to={STATIONS.decide.path} className={buttonLook('link')}>
@@ -170,7 +174,9 @@ export default function Job({ judged }: Props) {
         title="What was done, what was left"
         note="Tick what you did. What is left becomes advice, with the distance and the day by which to see to it."
       >
-        {finishing && <FinishVisit judged={judged} job={job} onDone={() => setFinishing(false)} />}
+        {finishing && job.steps && (
+          <FinishVisit judged={judged} job={job} steps={job.steps} onDone={() => setFinishing(false)} />
+        )}
       </Sheet>
     </div>
   )

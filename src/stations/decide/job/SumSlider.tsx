@@ -1,14 +1,19 @@
-import { useId } from 'react'
+import { useId, useState } from 'react'
 import { TextField } from '../../../ui/parts/fields.tsx'
+import { numberTyped } from '../../../ui/words/typed.ts'
 import { sayExactMoney } from '../../../ui/words/money.ts'
 import type { Job } from './use-job.ts'
 
+const SUM = { unit: '', ask: 'Give the sum, 0 or more.', least: 0, most: 1e6 } as const
 /** Marks closer together than this share of the slider are told as one. */
 const APART = 0.012
 
 /** The sum: dragged or typed, with a mark wherever the choice changes and one for the least safe sum. */
 export function SumSlider({ job }: { readonly job: Job }) {
   const id = useId()
+  // As it is typed, so that a figure can be half written.
+  const [text, setText] = useState<string>()
+  const [fault, setFault] = useState<string>()
   const { draft, steps, safe, unit, change } = job
   const { sum, currency } = draft
   const last = steps?.at(-1)?.from ?? 0
@@ -51,17 +56,27 @@ export function SumSlider({ job }: { readonly job: Job }) {
             step={unit}
             value={sum}
             aria-valuetext={sayExactMoney(sum, currency)}
-            onChange={({ target }) => change({ sum: Math.round(Number(target.value)) })}
+            onChange={({ target }) => {
+              setText(undefined)
+              setFault(undefined)
+              change({ sum: Math.round(Number(target.value)) })
+            }}
           />
         </div>
       </div>
       <TextField
         label={`Sum, ${currency}`}
         inputMode="decimal"
-        value={String(sum / unit)}
+        value={text ?? String(sum / unit)}
+        fault={fault}
+        onBlur={() => {
+          if (fault === undefined) setText(undefined)
+        }}
         onChange={({ target }) => {
-          const typed = Number(target.value.replace(',', '.'))
-          if (Number.isFinite(typed) && typed >= 0 && typed <= 1e6) change({ sum: Math.round(typed * unit) })
+          setText(target.value)
+          const typed = numberTyped(target.value, SUM)
+          setFault('fault' in typed ? typed.fault : undefined)
+          if ('value' in typed) change({ sum: Math.round(typed.value * unit) })
         }}
       />
       <p className="col-span-full mt-1 text-sm text-steel">

@@ -80,10 +80,10 @@ export function OwnerSheetPage({ visit }: { readonly visit: VisitEntry }) {
   })
   return (
     <article className="flex max-w-[46rem] flex-col gap-6">
-      <header className="!block">
+      <div>
         <h1 className="text-[1.7rem] leading-tight font-medium">{sheet.title}</h1>
         <p className="mt-1 text-steel">{sheet.about}</p>
-      </header>
+      </div>
       {sheet.sections
         .filter(({ lines }) => lines.length > 0)
         .map(({ heading, lines }) => (
