@@ -5,7 +5,6 @@ import { CONDITIONS, type Condition } from '../src/core/exposure/conditions.ts'
 import { partDistances } from '../src/core/exposure/distance.ts'
 import { wearKm } from '../src/core/exposure/wear-km.ts'
 import { wearWork } from '../src/core/exposure/wear-work.ts'
-import { gear } from '../src/core/gearing/ratio.ts'
 import type { Fitting } from '../src/core/log/garage.ts'
 import { lubeClock } from '../src/core/lube/clock.ts'
 import { LUBES } from '../src/core/lube/lubes.ts'
@@ -25,6 +24,7 @@ import { doubtfulDay, type DoubtfulDay } from '../src/formats/rides/doubtful-day
 import type { RecordedRide } from '../src/formats/rides/recorded-ride.ts'
 import { figure, kind, type Output, type Runner } from './kind.ts'
 import { SESSION_KINDS } from './session-kinds.ts'
+import { GEARING_KINDS } from './gearing-kinds.ts'
 import { STRATEGY_KINDS } from './strategy-kinds.ts'
 import { TEETH_KINDS } from './teeth-kinds.ts'
 import { isRide } from '../src/formats/rides/sports.ts'
@@ -240,6 +240,7 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
   ...TEETH_KINDS,
   ...SESSION_KINDS,
   ...STRATEGY_KINDS,
+  ...GEARING_KINDS,
   'lube.clock': kind(
     object({
       lube: lube().required(),
@@ -249,10 +250,6 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
         .default(undefined),
     }),
     ({ lube: on, rides, stored }) => ({ ...lubeClock(on, rides, stored) }),
-  ),
-  'gearing.ratio': kind(
-    object({ circumferenceMm: figure(), ring: figure(), cog: figure(), cadence: figure() }),
-    ({ circumferenceMm, ring, cog, cadence }) => ({ ...gear(circumferenceMm, ring, cog, cadence) }),
   ),
   'exposure.gears': kind(
     object({
