@@ -1,3 +1,4 @@
+import { evenlySpaced } from '../stats/resample.ts'
 import { seededRandom, type Random } from '../stats/random.ts'
 import type { AskedSet } from './asked-teeth.ts'
 import { MM_PER_PERCENT, MM_PER_PERCENT_LOG_SD, type ToothShift } from './evidence.ts'
@@ -35,19 +36,6 @@ function pick(weights: Float64Array, random: Random): number {
     if (left < 0) return i
   }
   return weights.length - 1
-}
-
-/** Places of some weights, evenly spaced along their sum (Kitagawa 1996). */
-function spaced(weights: Float64Array, count: number, random: Random): Int32Array {
-  const total = weights.reduce((a, b) => a + b, 0)
-  const picked = new Int32Array(count)
-  let [sum, next] = [0, random.unit()]
-  let at = 0
-  weights.forEach((weight, i) => {
-    sum += weight
-    for (; at < count && (next * total) / count < sum; next++) picked[at++] = i
-  })
-  return picked
 }
 
 /** About a place of the rule; spread no wider in all than a standard normal. */
@@ -104,7 +92,7 @@ export function weighTeeth(
   const square = weights.reduce((sum, w) => sum + w * w, 0)
   // Where nothing that was found can be, all is as the road has it.
   if (!(total > 0)) weights.fill(1)
-  const picked = Array.from(spaced(weights, count, random), (place) => tries[place]).flatMap(
+  const picked = Array.from(evenlySpaced(weights, count, random.unit()), (place) => tries[place]).flatMap(
     (one) => one ?? [],
   )
   const worn = sets.map(({ set }) => set.sprockets.map(() => new Float32Array(count)))

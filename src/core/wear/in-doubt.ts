@@ -1,3 +1,4 @@
+import { evenlySpaced } from '../stats/resample.ts'
 import type { Random } from '../stats/random.ts'
 import type { ChainDraws, RiderDraws } from './draws.ts'
 import { weightsUnder, type Kind, type Way } from './ways-to-look.ts'
@@ -25,18 +26,9 @@ export interface Possibility {
 /** So many draws of a chain while a question about it is open. */
 const DRAWN = 1200
 
-/** Of some ways as many as asked for, each as often as its weight has it, evenly spaced (Kitagawa 1996). */
-function resampled(ways: readonly Way[], kind: Kind, count: number, random: Random): Way[] {
-  const weights = weightsUnder(ways, kind)
-  const total = weights.reduce((a, b) => a + b, 0)
-  const picked: Way[] = []
-  let [sum, next] = [0, random.unit()]
-  ways.forEach((way, i) => {
-    sum += weights[i] ?? 0
-    for (; picked.length < count && (next * total) / count < sum; next++) picked.push(way)
-  })
-  return picked
-}
+/** Of some ways as many as asked for, each as often as its weight has it. */
+const resampled = (ways: readonly Way[], kind: Kind, count: number, random: Random): Way[] =>
+  Array.from(evenlySpaced(weightsUnder(ways, kind), count, random.unit())).flatMap((i) => ways[i] ?? [])
 
 /**
  * A chain as it is believed to be while the question about it is open: every possibility as often as it is likely, and in

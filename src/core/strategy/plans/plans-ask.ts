@@ -217,8 +217,8 @@ export const inParts = (ask: PlansAsk, count: number): readonly PlansAsk[] =>
     return { ...ask, part, named: `${part.join(' to ')} of ${ask.named}` }
   })
 
-/** What a piece off the shelf is priced as. */
-const SHELF_PRICES: Readonly<Partial<Record<StockItem, Priced>>> = {
+/** What a part is priced as in a plan. */
+export const PRICED_AS: Readonly<Partial<Record<StockItem, Priced>>> = {
   chain: 'chain',
   'hard-chain': 'hardChain',
   cassette: 'cassette',
@@ -231,7 +231,7 @@ const SHELF_PRICES: Readonly<Partial<Record<StockItem, Priced>>> = {
 function paidPrices(garage: Garage, bike: BikeState, currency: string): Partial<Record<Priced, number>> {
   return Object.fromEntries(
     stockOf(garage).flatMap((one) => {
-      const priced = SHELF_PRICES[one.entry.item]
+      const priced = PRICED_AS[one.entry.item]
       const { lastPaid } = one
       const isOurs = lastPaid?.currency === currency && stockFit(garage, one, bike).says !== 'does-not'
       return priced && lastPaid && isOurs ? [[priced, lastPaid.minor] as const] : []

@@ -1,4 +1,5 @@
 import type { WearWord } from '../../log/entry.ts'
+import { evenlySpaced } from '../../stats/resample.ts'
 import { meanOf } from '../../stats/mean.ts'
 import { intervalOf } from '../../stats/interval.ts'
 import { evidenceLikelihood, MM_PER_PERCENT } from '../../teeth/evidence.ts'
@@ -27,18 +28,6 @@ export interface TeethTurn {
 const MOST_COGS = 4
 /** A look less likely than this is not told. */
 const ODD = 0.01
-
-/** Places of draws that stand for all of them once some count for more: evenly spaced along the sum of their weights. */
-function standIns(weights: Float64Array): Int32Array {
-  const total = weights.reduce((sum, one) => sum + one, 0)
-  const picked = new Int32Array(weights.length)
-  let [sum, at] = [0, 0]
-  weights.forEach((weight, n) => {
-    sum += weight
-    for (; at < picked.length && ((at + 0.5) * total) / picked.length < sum; at++) picked[at] = n
-  })
-  return picked
-}
 
 /** Teeth as they would be believed to be if only these draws held. */
 function teethWith(teeth: TeethOutlook, picked: Int32Array, parts: ReadonlySet<string>): TeethOutlook {
@@ -98,7 +87,9 @@ export function teethTurns(
       )
       const p = meanOf(weights)
       const after =
-        p >= ODD ? verdictOf(report, answer, teethWith(teeth, standIns(weights), parts)) : undefined
+        p >= ODD
+          ? verdictOf(report, answer, teethWith(teeth, evenlySpaced(weights, weights.length, 0.5), parts))
+          : undefined
       return after ? [{ word, p, after }] : []
     })
     const expected = tried.findIndex(({ after }) => isSameCall(after, verdict))

@@ -1,6 +1,6 @@
 import type { BikeState, Garage } from '../../../core/log/garage.ts'
 import type { Priced } from '../../../core/log/kinds/prices.ts'
-import type { StockItem } from '../../../core/log/kinds/stock.ts'
+import { PRICED_AS } from '../../../core/strategy/plans/plans-ask.ts'
 import { fitOf } from '../../../core/strategy/shelf/fit.ts'
 import { takingBike } from '../../../core/strategy/shelf/stock-facts.ts'
 import type { Need } from '../../../core/strategy/shelf/shopping.ts'
@@ -44,16 +44,6 @@ export function offerFor(garage: Garage, need: Need, offers: readonly Offer[]): 
   )
   if (other) return { ...other, isSubstitute: true }
   return best && { ...best, isSubstitute: false }
-}
-
-/** What each thing of the supplier's is priced as. */
-const PRICED_AS: Readonly<Partial<Record<StockItem, Priced>>> = {
-  chain: 'chain',
-  'hard-chain': 'hardChain',
-  cassette: 'cassette',
-  'single-cog': 'singleCog',
-  ring: 'ring',
-  pulleys: 'pulleys',
 }
 
 /** What a supplier asks for the parts of a bike: of what may fit, the cheapest, in one currency. */
