@@ -136,8 +136,8 @@ function asText(ask: PlansAsk): string {
   return [
     [draws.count, lives, plans.length, set.count, seed],
     [horizonKm, stepKm, habits.lookKm, lookSd, pushesPerKm, habits.forgotten, hardTimes, chainLogSd],
-    [habits.late, larger?.wearTimes ?? 1, ask.pulleysWorn],
     [ring ? followRate('ring', ring.material) : 0, ring?.worn ?? 0],
+    [habits.late, larger?.wearTimes ?? 1, ask.pulleysWorn],
     ...Array.from({ length: draws.count }, (_, n) => [
       draws.rider[n],
       draws.beta[n],

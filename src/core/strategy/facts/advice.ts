@@ -2,7 +2,7 @@ import { ridesDuring, totalKm } from '../../exposure/distance.ts'
 import type { IsoTime } from '../../log/entry.ts'
 import type { BikeState, Garage } from '../../log/garage.ts'
 import type { PartSpec } from '../../log/kinds/part.ts'
-import { isStoodInFor } from '../job/job-choice.ts'
+import { isStoodInFor } from '../job/either-or.ts'
 import type { VisitEntry, VisitJob } from '../../log/kinds/visit.ts'
 
 /** Something that was left at a visit and not done since. */

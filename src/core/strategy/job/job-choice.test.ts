@@ -2,16 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { toEnd } from '../../job.ts'
 import type { VisitJob } from '../../log/kinds/visit.ts'
-import {
-  chooseJobs,
-  isStoodInFor,
-  leastSafe,
-  needsInARing,
-  stepAt,
-  sumSteps,
-  whyLeft,
-  type JobList,
-} from './job-choice.ts'
+import { isStoodInFor } from './either-or.ts'
+import { chooseJobs, leastSafe, needsInARing, stepAt, sumSteps, whyLeft, type JobList } from './job-choice.ts'
 
 const job = (id: string, price: number, worth: number, more: Partial<VisitJob> = {}): VisitJob => ({
   id,

@@ -1,5 +1,6 @@
 import type { JobStep } from '../../job.ts'
 import type { VisitEntry, VisitJob } from '../../log/kinds/visit.ts'
+import { areEitherOr } from './either-or.ts'
 import { chooseWithin, costOf, type Chosen, type JobOption } from '../fixed-sum.ts'
 
 /** What a visit's choice is made from. */
@@ -111,28 +112,6 @@ export function* sumSteps(
 /** What is chosen for a sum, by the steps. */
 export const stepAt = (steps: readonly SumStep[], sum: number): SumStep | undefined =>
   steps.filter(({ from }) => from <= sum).at(-1)
-
-/** Whether one of two jobs takes the place of the other. */
-const areEitherOr = (a: VisitJob, b: VisitJob): boolean =>
-  (a.excludes?.includes(b.id) ?? false) || (b.excludes?.includes(a.id) ?? false)
-
-/** Whether another job that is done takes the place of this one: it is not left for another time then. */
-export const isStoodInFor = (job: VisitJob, jobs: readonly VisitJob[], done: readonly string[]): boolean =>
-  jobs.some((other) => done.includes(other.id) && areEitherOr(job, other))
-
-/**
- * Whether a job that is left should not be advised, since a cheaper one that does the same is left too and can be had.
- * @param left ids of all that are left
- */
-export const isSecondBest = (job: VisitJob, jobs: readonly VisitJob[], left: readonly string[]): boolean =>
-  jobs.some(
-    (other) =>
-      other.id !== job.id &&
-      left.includes(other.id) &&
-      other.isOut !== true &&
-      areEitherOr(job, other) &&
-      (other.price < job.price || job.isOut === true),
-  )
 
 /** Why a job is left out. */
 export type LeftWhy =

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v4 } from 'uuid'
-import { isStoodInFor } from '../../../core/strategy/job/job-choice.ts'
+import { isStoodInFor } from '../../../core/strategy/job/either-or.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
 import { guessedMinor } from '../../../core/strategy/plans/usual-prices.ts'
 import { VISIT_BOUNDS } from '../../../core/log/kinds/visit.ts'
