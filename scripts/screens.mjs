@@ -25,7 +25,14 @@ const SHOTS = [
     whole: true,
     shows: /Nor would|Wear (over|under)/,
   },
-  { name: 'job', path: '/decide?job', bike: 'kite', size: WIDE, whole: true, shows: 'The choice changes' },
+  {
+    name: 'job',
+    path: '/decide?job',
+    bike: 'kite',
+    size: WIDE,
+    whole: true,
+    shows: 'The choice changes at the marks',
+  },
   {
     name: 'sheet',
     path: '/decide?sheet=kite-spring',

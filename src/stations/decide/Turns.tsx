@@ -73,7 +73,7 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
               / reads (the|whatever)/,
               ': $1',
             )}
-            then={sayCall(turn.verdict)}
+            then={sayCall(turn.verdict, units)}
             {...(readings.length > 1 && { p: turn.p })}
             isNow={isSameCall(turn.verdict, verdict)}
           />
@@ -82,7 +82,7 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
           <Row
             key={`${turn.sprocket.part.entry.part} ${turn.sprocket.teeth} ${turn.side}`}
             when={sayTeethTurn(turn)}
-            then={sayCall(turn.verdict)}
+            then={sayCall(turn.verdict, units)}
             p={turn.p}
           />
         ))}

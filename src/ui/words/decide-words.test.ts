@@ -62,7 +62,9 @@ describe('what would change the verdict, in words', () => {
 
   test('every call is words for the middle of a sentence', () => {
     for (const action of ['measure', 'swap-chain', 'ride-on', 'lubricate', 'look-at-teeth'] as const)
-      expect(sayCall(verdict(action))).toMatch(/^[a-z]/)
+      expect(sayCall(verdict(action), 'metric')).toMatch(/^[a-z]/)
+    const soon = { ...verdict('ride-on'), swap: { inKm: { p10: 80, p50: 210, p90: 400 } } }
+    expect(plain(sayCall(soon, 'metric'))).toBe('ride on, swap in about 210 km')
   })
 })
 

@@ -70,7 +70,7 @@ export function sayLeft(why: LeftWhy, nameOf: (id: string) => string, currency: 
     case 'out':
       return 'A part for it cannot be had now.'
     case 'instead':
-      return `${nameOf(why.id)} takes its place.`
+      return `In its place: ${nameOf(why.id).toLowerCase()}.`
     case 'needs':
       return `Makes no sense without: ${sayList(why.ids.map((id) => nameOf(id).toLowerCase()))}.`
     case 'sum':

@@ -4,10 +4,13 @@ import type { TeethTurn } from '../../core/strategy/what-next/teeth-turns.ts'
 import { lengthAtElongation } from '../../core/measure/elongation.ts'
 import type { Verdict } from '../../core/strategy/verdict.ts'
 import type { Units } from '../screen-state.ts'
-import { sayFigure, sayLength, sayLimit } from './numbers.ts'
+import { sayAboutKm, sayFigure, sayLength, sayLimit } from './numbers.ts'
+
+/** A swap that is no further off than this is told with riding on, km. */
+const NEAR_KM = 1000
 
 /** What a verdict asks for, in the middle of a sentence. */
-export function sayCall({ action, swap }: Verdict): string {
+export function sayCall({ action, swap }: Verdict, units: Units): string {
   switch (action) {
     case 'describe-chain':
       return 'enter the chain'
@@ -24,7 +27,10 @@ export function sayCall({ action, swap }: Verdict): string {
     case 'look-at-teeth':
       return 'keep the chain, check the worn teeth'
     case 'ride-on':
-      return swap?.before ? `ride on, swap before ${swap.before.name}` : 'ride on'
+      if (swap?.before) return `ride on, swap before ${swap.before.name}`
+      return swap && swap.inKm.p50 < NEAR_KM
+        ? `ride on, swap in about ${sayAboutKm(swap.inKm.p50, units)}`
+        : 'ride on'
   }
 }
 

@@ -126,7 +126,15 @@ function groundsOf(item: StockItem, facts: FitFacts, bike: TakingBike): readonly
         { about: 'largestCog', kind: within(facts.largestCog, Math.max(0, ...bike.cogs)) },
       ]
     }
-    default:
+    case 'brake-pads':
+    case 'cable':
+    case 'tyre':
+    case 'other':
+      // Nothing is asked of these here, so nothing is known.
+      return [{ about: 'proof', kind: 'unknown' }]
+    case 'drip-lube':
+    case 'wax':
+    case 'degreaser':
       return []
   }
 }

@@ -68,6 +68,7 @@ describe('whether a part fits', () => {
       'does-not',
     ],
     ['degreaser', 'degreaser', {}, 'fits'],
+    ['brake pads, of which nothing is known', 'brake-pads', {}, 'ask'],
   ] as const)('%s', (_, item, facts, says) => {
     expect(fitOf(item, facts, BIKE, false).says).toBe(says)
   })

@@ -116,6 +116,11 @@ export default function Job({ judged }: Props) {
       >
         {name}. <strong className="font-bold">{answer}</strong>
       </Answer>
+      {!judged.teeth && judged.report.chain && (
+        <p role="status" className="text-[0.95rem] text-steel">
+          The teeth are still being worked out: what they ask for is not in the list yet.
+        </p>
+      )}
       {safe.isLeft.length > 0 && (
         <CautionNote>
           Cannot be made safe now: {sayList(safe.isLeft.map(nameOf))}. The bike is not ridden until it is.
