@@ -31,7 +31,7 @@ const SHOTS = [
     bike: 'kite',
     size: WIDE,
     whole: true,
-    shows: 'The choice changes at the marks',
+    shows: 'In its place: new cassette',
   },
   {
     name: 'sheet',
