@@ -25,13 +25,23 @@ export interface TeethTurn {
 }
 
 /** So many cogs are tried: those of which it is least known whether a chain skips on them. */
-const MOST_COGS = 4
+const MOST_COGS = 2
 /** A look less likely than this is not told. */
 const ODD = 0.01
 
 /** Teeth as they would be believed to be if only these draws held. */
-function teethWith(teeth: TeethOutlook, picked: Int32Array, parts: ReadonlySet<string>): TeethOutlook {
-  const pick = (list: Float32Array): Float32Array => Float32Array.from(picked, (n) => list[n] ?? 0)
+function teethWith(
+  teeth: TeethOutlook,
+  picked: Int32Array,
+  parts: ReadonlySet<string>,
+  chain: string,
+): TeethOutlook {
+  const on = teeth.chains[chain]
+  const pick = (list: Float32Array): Float32Array => {
+    const kept = new Float32Array(picked.length)
+    for (let i = 0; i < kept.length; i++) kept[i] = list[picked[i] ?? 0] ?? 0
+    return kept
+  }
   const sprocketWith = (one: SprocketOutlook): SprocketOutlook => {
     const worn = pick(one.worn)
     return { ...one, worn, mean: meanOf(worn), after: intervalOf(Float64Array.from(worn)) }
@@ -45,7 +55,8 @@ function teethWith(teeth: TeethOutlook, picked: Int32Array, parts: ReadonlySet<s
         parts.has(part) ? { ...set, sprockets: set.sprockets.map(sprocketWith) } : set,
       ]),
     ),
-    chains: Object.fromEntries(Object.entries(teeth.chains).map(([id, list]) => [id, pick(list)])),
+    // Only the chain that is on is asked about.
+    chains: on ? { [chain]: pick(on) } : {},
   }
 }
 
@@ -75,6 +86,7 @@ export function teethTurns(
   verdict: Verdict,
 ): readonly TeethTurn[] {
   const parts = new Set(report.sprockets.map(({ part }) => part.entry.part))
+  const chain = report.chain?.part.entry.part ?? ''
   const turns = worthALook(report, teeth).flatMap((sprocket): TeethTurn[] => {
     const outlook = outlookOf(sprocket, teeth)
     if (!outlook) return []
@@ -88,7 +100,11 @@ export function teethTurns(
       const p = meanOf(weights)
       const after =
         p >= ODD
-          ? verdictOf(report, answer, teethWith(teeth, evenlySpaced(weights, weights.length, 0.5), parts))
+          ? verdictOf(
+              report,
+              answer,
+              teethWith(teeth, evenlySpaced(weights, weights.length, 0.5), parts, chain),
+            )
           : undefined
       return after ? [{ word, p, after }] : []
     })
