@@ -57,7 +57,8 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
       <h3 className="font-semibold">What would change this</h3>
       <p className="mt-0.5 mb-2 text-sm text-steel">
         Each tried with all that is known; on the right how likely it is.
-        {tool !== undefined && ` A reading with another tool tells most: ${tool}.`}
+        {tool !== undefined &&
+          ` The next reading is tried with a tool that has not read this chain yet: ${tool}.`}
       </p>
       {fault !== undefined && <p className="text-rust">{fault}</p>}
       {reading && !readings && fault === undefined && (
@@ -102,6 +103,11 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
             />
           )}
       </ul>
+      {judged.answer.conflict && (
+        <p className="mt-2 text-[0.95rem]">
+          Two instruments disagree: what the next reading would do is not known until that is settled.
+        </p>
+      )}
       {judged.answer.surprise && (
         <p className="mt-2 text-[0.95rem]">
           First{' '}

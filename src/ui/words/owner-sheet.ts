@@ -25,6 +25,9 @@ import {
 } from './numbers.ts'
 import { sayLastReading, sayLimitDates, sayNextLook } from './verdict.tsx'
 
+/** A new chain of which nothing is known is measured after so many km. A judgement. */
+const FIRST_LOOK_KM = 500
+
 /** What was found on a drivetrain, sentence by sentence, for somebody who was not there. */
 export function sayFindings(
   report: BikeReport,
@@ -53,32 +56,33 @@ export function sayFindings(
   ]
 }
 
-/** How far a new chain will go, and when it is to be looked at: km, by what is known of this rider's chains. */
-export interface NewChainOutlook {
-  readonly toLimitKm: Interval
+/**
+ * What to expect of a new chain.
+ * @param km how far it will go; undefined where that is not known
+ */
+export function sayNewChain(
+  { now, plan }: BikeReport,
+  km: Interval | undefined,
+  units: Units,
+): readonly string[] {
+  if (!km) return [`The new chain: measure it after about ${sayAboutKm(FIRST_LOOK_KM, units)}.`]
+  const dayAfter = (distance: number): string =>
+    plan.weeklyKm > 0 ? `, around ${sayDay(addDays(now, (7 * distance) / plan.weeklyKm), now)}` : ''
+  const { p10, p50, p90 } = km
+  return [
+    `The new chain: measure it after about ${sayAboutKm(p10, units)}${dayAfter(p10)}.`,
+    `It will probably last ${sayAboutKm(p10, units)} to ${sayAboutKm(p90, units)}; about half such chains are at their limit after ${sayAboutKm(p50, units)}${dayAfter(p50)}.`,
+  ]
 }
 
-/**
- * What to expect from now on.
- * @param newChain where a new chain went on at the visit
- */
+/** What to expect from now on of a chain that stays on. */
 export function sayExpected(
   report: BikeReport,
   answer: WearAnswer | undefined,
   verdict: Verdict,
-  newChain: NewChainOutlook | undefined,
   units: Units,
 ): readonly string[] {
-  const { now, plan } = report
-  const dayAfter = (km: number): string =>
-    plan.weeklyKm > 0 ? `, around ${sayDay(addDays(now, (7 * km) / plan.weeklyKm), now)}` : ''
-  if (newChain) {
-    const { p10, p50, p90 } = newChain.toLimitKm
-    return [
-      `The new chain: measure it after about ${sayAboutKm(p10, units)}${dayAfter(p10)}.`,
-      `It will probably last ${sayAboutKm(p10, units)} to ${sayAboutKm(p90, units)}; about half such chains are at their limit after ${sayAboutKm(p50, units)}${dayAfter(p50)}.`,
-    ]
-  }
+  const { now } = report
   const look = sayNextLook(verdict, units, now)
   const lube = lubeAhead(report, answer)
   return [

@@ -7,7 +7,7 @@ import { replay } from '../../log/replay.ts'
 import type { TeethOutlook } from '../../teeth/teeth-outlook.ts'
 import type { KeptDraws } from '../../wear/kept-draws.ts'
 import { inParts, lubeUses, plansAsk, pricesOf } from './plans-ask.ts'
-import { plansFor } from './plans.ts'
+import { isSamePlan, planOf, plansFor, policyFields } from './plans.ts'
 import { usualPrices } from './usual-prices.ts'
 import { COUNTED, mergeLives, oneLife, plansSteps, type PlansAsk } from './plans-steps.ts'
 
@@ -129,6 +129,16 @@ describe('what is asked, by the log', () => {
       plansFor({ limit, hasSingles, hasLargerRing: false }).map(({ id }) => id)
     expect(ids(0.75, false)).not.toEqual(expect.arrayContaining(['own', 'single-cogs']))
     expect(ids(0.6, true)).toEqual(expect.arrayContaining(['own', 'single-cogs']))
+  })
+
+  test('every plan that is written down is the same when it is read, on wax as on drip lube', () => {
+    for (const isWaxed of [false, true])
+      for (const plan of plansFor({ limit: 0.6, hasSingles: true, hasLargerRing: true }))
+        expect(isSamePlan(planOf(policyFields(plan, isWaxed), isWaxed), plan)).toBe(true)
+    // Who keeps to the lube that is on has chosen none: waxing later is no other plan.
+    const [early] = plansFor({ limit: 0.5, hasSingles: false, hasLargerRing: false })
+    if (!early) throw new Error('no plan')
+    expect(isSamePlan(planOf(policyFields(early, false), true), early)).toBe(true)
   })
 
   test('a bike without a chain has nothing to compare', () => {

@@ -128,5 +128,6 @@ export const policyFields = (
   ...(isSingly && { isSingly }),
   ...(isHard && { isHard }),
   ...(isLargerRing && { isLargerRing }),
-  lube: isWaxed === isOtherLube ? 'drip' : 'wax',
+  // Who keeps to the lube that is on has chosen none.
+  ...(isOtherLube && { lube: isWaxed ? 'drip' : 'wax' }),
 })

@@ -1,14 +1,7 @@
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { roadAhead } from '../../../core/exposure/road-ahead.ts'
-import type { VisitJob } from '../../../core/log/kinds/visit.ts'
-import { isSecondBest, isStoodInFor } from '../../../core/strategy/job/either-or.ts'
+import { closeJobs, newChainKm } from '../../../core/strategy/job/close-visit.ts'
 import { whyLeft, type SumStep } from '../../../core/strategy/job/job-choice.ts'
-import { askedAt } from '../../../core/strategy/rider-ask.ts'
-import { chainAhead } from '../../../core/strategy/what-next/chain-ahead.ts'
-import { intervalOf } from '../../../core/stats/interval.ts'
-import { addDays } from '../../../core/units/days.ts'
-import { keptChain } from '../../../core/wear/kept-draws.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useDrawsOf } from '../../../session/use-forecasts.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
@@ -18,7 +11,7 @@ import { sheetAddress } from '../../../ui/places.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useOnce } from '../../../ui/use-once.ts'
 import { sayBy, sayLeft } from '../../../ui/words/job-words.ts'
-import { sayCautions, sayExpected, sayFindings, type NewChainOutlook } from '../../../ui/words/owner-sheet.ts'
+import { sayCautions, sayExpected, sayFindings, sayNewChain } from '../../../ui/words/owner-sheet.ts'
 import type { Job } from './use-job.ts'
 
 interface Props {
@@ -29,22 +22,6 @@ interface Props {
   readonly onDone: () => void
 }
 
-/** Advice without a distance of its own is due after so many km. A judgement. */
-const NEXT_VISIT_KM = 1000
-
-/** How far a new chain of this rider goes on this bike's road. */
-function useNewChain({ report }: Props['judged']): NewChainOutlook | undefined {
-  const draws = useDrawsOf(report.chain?.part.entry.part)
-  return useMemo(() => {
-    if (!draws || !report.chain) return undefined
-    const now = askedAt(report.now)
-    const road = roadAhead(report.bike, report.chain.story, report.plan, now)
-    // No chain has this name: it is drawn as any new one of the rider's.
-    const { toLimitKm } = chainAhead(draws, keptChain(draws, ''), road, report.limit.percent)
-    return { toLimitKm: intervalOf(toLimitKm) }
-  }, [draws, report])
-}
-
 /** What was done and what was left, and with it the owner's sheet. */
 export function FinishVisit({ judged, job, steps, onDone }: Props) {
   const { garage, now, record } = useOpenLog()
@@ -52,7 +29,8 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
   const navigate = useNavigate()
   const { report, answer, verdict } = judged
   const { draft, list, chosen, startAnew } = job
-  const newChain = useNewChain(judged)
+  const draws = useDrawsOf(report.chain?.part.entry.part)
+  const newChain = useMemo(() => newChainKm(report, draws), [report, draws])
   const nameOf = (id: string): string => draft.jobs.find((one) => one.id === id)?.name ?? id
   const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(chosen.chosen))
   const whyOf = (id: string): string =>
@@ -62,23 +40,7 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
   const [whys, setWhys] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(draft.jobs.map(({ id }) => [id, whyOf(id)])),
   )
-  const left = draft.jobs.flatMap(({ id }) => (done.has(id) ? [] : [id]))
-  const outcomeOf = (one: VisitJob): VisitJob => {
-    if (done.has(one.id)) return { ...one, outcome: 'done' }
-    if (isStoodInFor(one, draft.jobs, [...done]) || isSecondBest(one, draft.jobs, left))
-      return { ...one, outcome: 'open' }
-    const byKm = one.byKm ?? (one.isSafety ? undefined : NEXT_VISIT_KM)
-    const { weeklyKm } = report.plan
-    const why = whys[one.id]?.trim()
-    return {
-      ...one,
-      outcome: 'left',
-      ...(why && { why }),
-      ...(byKm !== undefined && { byKm }),
-      ...(byKm !== undefined && weeklyKm > 0 && { byDay: addDays(now, (7 * byKm) / weeklyKm) }),
-    }
-  }
-  const jobs = draft.jobs.map(outcomeOf)
+  const jobs = closeJobs(draft.jobs, done, whys, { now, weeklyKm: report.plan.weeklyKm })
   const [save, isSaving] = useOnce(async () => {
     const isChainNew = done.has('chain')
     const written = await record(
@@ -90,7 +52,9 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
           bike: report.bike.entry.bike,
           jobs,
           found: sayFindings(report, answer, verdict, garage, units),
-          expect: sayExpected(report, answer, verdict, isChainNew ? newChain : undefined, units),
+          expect: isChainNew
+            ? sayNewChain(report, newChain, units)
+            : sayExpected(report, answer, verdict, units),
           cautions: sayCautions(verdict, isChainNew),
           isClosed: true,
         },

@@ -13,7 +13,7 @@ import { Section } from '../../../ui/parts/Section.tsx'
 import { Sheet } from '../../../ui/parts/Sheet.tsx'
 import { STATIONS } from '../../../ui/places.ts'
 import { COMMON_JOBS } from '../../../ui/words/job-words.ts'
-import { minorPerMajor, sayExactMoney } from '../../../ui/words/money.ts'
+import { sayExactMoney } from '../../../ui/words/money.ts'
 import { sayList } from '../../../ui/words/numbers.ts'
 import { Alternatives } from './Alternatives.tsx'
 import { FinishVisit } from './FinishVisit.tsx'
@@ -163,7 +163,7 @@ export default function Job({ judged }: Props) {
             key={editing.id}
             one={editing}
             others={draft.jobs.filter(({ id }) => id !== editing.id)}
-            unit={minorPerMajor(draft.currency) || unit}
+            unit={unit}
             currency={draft.currency}
             onSave={(one) => {
               job.setJob(one)

@@ -24,7 +24,6 @@ export function useJob({
   const { garage, world } = useOpenLog()
   const { bike } = report.bike.entry
   const { prices, currency } = useMemo(() => pricesOf(garage, report), [garage, report])
-  const unit = minorPerMajor(currency)
   const fresh = useMemo(
     (): Omit<JobDraft, 'visit'> => ({
       currency,
@@ -33,11 +32,13 @@ export function useJob({
       safetyTimes: SAFETY_TIMES,
       jobs: firstJobs(proposedJobs(garage, report, answer, teeth, prices), report.advice, verdict),
     }),
-    [garage, report, answer, teeth, prices, currency, unit, verdict],
+    [garage, report, answer, teeth, prices, currency, verdict],
   )
   const [visit] = useState<string>(() => v4())
   const [kept, setKept] = useState(() => recallJob(world, bike))
   const draft: JobDraft = kept ?? { visit, ...fresh }
+  // By its own currency: prices may have been given another since it was begun.
+  const unit = minorPerMajor(draft.currency)
   const change = (next: Partial<JobDraft>): void => {
     const whole = { ...draft, ...next }
     keepJob(world, bike, whole)
@@ -70,7 +71,6 @@ export function useJob({
     },
     isKept: kept !== undefined,
     steps,
-    progress: tried.progress,
     fault: tried.fault,
     chosen,
     safe: useMemo(() => leastSafe(list), [list]),

@@ -7,6 +7,8 @@ import { Stepper } from '../../../ui/parts/Stepper.tsx'
 
 interface Props {
   readonly start: PolicyFields
+  /** The chain is waxed now. */
+  readonly isWaxed: boolean
   readonly hasSingles: boolean
   readonly onTry: (policy: PolicyFields) => void
 }
@@ -17,7 +19,7 @@ const YES_NO = [
 ] as const
 
 /** A plan of the rider's own, to compare before it is followed. */
-export function OwnPlan({ start, hasSingles, onTry }: Props) {
+export function OwnPlan({ start, isWaxed, hasSingles, onTry }: Props) {
   const [plan, setPlan] = useState(start)
   const set = (change: Partial<PolicyFields>) => setPlan((before) => ({ ...before, ...change }))
   const flag = (name: 'isHard' | 'isSingly' | 'isLargerRing', legend: string) => (
@@ -61,7 +63,7 @@ export function OwnPlan({ start, hasSingles, onTry }: Props) {
       )}
       <Choice<'wax' | 'drip'>
         legend="Lube"
-        value={plan.lube ?? 'drip'}
+        value={plan.lube ?? (isWaxed ? 'wax' : 'drip')}
         options={[
           { value: 'drip', label: 'drip lube' },
           { value: 'wax', label: 'hot wax' },

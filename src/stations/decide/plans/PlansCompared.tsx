@@ -185,6 +185,7 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
               </summary>
               <OwnPlan
                 start={policyFields(plans.now ?? life, lube.isWaxed)}
+                isWaxed={lube.isWaxed}
                 hasSingles={ask.soldSingly.some(Boolean)}
                 onTry={plans.tryOwn}
               />
