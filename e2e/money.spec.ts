@@ -179,7 +179,7 @@ test('the shelf by count, what fits, what to buy, and a supplier that is not alw
   await bought.getByRole('button', { name: 'Save' }).click()
   await expect(chain).toContainText('last paid €28')
   await stock.getByRole('button', { name: 'Use one Plain chain, 11 speeds on Heron' }).click()
-  await expect(page.getByText('One chain used on Heron.')).toBeVisible()
+  await expect(page.getByText('One chain used on Heron.', { exact: true })).toBeVisible()
   await page.keyboard.press('u')
   await expectAccessible(page)
 
