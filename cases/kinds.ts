@@ -24,6 +24,7 @@ import { doubtfulDay, type DoubtfulDay } from '../src/formats/rides/doubtful-day
 import type { RecordedRide } from '../src/formats/rides/recorded-ride.ts'
 import { figure, kind, type Output, type Runner } from './kind.ts'
 import { SESSION_KINDS } from './session-kinds.ts'
+import { FAULT_KINDS } from './fault-kinds.ts'
 import { GEARING_KINDS } from './gearing-kinds.ts'
 import { STRATEGY_KINDS } from './strategy-kinds.ts'
 import { TEETH_KINDS } from './teeth-kinds.ts'
@@ -240,6 +241,7 @@ const RUNNERS: Readonly<Record<string, Runner>> = {
   ...TEETH_KINDS,
   ...SESSION_KINDS,
   ...STRATEGY_KINDS,
+  ...FAULT_KINDS,
   ...GEARING_KINDS,
   'lube.clock': kind(
     object({

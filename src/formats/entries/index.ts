@@ -29,6 +29,9 @@ import { linkCheckSchema } from './link-check.ts'
 import { lubeCheckSchema } from './lube-check.ts'
 import { sessionSchema } from './session.ts'
 import { limitSchema } from './limit.ts'
+import { faultSchema } from './fault.ts'
+import { mishapSchema } from './mishap.ts'
+import { gearingSchema } from './gearing.ts'
 import { planSchema } from './plan.ts'
 import { eventSchema } from './event.ts'
 import { withdrawSchema } from './withdraw.ts'
@@ -63,6 +66,9 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   stock: stockSchema,
   'stock-move': stockMoveSchema,
   paid: paidSchema,
+  fault: faultSchema,
+  mishap: mishapSchema,
+  gearing: gearingSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

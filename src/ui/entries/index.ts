@@ -14,6 +14,9 @@ import { policy } from './policy.ts'
 import { visit } from './visit.ts'
 import { stock } from './stock.ts'
 import { stockMove } from './stock-move.ts'
+import { fault } from './fault.ts'
+import { gearing } from './gearing.ts'
+import { mishap } from './mishap.ts'
 import { paid } from './paid.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
@@ -67,6 +70,9 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   stock,
   'stock-move': stockMove,
   paid,
+  fault,
+  mishap,
+  gearing,
   limit,
   plan,
   withdraw,

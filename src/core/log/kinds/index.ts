@@ -27,6 +27,9 @@ import { visit } from './visit.ts'
 import { stock } from './stock.ts'
 import { stockMove } from './stock-move.ts'
 import { paid } from './paid.ts'
+import { fault } from './fault.ts'
+import { mishap } from './mishap.ts'
+import { gearing } from './gearing.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -62,6 +65,9 @@ export const KINDS = {
   stock,
   'stock-move': stockMove,
   paid,
+  fault,
+  mishap,
+  gearing,
   plan,
   event,
   withdraw,

@@ -1,0 +1,135 @@
+import { isWet } from '../../exposure/conditions.ts'
+import { ridesDuring, totalKm } from '../../exposure/distance.ts'
+import type { FaultFacts } from '../../faults/base-rates.ts'
+import type { Need } from '../../faults/network.ts'
+import { SHIFTING, type ShiftCause } from '../../faults/shifting-network.ts'
+import type { BikeId, IsoTime } from '../../log/entry.ts'
+import { fittedLink, fittedParts, openFitting, type Garage, type PartState } from '../../log/garage.ts'
+import type { FaultEntry } from '../../log/kinds/fault.ts'
+import type { BikeEntry } from '../../log/kinds/bike.ts'
+import { limitKey } from '../../measure/posterior.ts'
+import { normalCdf } from '../../stats/normal.ts'
+import type { TeethOutlook } from '../../teeth/teeth-outlook.ts'
+import { daysBetween } from '../../units/days.ts'
+import type { WearAnswer } from '../../wear/outlook.ts'
+import { closingsOf } from '../fitting-checks.ts'
+import type { BikeReport } from './bike-report.ts'
+import { cogRisks } from './teeth-facts.ts'
+
+/** A fall or another wheel is thought of for so long, days. Ours. */
+const MISHAP_DAYS = 60
+/** A chain under this is hardly worn, %. */
+const FRESH_PERCENT = 0.25
+/** From the middle to the 95th percentile of a normal distribution, in standard deviations. */
+const SD_TO_P95 = 1.645
+
+/** The faults of a log as they stand: the last word on each, the first first. */
+export const faultsOf = (garage: Garage): readonly FaultEntry[] =>
+  [...garage.listed.fault.values()]
+    .flatMap((list) => list.at(-1) ?? [])
+    .sort((a, b) => (a.at < b.at ? -1 : 1))
+
+/** A mended fault that was not asked about since, though the bike was ridden: whether it is gone is asked once. */
+export function faultToAskAfter(garage: Garage, bike: BikeId): FaultEntry | undefined {
+  const rides = garage.bikes.get(bike)?.rides ?? []
+  return faultsOf(garage).findLast(
+    (fault) =>
+      fault.bike === bike &&
+      fault.outcome === 'mended' &&
+      fault.afterwards === undefined &&
+      rides.some(({ at }) => at > fault.at),
+  )
+}
+
+/** What was found and not mended yet on a bike, the newest of its kind; a later fault that was mended ends it. */
+export function openFault(garage: Garage, bike: BikeId): FaultEntry | undefined {
+  const last = faultsOf(garage).findLast((fault) => fault.bike === bike && fault.about === 'shifting')
+  return last && (last.outcome === 'not-mended' || last.afterwards === 'still-there') ? last : undefined
+}
+
+/** What a bike has, as far as faults go. */
+export function needsOf(garage: Garage, { bike, speeds, shifting, brakes }: BikeEntry): ReadonlySet<Need> {
+  const has = new Set<Need>()
+  // A bike with one cog has a derailleur only in name; a hub gear's cable moves nothing on the cogs.
+  if (speeds > 1 && shifting !== 'hub-gear' && shifting !== 'none') has.add('derailleur')
+  if (has.has('derailleur') && shifting === 'cable') has.add('cable')
+  if (has.has('derailleur') && shifting === 'electric') has.add('electric')
+  if (fittedParts(garage, bike, 'ring').length > 1) has.add('two-rings')
+  if (brakes !== 'rim') has.add('disc')
+  return has
+}
+
+/** Distance since a part went on a bike that was ridden before; undefined where it may have come with the bike. */
+function kmSinceFitted(garage: Garage, bike: BikeId, part: PartState | undefined): number | undefined {
+  const from = part && openFitting(part)?.from
+  const rides = garage.bikes.get(bike)?.rides ?? []
+  if (part === undefined || from === undefined || !rides.some(({ at }) => at < from)) return undefined
+  const before = part.fittings.slice(0, -1).length > 0
+  return before ? Infinity : totalKm(ridesDuring(rides, from))
+}
+
+/** The chance that the chain is past its limit, and that it is hardly worn. */
+function chainWear({ limit, chain }: BikeReport, answer: WearAnswer | undefined) {
+  if (!answer || chain?.lastReadingAt === undefined) return {}
+  const { mean, p95, pAbove } = answer.now
+  const sd = Math.max(0.01, (p95 - mean) / SD_TO_P95)
+  return {
+    chainPast: pAbove[limitKey(limit.percent)] ?? 0,
+    chainFresh: normalCdf((FRESH_PERCENT - mean) / sd),
+  }
+}
+
+const isShiftCause = (cause: string): cause is ShiftCause => cause in SHIFTING.causes
+
+const isRecent = (at: IsoTime, now: IsoTime): boolean => at <= now && daysBetween(at, now) <= MISHAP_DAYS
+
+/**
+ * What a bike's log says that bears on a fault.
+ * @param answer the wear model's on the chain; absent while it is being worked out
+ * @param teeth absent while that is being worked out
+ */
+export function faultFacts(
+  garage: Garage,
+  report: BikeReport,
+  answer: WearAnswer | undefined,
+  teeth: TeethOutlook | undefined,
+): FaultFacts {
+  const { bike, now, chain } = report
+  const { entry } = bike
+  const risks =
+    teeth &&
+    cogRisks(report, teeth).flatMap(({ teeth: cog, now: p }) => (p === undefined ? [] : { teeth: cog, p }))
+  const isNewChain = chain?.spec.past === 'new'
+  const kmOnChain = isNewChain ? kmSinceFitted(garage, entry.bike, chain?.part) : undefined
+  const kmOnCassette = kmSinceFitted(garage, entry.bike, fittedParts(garage, entry.bike, 'cassette')[0])
+  const { lube, story } = chain ?? {}
+  const link = fittedLink(garage, entry.bike)
+  const mishaps = (garage.listed.mishap.get(entry.bike) ?? []).filter(({ at }) => isRecent(at, now))
+  const found = (isHere: boolean): readonly ShiftCause[] =>
+    faultsOf(garage)
+      .filter(({ bike: of, outcome }) => (of === entry.bike) === isHere && outcome !== 'open')
+      .filter(({ afterwards }) => afterwards !== 'still-there')
+      .flatMap((fault) => fault.found.filter(isShiftCause))
+  return {
+    has: needsOf(garage, entry),
+    ...chainWear(report, answer),
+    ...(risks && risks.length > 0 && { cogRisks: risks }),
+    ...(kmOnChain !== undefined && { kmOnChain }),
+    ...(kmOnCassette !== undefined && { kmOnCassette }),
+    ...(lube && { lubeUsed: lube.clock.due ? Math.max(1, lube.clock.used) : lube.clock.used }),
+    ...(lube &&
+      story && {
+        wetRidesSinceLube: story.rides.filter(({ at, ride }) => at >= lube.since && isWet(ride.condition))
+          .length,
+      }),
+    ...(link?.entry.spec.type === 'joining-link' && {
+      isLinkOverused: closingsOf(link) > link.entry.spec.closingsAllowed,
+    }),
+    ...(chain && { hasStiffLink: chain.badLinks.some(({ fault }) => fault === 'stiff-link') }),
+    hadCrash: mishaps.some(({ what }) => what === 'crash'),
+    hadWheelChange: mishaps.some(({ what }) => what === 'wheel-change'),
+    isMismatched: chain !== undefined && entry.speeds > 1 && chain.spec.speeds !== entry.speeds,
+    foundHere: found(true),
+    foundElsewhere: found(false),
+  }
+}

@@ -1,0 +1,29 @@
+import { array, object } from 'yup'
+import { NOISES } from '../../core/faults/noise-network.ts'
+import { SHIFTING } from '../../core/faults/shifting-network.ts'
+import { FAULT_BOUNDS, FAULT_OUTCOMES } from '../../core/log/kinds/fault.ts'
+import { entry, line, maybeOneOf, oneOf, teeth, thingId } from './checks.ts'
+
+const CAUSES = [...Object.keys(SHIFTING.causes), ...Object.keys(NOISES.causes)]
+
+/** The fields of a fault that was looked for. Findings are kept by name: a later app may know more of them. */
+export const faultSchema = entry('fault', {
+  fault: thingId(),
+  bike: thingId(),
+  about: oneOf(['shifting', 'noise']),
+  answers: array(
+    object({
+      finding: line(FAULT_BOUNDS.nameLetters).min(1),
+      said: array(line(FAULT_BOUNDS.nameLetters).min(1)).strict().required().max(FAULT_BOUNDS.values),
+    })
+      .noUnknown()
+      .required(),
+  )
+    .strict()
+    .required()
+    .max(FAULT_BOUNDS.answers),
+  cogs: array(teeth()).strict().max(FAULT_BOUNDS.cogs).optional(),
+  found: array(oneOf(CAUSES)).strict().required().max(FAULT_BOUNDS.found),
+  outcome: oneOf(FAULT_OUTCOMES),
+  afterwards: maybeOneOf(['gone', 'still-there', 'not-sure']),
+})
