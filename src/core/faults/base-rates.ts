@@ -1,4 +1,5 @@
 import { chancesOf, type Need } from './network.ts'
+import { cogsSaid } from './cogs-said.ts'
 import type { Answer, Answers } from './infer.ts'
 import { SHIFTING, type ShiftCause, type ShiftFinding } from './shifting-network.ts'
 
@@ -23,6 +24,8 @@ export interface FaultFacts {
   /** A fall, and another wheel, within the last weeks or not. */
   readonly hadCrash?: boolean
   readonly hadWheelChange?: boolean
+  /** Cogs that slipped on the road under the chain that is on, by tooth count; and all of the bike's. */
+  readonly slippedOn?: { readonly cogs: readonly number[]; readonly of: readonly number[] }
   /** The chain is made for another number of speeds than the bike has. */
   readonly isMismatched?: boolean
   /** What was found before: on this bike, and on the rider's others. */
@@ -75,11 +78,13 @@ function gaugeAnswer({ chainPast: past, chainFresh: fresh }: FaultFacts): Answer
 
 /** What the log answers by itself. */
 function knownAnswers(facts: FaultFacts): Answers<ShiftFinding> {
-  const { kmOnChain, kmOnCassette, hadCrash, hadWheelChange, hasStiffLink, isMismatched } = facts
+  const { slippedOn, kmOnChain, kmOnCassette, hadCrash, hadWheelChange, hasStiffLink, isMismatched } = facts
   const gauge = gaugeAnswer(facts)
+  const cogs = slippedOn && cogsSaid(slippedOn.cogs, slippedOn.of)
   const yesNo = (is: boolean): string => (is ? 'yes' : 'no')
   return {
     ...(gauge && { gauge }),
+    ...(cogs && { slips: 'yes', cogs }),
     ...(kmOnChain !== undefined && { 'new-chain': yesNo(kmOnChain < JUST_FITTED_KM) }),
     ...(kmOnCassette !== undefined && { 'new-cassette': yesNo(kmOnCassette < JUST_FITTED_KM) }),
     ...(hadCrash && { crash: 'yes' }),

@@ -27,7 +27,11 @@ function verdict(facts: Facts): Verdict | undefined {
   if (facts.isAwaited && !brokenLink(facts)) return undefined
   for (const rule of RULES) {
     const proposal = rule(facts)
-    if (proposal) return withTimes(withAdvice(withLinks(withQuestion(proposal, facts), facts), facts), facts)
+    if (proposal)
+      return withTimes(
+        withAdvice(withFault(withLinks(withQuestion(proposal, facts), facts), facts), facts),
+        facts,
+      )
   }
   return undefined
 }
@@ -52,6 +56,17 @@ function withLinks(proposal: Proposal, { chain }: Facts): Proposal {
   return {
     ...proposal,
     reasons: [...reasons.slice(0, at), { kind: 'bad-links', found: chain.badLinks }, ...reasons.slice(at)],
+  }
+}
+
+/** A fault that was found and not mended stands beside any verdict: first where nothing else is to be done. */
+function withFault(proposal: Proposal, { report: { fault } }: Facts): Proposal {
+  if (!fault) return proposal
+  const at = proposal.action === 'ride-on' ? 0 : 1
+  const { reasons } = proposal
+  return {
+    ...proposal,
+    reasons: [...reasons.slice(0, at), { kind: 'fault-open', found: fault.found }, ...reasons.slice(at)],
   }
 }
 

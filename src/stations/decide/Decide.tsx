@@ -86,6 +86,11 @@ function Why({ judged, wait, currency }: WhyProps) {
       </ol>
       {runnerUp !== undefined && <p className="mt-3 leading-snug">{runnerUp}</p>}
       <Turns judged={judged} />
+      <p className="no-print mt-3 text-[0.95rem]">
+        <Link to={STATIONS.faults.path} className="underline underline-offset-4">
+          It slips or skips, and this does not explain it? Find the fault.
+        </Link>
+      </p>
     </Section>
   )
 }

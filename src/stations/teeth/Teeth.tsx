@@ -139,6 +139,11 @@ export default function Teeth() {
             The % is the chain’s elongation that the teeth have shaped themselves to. The range below it holds
             8 times in 10. The chance is that a chain skips under one hard push.
           </p>
+          <p className="no-print mt-2 text-[0.95rem]">
+            <Link to={STATIONS.faults.path} className="underline underline-offset-4">
+              It slips, and you are not sure that it is the teeth? Find the fault.
+            </Link>
+          </p>
           {teeth && <OwnNumbers {...teeth} />}
         </section>
         <section id="looks" tabIndex={-1} className="min-w-0 scroll-mt-4 outline-none" aria-label="Checks">

@@ -19,6 +19,7 @@ import { DUE_MARKS } from '../../ui/road/marks.ts'
 import { sharedScale } from './shared-scale.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import { UnsavedNote } from './UnsavedNote.tsx'
+import { AfterRepair } from './AfterRepair.tsx'
 import { AfterRide } from './AfterRide.tsx'
 import { ComingUp } from './ComingUp.tsx'
 import { useForecasts } from '../../session/use-forecasts.ts'
@@ -227,6 +228,7 @@ export default function Today() {
         ))}
       </ul>
       <AfterRide reports={lines.map(({ report }) => report)} />
+      <AfterRepair bikes={lines.map(({ report }) => report.bike.entry)} />
       <ComingUp bikes={lines} />
       <UnsavedNote />
     </>

@@ -7,6 +7,7 @@ import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { LinkCheckEntry } from '../../core/log/kinds/link-check.ts'
 import type { Units } from '../screen-state.ts'
+import { sayCause } from './faults/causes.ts'
 import { SHORT_INSTRUMENT, toolName } from './names.ts'
 import { LINK_FAULT_ADVICE, LINK_FAULT_NAMES } from './wash-words.ts'
 import { saySurprise } from './surprise.ts'
@@ -114,6 +115,10 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
       return 'One look was not what was expected: the question about it, on Gauge, is open.'
     case 'bad-links':
       return sayBadLinks(reason.found)
+    case 'fault-open':
+      return reason.found.length > 0
+        ? `Found and not mended yet: ${sayList(reason.found.map(sayCause))}.`
+        : 'It is still not mended: look for the fault again.'
     case 'advice-due':
       return `Left at an earlier visit and due now: ${sayList(reason.jobs)}.`
     case 'lube-unknown':

@@ -1,6 +1,7 @@
 import { ridesDuring, totalKm } from '../../exposure/distance.ts'
 import { ridingPlan, type RidingPlan } from '../../exposure/riding-plan.ts'
 import type { IsoTime, ToolId } from '../../log/entry.ts'
+import type { FaultEntry } from '../../log/kinds/fault.ts'
 import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
 import { fittedChain, openFitting, type BikeState, type Garage, type PartState } from '../../log/garage.ts'
 import type { PlacedReading } from '../../measure/disagreement.ts'
@@ -14,6 +15,7 @@ import { placedReading, toolBiases } from './chain-evidence.ts'
 import { chainFacts, isSameList, type ChainFacts } from './chain-facts.ts'
 import { lubeFacts, type LubeFacts } from './lube.ts'
 import { livesOf } from './own-lives.ts'
+import { openFault } from './faults-found.ts'
 import { nextLookQuestion } from './next-look.ts'
 import { sprocketsOf, type Sprocket } from './sprockets.ts'
 
@@ -48,6 +50,8 @@ export interface BikeReport {
   /** What was left at earlier visits and not done since, what is due first. */
   readonly advice: readonly OpenAdvice[]
   readonly chain?: ChainReport
+  /** What was found to be at fault and is not mended yet. */
+  readonly fault?: FaultEntry
 }
 
 function chainReport(
@@ -78,6 +82,7 @@ function chainReport(
 function made(garage: Garage, bike: BikeState, chain: ChainFacts | undefined, now: IsoTime): BikeReport {
   const { entry, rides } = bike
   const limit = bikeLimit(garage, bike)
+  const fault = openFault(garage, entry.bike)
   const report = chain && chainReport(garage, bike, chain, limit, now)
   return {
     bike,
@@ -89,6 +94,7 @@ function made(garage: Garage, bike: BikeState, chain: ChainFacts | undefined, no
     sprockets: sprocketsOf(garage, entry.bike),
     advice: openAdvice(garage, bike, now),
     ...(report && { chain: report }),
+    ...(fault && { fault }),
   }
 }
 
@@ -111,6 +117,7 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
     tools,
     garage.listed['link-check'],
     garage.listed.visit,
+    garage.listed.fault,
     livesOf(garage),
   ]
   const before = reports.get(bike)

@@ -5,7 +5,6 @@ import type { Need } from '../../faults/network.ts'
 import { SHIFTING, type ShiftCause } from '../../faults/shifting-network.ts'
 import type { BikeId, IsoTime } from '../../log/entry.ts'
 import { fittedLink, fittedParts, openFitting, type Garage, type PartState } from '../../log/garage.ts'
-import type { FaultEntry } from '../../log/kinds/fault.ts'
 import type { BikeEntry } from '../../log/kinds/bike.ts'
 import { limitKey } from '../../measure/posterior.ts'
 import { normalCdf } from '../../stats/normal.ts'
@@ -14,6 +13,7 @@ import { daysBetween } from '../../units/days.ts'
 import type { WearAnswer } from '../../wear/outlook.ts'
 import { closingsOf } from '../fitting-checks.ts'
 import type { BikeReport } from './bike-report.ts'
+import { faultsOf } from './faults-found.ts'
 import { cogRisks } from './teeth-facts.ts'
 
 /** A fall or another wheel is thought of for so long, days. Ours. */
@@ -23,28 +23,18 @@ const FRESH_PERCENT = 0.25
 /** From the middle to the 95th percentile of a normal distribution, in standard deviations. */
 const SD_TO_P95 = 1.645
 
-/** The faults of a log as they stand: the last word on each, the first first. */
-export const faultsOf = (garage: Garage): readonly FaultEntry[] =>
-  [...garage.listed.fault.values()]
-    .flatMap((list) => list.at(-1) ?? [])
-    .sort((a, b) => (a.at < b.at ? -1 : 1))
-
-/** A mended fault that was not asked about since, though the bike was ridden: whether it is gone is asked once. */
-export function faultToAskAfter(garage: Garage, bike: BikeId): FaultEntry | undefined {
-  const rides = garage.bikes.get(bike)?.rides ?? []
-  return faultsOf(garage).findLast(
-    (fault) =>
-      fault.bike === bike &&
-      fault.outcome === 'mended' &&
-      fault.afterwards === undefined &&
-      rides.some(({ at }) => at > fault.at),
-  )
-}
-
-/** What was found and not mended yet on a bike, the newest of its kind; a later fault that was mended ends it. */
-export function openFault(garage: Garage, bike: BikeId): FaultEntry | undefined {
-  const last = faultsOf(garage).findLast((fault) => fault.bike === bike && fault.about === 'shifting')
-  return last && (last.outcome === 'not-mended' || last.afterwards === 'still-there') ? last : undefined
+/** The cogs that slipped on the road since the chain that is on was fitted. */
+function slippedOn(garage: Garage, { sprockets, chain }: BikeReport): FaultFacts['slippedOn'] {
+  const ofBike = sprockets.filter(({ role }) => role === 'cog')
+  const cogs = ofBike.flatMap(({ part, teeth }) => {
+    const last = garage.listed['cog-test']
+      .get(part.entry.part)
+      ?.findLast(
+        ({ cog, by, at }) => cog === teeth && by === 'ride' && chain !== undefined && at >= chain.fittedAt,
+      )
+    return last?.result === 'slipped' ? teeth : []
+  })
+  return cogs.length > 0 ? { cogs, of: ofBike.map(({ teeth }) => teeth) } : undefined
 }
 
 /** What a bike has, as far as faults go. */
@@ -99,6 +89,7 @@ export function faultFacts(
   const risks =
     teeth &&
     cogRisks(report, teeth).flatMap(({ teeth: cog, now: p }) => (p === undefined ? [] : { teeth: cog, p }))
+  const slipped = slippedOn(garage, report)
   const isNewChain = chain?.spec.past === 'new'
   const kmOnChain = isNewChain ? kmSinceFitted(garage, entry.bike, chain?.part) : undefined
   const kmOnCassette = kmSinceFitted(garage, entry.bike, fittedParts(garage, entry.bike, 'cassette')[0])
@@ -114,6 +105,7 @@ export function faultFacts(
     has: needsOf(garage, entry),
     ...chainWear(report, answer),
     ...(risks && risks.length > 0 && { cogRisks: risks }),
+    ...(slipped && { slippedOn: slipped }),
     ...(kmOnChain !== undefined && { kmOnChain }),
     ...(kmOnCassette !== undefined && { kmOnCassette }),
     ...(lube && { lubeUsed: lube.clock.due ? Math.max(1, lube.clock.used) : lube.clock.used }),

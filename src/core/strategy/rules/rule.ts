@@ -1,4 +1,5 @@
 import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
+import type { FaultEntry } from '../../log/kinds/fault.ts'
 import type { LubeClock } from '../../lube/clock.ts'
 import type { Interval } from '../../stats/interval.ts'
 import type { OpenConflict } from '../../wear/outlook.ts'
@@ -46,6 +47,8 @@ export type Reason =
   | { readonly kind: 'bad-links'; readonly found: LinkCheckEntry['found'] }
   /** Left at an earlier visit, and due by now. */
   | { readonly kind: 'advice-due'; readonly jobs: readonly string[] }
+  /** Found when it was looked for why the bike slips or skips, and not mended yet. */
+  | { readonly kind: 'fault-open'; readonly found: FaultEntry['found'] }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the verdict. */

@@ -1,0 +1,48 @@
+import type { Garage } from '../../core/log/garage.ts'
+import type { FaultEntry } from '../../core/log/kinds/fault.ts'
+import { faultToAskAfter } from '../../core/strategy/facts/faults-found.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { sayCause } from '../../ui/words/faults/causes.ts'
+import { sayDay, sayList } from '../../ui/words/numbers.ts'
+
+interface Props {
+  readonly garage: Garage
+  readonly bike: string
+  readonly name: string
+}
+
+/** After the first ride since a repair: whether it is gone. Asked once. */
+export function AskAfter({ garage, bike, name }: Props) {
+  const { now, record } = useOpenLog()
+  const fault = faultToAskAfter(garage, bike)
+  const answer = useInTurn(async (afterwards: NonNullable<FaultEntry['afterwards']>) => {
+    if (!fault) return
+    const {
+      id: _id,
+      format: _format,
+      action: _action,
+      supersedes: _supersedes,
+      firstId: _first,
+      ...rest
+    } = fault
+    await record([{ ...rest, at: now, afterwards }], `${name}: noted.`)
+  })
+  if (!fault) return null
+  const what = fault.found.length > 0 ? sayList(fault.found.map(sayCause)) : 'the fault'
+  return (
+    <section aria-label="After the repair" className="border-y border-hairline py-3">
+      <p className="font-medium">
+        {name} was ridden since you mended it ({what}, {sayDay(fault.at, now)}). Is it gone?
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button onClick={() => answer('gone')}>It is gone</Button>
+        <Button onClick={() => answer('still-there')}>Still there</Button>
+        <Button look="link" onClick={() => answer('not-sure')} className="min-h-11">
+          Not sure
+        </Button>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,124 @@
+import { useState } from 'react'
+import type { AnyCause } from '../../core/faults/finder.ts'
+import { SURE_ENOUGH } from '../../core/faults/finder.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { useJudged, type JudgedBike } from '../../session/verdicts.ts'
+import { Answer } from '../../ui/parts/Answer.tsx'
+import { Button } from '../../ui/parts/Button.tsx'
+import { CautionNote } from '../../ui/parts/Empty.tsx'
+import { Choice } from '../../ui/parts/fields.tsx'
+import { NoBike } from '../../ui/parts/NoBike.tsx'
+import { useBikeId } from '../../ui/use-bike-id.ts'
+import { blamedCogs, sayView } from '../../ui/words/faults/say-fault.ts'
+import { FINDING_WORDS } from '../../ui/words/faults/findings.ts'
+import { AnswersGiven } from './AnswersGiven.tsx'
+import { AskAfter } from './AskAfter.tsx'
+import { EMPTY_SEARCH, isEmptySearch } from './kept-search.ts'
+import { MendIt } from './MendIt.tsx'
+import { NextTest } from './NextTest.tsx'
+import { PastFaults } from './PastFaults.tsx'
+import { Suspects } from './Suspects.tsx'
+import { Symptoms } from './Symptoms.tsx'
+import { useSearch } from './use-search.ts'
+
+function OneBike({ judged }: { readonly judged: JudgedBike }) {
+  const { garage } = useOpenLog()
+  const { entry } = judged.report.bike
+  const hand = useSearch(judged)
+  const [found, setFound] = useState<readonly AnyCause[]>([])
+  const { kept, view, change, clear } = hand
+  const isAsked = !isEmptySearch(kept)
+  const blamed = blamedCogs(kept.cogs, hand.cogRisks)
+  const [first] = view.ranking.causes
+  const [next] = view.next
+  const isElectric = entry.motor !== 'none'
+  const isSure = isAsked && first !== undefined && first.p >= SURE_ENOUGH
+  return (
+    <div className="flex flex-col gap-6">
+      <Answer
+        detail={
+          isAsked
+            ? isSure
+              ? 'Mend it, and see whether it is gone: that is the best test of it.'
+              : next && (
+                  <a href="#next-test" className="underline underline-offset-4">
+                    Next test: {FINDING_WORDS[next.finding].title.toLowerCase()}
+                  </a>
+                )
+            : 'Nothing has to be answered. The log is asked too: chain, cogs, lube, rides in the wet.'
+        }
+        action={
+          isSure && found.length === 0 ? (
+            <Button look="next" onClick={() => setFound([first.cause])}>
+              Mend it
+            </Button>
+          ) : undefined
+        }
+      >
+        {sayView(entry.name, view, isAsked, blamed)}
+      </Answer>
+      {isAsked && view.mayThrow && (
+        <CautionNote>
+          {entry.name} may slip under load, and a slip throws you. Do not ride it hard, and never stand on the
+          pedals, before this is settled. No test here asks you to.
+        </CautionNote>
+      )}
+      <AskAfter garage={garage} bike={entry.bike} name={entry.name} />
+      {found.length > 0 ? (
+        <MendIt
+          hand={hand}
+          bike={entry.bike}
+          name={entry.name}
+          causes={found}
+          blamed={blamed}
+          isElectric={isElectric}
+          onBack={() => setFound([])}
+          onAlso={(cause) => setFound([...found, cause])}
+        />
+      ) : (
+        <div className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
+          <div className="flex min-w-0 flex-col gap-6">
+            <div className="flex flex-wrap items-center justify-between gap-3">
+              <Choice
+                legend="What is wrong"
+                hideLegend
+                value={kept.about}
+                onPick={(about) => change({ ...EMPTY_SEARCH, about })}
+                options={[
+                  { value: 'shifting', label: 'It slips, skips or grinds' },
+                  { value: 'noise', label: 'It makes a noise' },
+                ]}
+              />
+              {isAsked && (
+                <Button look="link" onClick={clear} className="min-h-11">
+                  Start again
+                </Button>
+              )}
+            </div>
+            <Symptoms hand={hand} />
+          </div>
+          <div className="flex min-w-0 flex-col gap-8">
+            {isAsked && <NextTest hand={hand} isElectric={isElectric} />}
+            <Suspects
+              hand={hand}
+              isAwaited={kept.about === 'shifting' && judged.teeth === undefined && hand.cogs.length > 0}
+              blamed={blamed}
+              onFound={(cause) => setFound([cause])}
+            />
+            <AnswersGiven hand={hand} />
+            <PastFaults bike={entry.bike} />
+          </div>
+        </div>
+      )}
+    </div>
+  )
+}
+
+/** Fault finder: why it slips, skips, grinds or creaks, by evidence; the next test that tells most; the repair. */
+export default function Faults() {
+  const { garage } = useOpenLog()
+  const bike = useBikeId(garage)
+  const judged = useJudged(bike)
+  if (!judged) return <NoBike what="Add one, and find out here why it slips, skips, grinds or creaks." />
+  return <OneBike key={judged.report.bike.entry.bike} judged={judged} />
+}

@@ -1,0 +1,61 @@
+/** Places on a bike seen from the right, in the drawing's own units. */
+const SPOTS = {
+  saddle: [148, 44],
+  post: [151, 74],
+  pedals: [206, 152],
+  crank: [182, 142],
+  bars: [292, 50],
+  stem: [280, 52],
+  headset: [284, 74],
+  rear: [96, 136],
+  hub: [96, 136],
+  derailleur: [104, 160],
+  chain: [140, 148],
+  cable: [208, 84],
+  front: [310, 136],
+  ring: [182, 142],
+  battery: [110, 150],
+} as const
+export type Spot = keyof typeof SPOTS
+
+interface Props {
+  readonly spot: Spot
+  /** Which way a hand pushes or turns. */
+  readonly push?: 'down' | 'sideways' | 'turn' | 'rock'
+  readonly label: string
+}
+
+const PUSHES = {
+  down: 'M0 -44v26m-7-9l7 9l7-9',
+  sideways: 'M-46 0h26m-9-7l9 7l-9 7M46 0h-26m9-7l-9 7l9 7',
+  turn: 'M-26 -16a30 30 0 0 1 48 -6m1 -13l-1 13l-13 -2',
+  rock: 'M-44 -26h88m-9-7l9 7l-9 7M-35 -33l-9 7l9 7',
+} as const
+
+/** A bike from the right side, and the place where one looks or lays a hand. */
+export function BikeSpot({ spot, push, label }: Props) {
+  const [x, y] = SPOTS[spot]
+  return (
+    <svg viewBox="0 0 400 216" role="img" aria-label={label} className="w-full max-w-[19rem]">
+      <g fill="none" className="stroke-steel" strokeWidth={5} strokeLinecap="round" strokeLinejoin="round">
+        <circle cx={96} cy={136} r={62} />
+        <circle cx={310} cy={136} r={62} />
+        <path d="M96 136L182 142L276 78L157 82L96 136M157 82L182 142M150 48L157 82M128 44h42M276 78L310 136M276 78L270 54L296 50L308 62" />
+        <circle cx={182} cy={142} r={17} />
+        <path d="M182 142L206 164M196 164h22" />
+      </g>
+      <circle cx={x} cy={y} r={18} className="fill-jolt/60 stroke-ink" strokeWidth={2.5} />
+      {push && (
+        <path
+          d={PUSHES[push]}
+          transform={`translate(${x} ${y})`}
+          fill="none"
+          className="stroke-rust"
+          strokeWidth={4}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      )}
+    </svg>
+  )
+}
