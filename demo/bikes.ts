@@ -28,6 +28,16 @@ export function deliver(
     diary.fitNew(day, bike, `${bike}-${part}`, name, spec, note)
 }
 
+/**
+ * The steepest stretches of a day's ride, %: the same hills on the same day, without a draw of chance.
+ * @param steepest of the country round about, over 200 m, %
+ */
+export function hillsOn(day: number, steepest: number): NonNullable<RideEntry['steep']> {
+  const m200 = steepest * (0.62 + 0.38 * Math.sin(day * 2.3) ** 2)
+  const tenth = (percent: number): number => Math.round(10 * percent) / 10
+  return { m50: tenth(1.25 * m200), m200: tenth(m200), m1000: tenth(0.55 * m200) }
+}
+
 /** A ride, its start shifted by a few minutes so that no two are alike. */
 export function ride(
   diary: Diary,
@@ -36,7 +46,7 @@ export function ride(
   bike: string,
   km: number,
   condition: Condition | undefined,
-  told: Pick<RideEntry, 'place' | 'route' | 'gears' | 'recorded'> = {},
+  told: Pick<RideEntry, 'place' | 'route' | 'gears' | 'recorded' | 'steep'> = {},
 ): void {
   const metres = Math.max(500, Math.round(km * 1000))
   diary.write({

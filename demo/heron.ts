@@ -1,7 +1,7 @@
 import { routeKey } from '../src/core/exposure/ride-gears.ts'
 import type { ChainSpec } from '../src/core/log/kinds/part.ts'
 import type { RideEntry } from '../src/core/log/kinds/ride.ts'
-import { deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
+import { hillsOn, deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/stats/random.ts'
 import { roadToday } from './weather.ts'
@@ -34,13 +34,17 @@ const COG_SHARES: Readonly<Record<number, number>> = {
 const KJ_PER_KM = 25
 
 /** What the sensor tells of a day's ride. */
-function toldOf(day: number, km: number): Pick<RideEntry, 'place' | 'route' | 'gears' | 'recorded'> {
+function toldOf(
+  day: number,
+  km: number,
+): Pick<RideEntry, 'place' | 'route' | 'gears' | 'recorded' | 'steep'> {
   if (day < SENSOR_DAY) return {}
   const sway = (cog: number): number => 1 + 0.35 * Math.sin(day * 1.7 + cog)
   const total = Object.entries(COG_SHARES).reduce((sum, [cog, share]) => sum + share * sway(Number(cog)), 0)
   const place = { lat: 44.05, lon: -29.4 }
   return {
     recorded: ['cadence'],
+    steep: hillsOn(day, 9.5),
     place,
     route: routeKey(place, km),
     gears: Object.fromEntries(

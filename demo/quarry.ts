@@ -1,4 +1,4 @@
-import { deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
+import { hillsOn, deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/stats/random.ts'
 import { tracksToday } from './weather.ts'
@@ -99,7 +99,9 @@ export function quarry(diary: Diary, random: Random): void {
     const saturday = day % 7 === 5
     if (random.chance(saturday ? 0.75 : day % 7 === 2 ? 0.4 : 0.02)) {
       const distance = random.normal(saturday ? 58 : 27, 7)
-      ride(diary, random, day, 'quarry', distance, tracksToday(diary.at(day), random))
+      ride(diary, random, day, 'quarry', distance, tracksToday(diary.at(day), random), {
+        steep: hillsOn(day, 13.5),
+      })
       km += distance
     }
     if (day % 55 === 50) {

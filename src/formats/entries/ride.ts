@@ -56,6 +56,13 @@ export const rideSchema = entry('ride', {
       lon: number().strict().required().min(-180).max(180),
     }),
   ),
+  steep: maybe(
+    object({
+      m50: amount(RIDE_BOUNDS.steepPercent),
+      m200: amount(RIDE_BOUNDS.steepPercent),
+      m1000: amount(RIDE_BOUNDS.steepPercent),
+    }),
+  ),
   route: line(80).optional(),
   receipt: maybe(rideReceipt()),
   source: maybe(rideSource()),

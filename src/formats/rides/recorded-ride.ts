@@ -7,6 +7,7 @@ import {
 } from '../../core/exposure/device-distance.ts'
 import { MOST_CADENCE_RPM, MOST_POWER_W } from '../../core/exposure/sensors.ts'
 import { gearSamples, type GearRecord } from '../../core/exposure/track-samples.ts'
+import { steepStretches, type SteepStretches } from '../../core/exposure/steep.ts'
 import type { TrackPoint } from '../../core/exposure/track-point.ts'
 import { summariseTrack, type TrackSummary } from '../../core/exposure/track.ts'
 import { RideFileError } from './ride-file-error.ts'
@@ -36,6 +37,8 @@ export interface RecordedRide extends TrackSummary {
   readonly sport?: string
   /** Where it began. */
   readonly place?: { readonly lat: number; readonly lon: number }
+  /** Its steepest stretches; absent without heights. */
+  readonly steep?: SteepStretches
   readonly leftOut: LeftOut
   /** Speed, cadence, power and height for the gears; empty without either sensor. */
   readonly samples: readonly GearRecord[]
@@ -87,6 +90,7 @@ function rideOf(
   if (!summary) return undefined
   const device = deviceDistanceOf(segments, summary, deviceKm)
   const { hasCadence, hasPower, wild, bad, place } = lookThrough(segments)
+  const steep = steepStretches(segments)
   return {
     ...summary,
     ...(device && (device.fault ? { deviceFault: device.fault } : { deviceKm: device.km })),
@@ -97,6 +101,7 @@ function rideOf(
     ...(name !== undefined && name !== '' && { name }),
     ...(sport !== undefined && sport !== '' && { sport }),
     ...(place && { place }),
+    ...(steep && { steep }),
   }
 }
 

@@ -56,7 +56,7 @@ export function draftOfRecording(bike: string, ride: ReadRide, file: string, pri
     ...(ride.hasCadence ? (['cadence'] as const) : []),
     ...(ride.hasPower ? (['power'] as const) : []),
   ]
-  const { told, place } = ride
+  const { told, place, steep } = ride
   return {
     kind: 'ride',
     at: ride.startedAt,
@@ -69,6 +69,7 @@ export function draftOfRecording(bike: string, ride: ReadRide, file: string, pri
     ...(told?.energyKjPerKm !== undefined && { energyKjPerKm: told.energyKjPerKm }),
     ...(told?.gears && { gears: told.gears }),
     ...(place && { place: roughPlace(place), route: routeKey(place, km) }),
+    ...(steep && { steep }),
     receipt: receiptOf(ride),
     source: { file, fingerprint: print },
   }

@@ -1,4 +1,5 @@
 import type { Condition } from '../../exposure/conditions.ts'
+import type { SteepStretches } from '../../exposure/steep.ts'
 import type { EntryBase, BikeId, IsoTime } from '../entry.ts'
 import type { RideKind } from './kind.ts'
 
@@ -22,6 +23,8 @@ export interface RideEntry extends EntryBase {
   readonly gears?: Readonly<Record<string, number>>
   /** Where it began, rounded to about a kilometre: enough for the weather, not for the door. */
   readonly place?: { readonly lat: number; readonly lon: number }
+  /** Its steepest stretches, %, over 50, 200 and 1000 m; absent where it was recorded without heights. */
+  readonly steep?: SteepStretches
   /** Recognises rides along the same way. */
   readonly route?: string
   /** Where its figures come from, where it came out of a file. */
@@ -73,6 +76,7 @@ export const RIDE_BOUNDS = {
   gearEnergyKj: 1e6,
   /** Of one recording: a point a second for two months is less. */
   points: 1e7,
+  steepPercent: 45,
   fileNameLetters: 400,
 } as const
 

@@ -1,0 +1,96 @@
+import type { GearSet } from './bench.ts'
+import { cadenceAt, climbSpeed, type Climb } from './climb.ts'
+
+/** How a rider breathes when the effort can be held for an hour. */
+export const BREATHS = ['easy', 'steady', 'hard'] as const
+export type Breath = (typeof BREATHS)[number]
+
+/** Watts a kilogram of rider for an hour, by breath; of a rider of no special training. Ours, guesses. */
+const WATTS_PER_KG: Readonly<Record<Breath, number>> = { easy: 1.4, steady: 2, hard: 2.7 }
+/** A bike with its bags, kg: what of the whole mass is not the rider. Ours. */
+const NOT_RIDER_KG = 17
+
+/** Power that can be held for an hour, guessed from breath and the whole mass, W. @param massKg rider, bike and load */
+export const powerByBreath = (breath: Breath, massKg: number): number =>
+  Math.round(WATTS_PER_KG[breath] * Math.max(30, massKg - NOT_RIDER_KG))
+
+/** Rolling, air and drivetrain of an ordinary bike: asphalt, upright enough, clean chain. Ours. */
+export const USUAL_RIDE = { crr: 0.006, cda: 0.4, rho: 1.2, efficiency: 0.96 } as const
+
+/** Slower than this a bike is hard to steer, km/h. Ours. */
+export const WALKING_KMH = 4.5
+
+/** What a hill asks of a set of gears. */
+export interface HillAnswer {
+  readonly speedKmh: number
+  /** In the easiest gear. */
+  readonly cadenceRpm: number
+  /** The ratio that gives the slowest cadence that is still comfortable. */
+  readonly neededRatio: number
+  /** The power it takes to turn the easiest gear at that cadence, W. */
+  readonly powerAtSlowestW: number
+  /** So slow that one would walk. */
+  readonly isWalking: boolean
+}
+
+/**
+ * A hill in the easiest gear of a set: how fast, at what cadence, and which ratio would be needed.
+ * @param slowestRpm the slowest cadence that is still comfortable on a climb, over 0
+ * @param gradePercent over 0
+ * @throws RangeError for a climb that cannot be
+ */
+export function onHill(
+  { rings, cogs }: GearSet,
+  circumferenceMm: number,
+  { powerW, massKg, gradePercent }: Pick<Climb, 'powerW' | 'massKg' | 'gradePercent'>,
+  slowestRpm: number,
+): HillAnswer {
+  const climb: Climb = { powerW, massKg, gradePercent, ...USUAL_RIDE }
+  const [ring, cog] = [Math.min(...rings), Math.max(...cogs)]
+  const speedKmh = climbSpeed(climb)
+  const cadenceRpm = cadenceAt(speedKmh, circumferenceMm, ring, cog)
+  const slowest = speedKmh * (slowestRpm / cadenceRpm)
+  return {
+    speedKmh,
+    cadenceRpm,
+    neededRatio: (ring / cog) * (cadenceRpm / slowestRpm),
+    powerAtSlowestW: powerFor(climb, slowest),
+    isWalking: speedKmh < WALKING_KMH,
+  }
+}
+
+/** Free fall, m/s². */
+const GRAVITY = 9.80665
+
+/** The power that a speed on a slope takes, W (methods 10, solved for the power). */
+function powerFor({ massKg, gradePercent, crr, cda, rho, efficiency }: Climb, speedKmh: number): number {
+  const v = speedKmh / 3.6
+  const slope = Math.atan(gradePercent / 100)
+  return (
+    (v * (massKg * GRAVITY * (Math.sin(slope) + crr * Math.cos(slope)) + 0.5 * rho * cda * v * v)) /
+    efficiency
+  )
+}
+
+/** The steepest hill of a rider's own rides. */
+export interface OwnHill {
+  readonly gradePercent: number
+  /** Over which it was found, m. */
+  readonly lengthM: 200
+  /** Rides that told heights. */
+  readonly rides: number
+}
+
+/**
+ * The hill to gear for, from a rider's own rides: of the steepest 200 m of each, the steepest that is met on one ride in twenty at least, so
+ * that one wrong height is not geared for.
+ * @returns undefined where no ride has heights
+ */
+export function ownHill(
+  rides: readonly { readonly steep?: { readonly m200: number } }[],
+): OwnHill | undefined {
+  const grades = rides.flatMap(({ steep }) => (steep ? [steep.m200] : [])).sort((a, b) => b - a)
+  if (grades.length === 0) return undefined
+  const at = Math.floor(grades.length / 20)
+  return { gradePercent: grades[at] ?? 0, lengthM: 200, rides: grades.length }
+}
