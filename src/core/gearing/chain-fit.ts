@@ -34,13 +34,16 @@ const evenUp = (links: number): number => 2 * Math.ceil(links / 2 - 1e-9)
  * How long a chain must be for a set of gears.
  * @param chainstayMm between the axles, mm
  * @param hasDerailleur else the one ring and cog have it just round
+ * @returns undefined where ring and cog have no room between the axles
  */
 export function chainLinks(
   chainstayMm: number,
   { rings, cogs }: GearSet,
   hasDerailleur: boolean,
-): ChainLinks {
+): ChainLinks | undefined {
   const [ring, cog] = [Math.max(...rings), Math.max(...cogs)]
+  // Two sprockets whose pins' circles would touch.
+  if (!(chainstayMm > pitchRadius(ring) + pitchRadius(cog))) return undefined
   const meetAt = evenUp(linksAround(chainstayMm, ring, cog))
   return {
     byFormula: chainLength(chainstayMm, ring, cog, hasDerailleur),
@@ -54,7 +57,8 @@ export function chainLinks(
  */
 export function chainstayOf(links: number, set: GearSet, hasDerailleur: boolean): number | undefined {
   let [low, high] = [300, 700]
-  const fits = (stay: number): boolean => chainLinks(stay, set, hasDerailleur).byFormula.links <= links
+  const fits = (stay: number): boolean =>
+    (chainLinks(stay, set, hasDerailleur)?.byFormula.links ?? 0) <= links
   if (!fits(low) || fits(high)) return undefined
   for (let i = 0; i < 30; i++) {
     const middle = (low + high) / 2

@@ -47,34 +47,83 @@ const sumBy = (gears: readonly UsedGear[], key: 'ring' | 'cog'): Map<number, num
 const worstLoad = (shares: ReadonlyMap<number, number>): number =>
   Math.max(0, ...[...shares].map(([teeth, share]) => share / teeth))
 
+/** So many speeds stand for all that are ridden in one gear. */
+const SPEEDS = 24
+
 /**
- * Lays a rider's own energy on another set of gears: the cadence is kept, so each bit of it goes to the gear whose ratio is nearest, a
- * slanted one only where nothing else is near. The work in a chain's joints goes with `1/ring + 1/cog` (methods 3).
- * @param used shares of the energy on the gears as they are
+ * The ratios that a gear stands for: a rider who wants a little more or less stays in it, halfway to its neighbours on the ring. As
+ * logarithms of the ratio, even over that stretch.
  */
-export function shiftedUse(used: readonly UsedGear[], to: GearSet): ShiftedUse {
-  const choices = to.rings.flatMap((ring) =>
+function wantedRatios(ring: number, cog: number, cogs: readonly number[]): readonly number[] {
+  const own = Math.log(ring / cog)
+  const at = cogs.indexOf(cog)
+  const [harder, easier] = [cogs[at - 1], cogs[at + 1]]
+  const half = (other: number | undefined): number | undefined =>
+    other === undefined || at < 0 ? undefined : Math.abs(Math.log(other / cog)) / 2
+  // At an end the stretch is as long as on the other side.
+  const up = half(harder) ?? half(easier) ?? 0
+  const down = half(easier) ?? up
+  return Array.from({ length: SPEEDS }, (_, i) => own - down + ((up + down) * (i + 0.5)) / SPEEDS)
+}
+
+interface Choice {
+  readonly ring: number
+  readonly cog: number
+  readonly log: number
+  readonly off: number
+}
+
+/**
+ * The gears that a rider chooses from who was on a ring: on the ring in its place where there are as many as before, else on any; a slanted
+ * gear last.
+ */
+function choicesFor(ring: number, from: readonly number[], to: GearSet): readonly Choice[] {
+  const rings = from.length === to.rings.length ? [to.rings[from.indexOf(ring)] ?? ring] : to.rings
+  const isSamePlace = rings.length < to.rings.length
+  return rings.flatMap((one) =>
     to.cogs.map((cog) => ({
-      ring,
+      ring: one,
       cog,
-      log: Math.log(ring / cog),
-      off: isCrossed(to, ring, cog) ? CROSSED_OFF : 0,
+      log: Math.log(one / cog),
+      off: !isSamePlace && isCrossed(to, one, cog) ? CROSSED_OFF : 0,
     })),
   )
+}
+
+const nearest = (choices: readonly Choice[], wanted: number): Choice | undefined =>
+  choices.reduce<Choice | undefined>(
+    (best, one) =>
+      best === undefined || Math.abs(one.log - wanted) + one.off < Math.abs(best.log - wanted) + best.off
+        ? one
+        : best,
+    undefined,
+  )
+
+/**
+ * Lays a rider's own energy on another set of gears: the cadence is kept, so each bit of it goes to the gear whose ratio is nearest. What
+ * is ridden in a gear is spread halfway to its neighbours, so that two teeth more on a ring move a part of the work by one cog. The work in a
+ * chain's joints goes with `1/ring + 1/cog` (methods 3).
+ * @param used shares of the energy on the gears as they are
+ * @param from the gears as they are; those that are used where absent
+ */
+export function shiftedUse(used: readonly UsedGear[], to: GearSet, from?: GearSet): ShiftedUse {
+  const climbing = (list: readonly number[]): number[] => [...new Set(list)].sort((a, b) => a - b)
+  const rings = climbing(from?.rings ?? used.map(({ ring }) => ring))
+  const cogs = climbing(from?.cogs ?? used.map(({ cog }) => cog))
+  const target: GearSet = { rings: climbing(to.rings), cogs: climbing(to.cogs) }
   const shares = new Map<string, UsedGear>()
   let [before, after] = [0, 0]
   for (const { ring, cog, share } of used) {
-    const wanted = Math.log(ring / cog)
-    const far = (one: (typeof choices)[number]): number => Math.abs(one.log - wanted) + one.off
-    const best = choices.reduce<(typeof choices)[number] | undefined>(
-      (nearest, one) => (nearest === undefined || far(one) < far(nearest) ? one : nearest),
-      undefined,
-    )
-    if (!best) continue
-    const key = `${best.ring}x${best.cog}`
-    shares.set(key, { ring: best.ring, cog: best.cog, share: (shares.get(key)?.share ?? 0) + share })
+    const choices = choicesFor(ring, rings, target)
     before += share * (1 / ring + 1 / cog)
-    after += share * (1 / best.ring + 1 / best.cog)
+    for (const wanted of wantedRatios(ring, cog, cogs)) {
+      const best = nearest(choices, wanted)
+      if (!best) continue
+      const part = share / SPEEDS
+      const key = `${best.ring}x${best.cog}`
+      shares.set(key, { ring: best.ring, cog: best.cog, share: (shares.get(key)?.share ?? 0) + part })
+      after += part * (1 / best.ring + 1 / best.cog)
+    }
   }
   const gears = [...shares.values()]
   const [cogsBefore, cogsAfter] = [sumBy(used, 'cog'), sumBy(gears, 'cog')]

@@ -1,0 +1,75 @@
+import { BREATHS, powerByBreath } from '../../core/gearing/hill.ts'
+import { GEARING_BOUNDS } from '../../core/log/kinds/gearing.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { BREATH_NAMES } from '../../ui/words/gearing-words.ts'
+import { sayCount } from '../../ui/words/numbers.ts'
+import type { GearingInHand } from './use-gearing.ts'
+
+/** Who rides, and up what: power or breath, the hill, the cadences. Each says where its figure comes from. */
+export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
+  const { rider, change } = gearing
+  const set = (name: 'powerW' | 'hillPercent' | 'cadenceRpm' | 'slowestRpm', value: number) => {
+    if (Number.isFinite(value)) void change({ [name]: value }, 'Noted.')
+  }
+  const hillFrom = rider.isHillTyped
+    ? 'as you set it'
+    : rider.ownHill
+      ? `steepest 200 m of ${sayCount(rider.ownHill.rides, 'ride')} of yours, one odd one aside`
+      : 'a guess: none of your rides tells heights'
+  return (
+    <Section title="You and the hill" note="What the gears are judged by.">
+      <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
+        <Stepper
+          label="Steepest hill, %"
+          hint={hillFrom}
+          value={Math.round(10 * rider.hillPercent) / 10}
+          step={0.5}
+          min={GEARING_BOUNDS.hillPercent[0]}
+          max={GEARING_BOUNDS.hillPercent[1]}
+          digits={1}
+          onStep={(value) => set('hillPercent', value)}
+        />
+        <Stepper
+          label="Power for an hour, W"
+          hint={`${rider.isPowerGuessed ? 'a guess by breath' : 'as you set it'}; ${Math.round(rider.massKg)}\u00a0kg in all${rider.isMassGuessed ? ', a guess: enter it with the bike' : ''}`}
+          value={Math.round(rider.powerW)}
+          step={5}
+          min={GEARING_BOUNDS.powerW[0]}
+          max={GEARING_BOUNDS.powerW[1]}
+          digits={0}
+          onStep={(value) => set('powerW', value)}
+        />
+        <Stepper
+          label="Slowest cadence on a climb, rpm"
+          value={Math.round(rider.slowestRpm)}
+          step={5}
+          min={GEARING_BOUNDS.rpm[0]}
+          max={GEARING_BOUNDS.rpm[1]}
+          digits={0}
+          onStep={(value) => set('slowestRpm', value)}
+        />
+        <Stepper
+          label="Cadence on the flat, rpm"
+          value={Math.round(rider.cadenceRpm)}
+          step={5}
+          min={GEARING_BOUNDS.rpm[0]}
+          max={GEARING_BOUNDS.rpm[1]}
+          digits={0}
+          onStep={(value) => set('cadenceRpm', value)}
+        />
+      </div>
+      <p className="mt-3 text-sm text-steel">
+        No power meter? How do you breathe when you could go on for an hour?
+      </p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {BREATHS.map((breath) => (
+          <Button key={breath} onClick={() => set('powerW', powerByBreath(breath, rider.massKg))}>
+            {BREATH_NAMES[breath]}: {powerByBreath(breath, rider.massKg)} W
+          </Button>
+        ))}
+      </div>
+    </Section>
+  )
+}

@@ -1,0 +1,86 @@
+import { gearChange, gearChangeEntries } from '../../core/gearing/write-set.ts'
+import type { PartSpec } from '../../core/log/kinds/part.ts'
+import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import type { JudgedBike } from '../../session/verdicts.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { sayCheck } from '../../ui/words/fitting.ts'
+import { sayList } from '../../ui/words/numbers.ts'
+import { namePart } from '../../ui/words/part-name.ts'
+import type { GearingInHand, OnBench } from './use-gearing.ts'
+
+interface Props {
+  readonly gearing: GearingInHand
+  readonly judged: JudgedBike
+  readonly what: OnBench
+  readonly onDone: () => void
+}
+
+/** A what-if goes on the bike: what to know before, what comes off and goes on, and it is written as one step. */
+export function WriteIt({ gearing, judged, what, onDone }: Props) {
+  const { garage, now, record } = useOpenLog()
+  const { report } = judged
+  const { bike, name } = report.bike.entry
+  const { off, rings, cogs } = gearChange(garage, bike, what.set)
+  const specs: readonly PartSpec[] = [
+    ...rings.map((teeth): PartSpec => ({ type: 'ring', teeth, material: 'aluminium' })),
+    ...(cogs ? [{ type: 'cassette', teeth: cogs, material: 'steel' } as const] : []),
+  ]
+  const checks = [
+    ...new Map(
+      specs
+        .flatMap((spec) => checksBeforeFitting(garage, judged, spec))
+        .map((check) => [sayCheck(check, garage), check]),
+    ),
+  ]
+  const write = useInTurn(async () => {
+    await record(
+      [
+        ...gearChangeEntries(garage, bike, what.set, now, () => crypto.randomUUID()),
+        gearing.draftWith({ whatIfs: gearing.whatIfs.filter((one) => one.name !== what.name) }),
+      ],
+      `${name}: ${what.name} fitted.`,
+    )
+    onDone()
+  })
+  const goesOn = [
+    ...rings.map((teeth) => `ring ${teeth}`),
+    ...(cogs ? [cogs.length === 1 ? `cog ${cogs[0]}` : `cassette ${cogs[0]} to ${cogs.at(-1)}`] : []),
+  ]
+  return (
+    <section aria-label={`Fit ${what.name}`} className="mt-4 border-y border-hairline py-4">
+      {goesOn.length === 0 && off.length === 0 ? (
+        <p>{name} has these gears already.</p>
+      ) : (
+        <>
+          <p className="font-medium">
+            On: {sayList(goesOn) || 'nothing'}. Off, to the shelf:{' '}
+            {sayList(off.map(({ entry }) => namePart(garage, entry.part, bike))) || 'nothing'}.
+          </p>
+          <ul className="mt-2 flex flex-col gap-2">
+            {checks.map(([said, { weight }]) => (
+              <li
+                key={said}
+                className={`border-l-4 pl-3 text-[0.95rem] leading-snug ${weight === 'note' ? 'border-steel' : weight === 'care' ? 'border-ochre' : 'border-rust'}`}
+              >
+                <strong>{weight === 'stop' ? 'Stop. ' : weight === 'care' ? 'Take care. ' : 'Look. '}</strong>
+                {said}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <div className="mt-3 flex flex-wrap gap-3">
+        {(goesOn.length > 0 || off.length > 0) && (
+          <Button look="firm" onClick={write}>
+            Write it: it is on {name}
+          </Button>
+        )}
+        <Button look="link" className="min-h-11" onClick={onDone}>
+          Not now
+        </Button>
+      </div>
+    </section>
+  )
+}
