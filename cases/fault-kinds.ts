@@ -4,7 +4,12 @@ import { kind, type Runner } from './kind.ts'
 
 /** Cases about faults. */
 export const FAULT_KINDS: Readonly<Record<string, Runner>> = {
-  'faults.rank': kind(object({ seen: array(string().required().oneOf(SIGNS)).required() }), ({ seen }) => ({
-    ...rankBySigns(seen),
-  })),
+  'faults.rank': kind(
+    object({
+      seen: array(string().required().oneOf(SIGNS, '“${value}” is not a sign that is known.')).required(),
+    }),
+    ({ seen }) => ({
+      ...rankBySigns(seen),
+    }),
+  ),
 }

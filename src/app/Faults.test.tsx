@@ -56,6 +56,8 @@ test('an address that leads nowhere shows every station there is', () => {
     'Teeth',
     'Wash',
     'Decide',
+    'Fault finder',
+    'Gearing',
     'Shelf',
     'Rates',
     'Log',

@@ -95,6 +95,33 @@ const entries = written([
     expect: ['Measure it again.'],
     cautions: ['Ride gently.'],
   },
+  {
+    kind: 'fault',
+    at: noon(1, 4),
+    fault: 'f1',
+    bike: 'heron',
+    about: 'shifting',
+    answers: [
+      { finding: 'slips', said: ['yes'] },
+      { finding: 'load', said: ['hard-only', 'light-too'] },
+    ],
+    cogs: [11, 13],
+    found: ['worn-cogs', 'seat-post'],
+    outcome: 'mended',
+    afterwards: 'gone',
+  },
+  { kind: 'mishap', at: noon(1, 4), bike: 'heron', what: 'wheel-change' },
+  {
+    kind: 'gearing',
+    at: noon(1, 4),
+    bike: 'heron',
+    chainstayMm: 435,
+    powerW: 150,
+    hillPercent: 9.5,
+    cadenceRpm: 85,
+    slowestRpm: 60,
+    whatIfs: [{ name: '42 × 11–42', rings: [42], cogs: [11, 42] }],
+  },
   { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
 ])
 const text = writeBackup(entries, noon(2, 1))
@@ -154,7 +181,7 @@ describe('a backup', () => {
         const back = readBackup(cut)
         expect(back.entries).toEqual(entries.slice(0, back.entries.length))
         expect(back.entries.length).toBeGreaterThanOrEqual(whole - 1)
-        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 25 entries could be read/)
+        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 28 entries could be read/)
       }),
     )
   })
@@ -179,14 +206,14 @@ describe('a backup', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 25 entries/)
+    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 28 entries/)
     expect(
       differenceOf(
         { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
         entries,
         [],
       ),
-    ).toMatch(/1 of 25/)
+    ).toMatch(/1 of 28/)
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
       /2 of the 2 entries kept aside/,
     )

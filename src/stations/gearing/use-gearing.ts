@@ -74,7 +74,7 @@ function riderOf(
 type GearingChange = Partial<Omit<GearingEntry, 'kind' | 'bike'>>
 const NOTHING_KEPT: Pick<GearingEntry, 'whatIfs'> & Partial<GearingEntry> = { whatIfs: [] }
 
-/** Everything that the gearing of a bike is told from, and the way to change it. */
+/** Everything that a bike's gears are chosen by, and the way to change it. */
 export function useGearing({ report }: JudgedBike) {
   const { garage, now, record } = useOpenLog()
   const { bike } = report

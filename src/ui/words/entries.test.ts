@@ -133,6 +133,43 @@ describe('an entry in a few words', () => {
       },
       'Heron: 0 jobs done of 0, for €60',
     ],
+    [
+      {
+        kind: 'fault',
+        at: noon(1, 6),
+        fault: 'f',
+        bike: 'heron',
+        about: 'shifting',
+        answers: [],
+        found: ['worn-cogs', 'bent-hanger'],
+        outcome: 'mended',
+        afterwards: 'gone',
+      },
+      'Heron, slips or skips: worn cogs, a bent hanger or derailleur, mended, gone since',
+    ],
+    [
+      {
+        kind: 'fault',
+        at: noon(1, 6),
+        fault: 'f',
+        bike: 'heron',
+        about: 'noise',
+        answers: [],
+        found: [],
+        outcome: 'not-found',
+      },
+      'Heron, noise, nothing found',
+    ],
+    [{ kind: 'mishap', at: noon(1, 6), bike: 'heron', what: 'crash' }, 'Heron: a fall or a knock'],
+    [
+      {
+        kind: 'gearing',
+        at: noon(1, 6),
+        bike: 'heron',
+        whatIfs: [{ name: 'a', rings: [42], cogs: [11] }],
+      },
+      'Heron: gearing, 1 what-if',
+    ],
     [springTour, 'Spring tour, 900 km on Heron, rain, from 2026-05-02'],
     [{ kind: 'withdraw', at: noon(1, 6), targets: ['a'] }, '1 entry undone or restored'],
   ])('%#', (draft, said) => {

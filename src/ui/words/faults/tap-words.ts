@@ -33,7 +33,7 @@ export function sayRhythm(answer: TapAnswer, { ring, cog }: Turning): string {
   const { each, means } = ROUND_NAMES[best]
   const others =
     alike.length > 0
-      ? ` In this gear it cannot be told from ${sayList(alike.map((one) => ROUND_NAMES[one].each))}: try another cog.`
+      ? ` In this gear ${sayList(alike.map((one) => ROUND_NAMES[one].each))} is the same: try another cog.`
       : ''
   return `A jerk every ${sayFigure(periods[best] ?? 1)} crank turns: ${each} (${sayChance(p)}). That points to ${means}.${others}`
 }
