@@ -8,6 +8,8 @@ const STATIONS = [
   ['Teeth', 'x', '/teeth'],
   ['Wash', 'w', '/wash'],
   ['Decide', 'd', '/decide'],
+  ['Fault finder', 'y', '/faults'],
+  ['Gearing', 'e', '/gearing'],
   ['Shelf', 's', '/shelf'],
   ['Rates', 'r', '/rates'],
   ['Log', 'l', '/log'],

@@ -91,10 +91,13 @@ describe('wear of another set', () => {
 
   test('two teeth more move a part of the work by one cog, as much as they are of a step', () => {
     const use = ONE.cogs.map((cog) => ({ ring: 40, cog, share: 1 / ONE.cogs.length }))
-    const { cogsBefore, cogsAfter } = shiftedUse(use, { ...ONE, rings: [42] }, ONE)
+    const { cogsBefore, cogsAfter, moves } = shiftedUse(use, { ...ONE, rings: [42] }, ONE)
     // ln(42/40) is 39 % of the step from 15 to 17, and 38 % of the stretch of the 15.
     const stretch = (Math.log(17 / 15) + Math.log(15 / 13)) / 2
     expect(Math.log(42 / 40) / stretch).toBeCloseTo(0.36, 1)
+    const from15 = moves.find(({ from }) => from === 15)
+    expect(from15?.to).toBe(17)
+    expect(11 * (from15?.share ?? 0)).toBeCloseTo(0.36, 1)
     expect(cogsAfter.get(11)).toBeLessThan(cogsBefore.get(11) ?? 0)
     expect(cogsAfter.get(42)).toBeGreaterThan(cogsBefore.get(42) ?? 1)
   })

@@ -16,7 +16,8 @@ export interface ShiftedUse {
   /** The cog, and the ring, that wear out first do so after so many times the distance. */
   readonly cogLifeTimes: number
   readonly ringLifeTimes: number
-  /** Where the work goes: cogs that gain and lose most, as shares of all. */
+  /** Work that goes from one cog to another, as shares of all, the most first. */
+  readonly moves: readonly { readonly from: number; readonly to: number; readonly share: number }[]
   readonly cogsBefore: ReadonlyMap<number, number>
   readonly cogsAfter: ReadonlyMap<number, number>
 }
@@ -112,6 +113,7 @@ export function shiftedUse(used: readonly UsedGear[], to: GearSet, from?: GearSe
   const cogs = climbing(from?.cogs ?? used.map(({ cog }) => cog))
   const target: GearSet = { rings: climbing(to.rings), cogs: climbing(to.cogs) }
   const shares = new Map<string, UsedGear>()
+  const moves = new Map<string, { from: number; to: number; share: number }>()
   let [before, after] = [0, 0]
   for (const { ring, cog, share } of used) {
     const choices = choicesFor(ring, rings, target)
@@ -122,6 +124,10 @@ export function shiftedUse(used: readonly UsedGear[], to: GearSet, from?: GearSe
       const part = share / SPEEDS
       const key = `${best.ring}x${best.cog}`
       shares.set(key, { ring: best.ring, cog: best.cog, share: (shares.get(key)?.share ?? 0) + part })
+      if (best.cog !== cog) {
+        const move = `${cog}>${best.cog}`
+        moves.set(move, { from: cog, to: best.cog, share: (moves.get(move)?.share ?? 0) + part })
+      }
       after += part * (1 / best.ring + 1 / best.cog)
     }
   }
@@ -136,6 +142,7 @@ export function shiftedUse(used: readonly UsedGear[], to: GearSet, from?: GearSe
     chainWearTimes: before > 0 ? after / before : 1,
     cogLifeTimes: life('cog'),
     ringLifeTimes: life('ring'),
+    moves: [...moves.values()].sort((a, b) => b.share - a.share),
     cogsBefore,
     cogsAfter,
   }

@@ -1,3 +1,4 @@
+import { chainLinks } from '../../core/gearing/chain-fit.ts'
 import { gearChange, gearChangeEntries } from '../../core/gearing/write-set.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
@@ -15,6 +16,14 @@ interface Props {
   readonly judged: JudgedBike
   readonly what: OnBench
   readonly onDone: () => void
+}
+
+/** Whether the chain that is on is too short for a set of gears, in a sentence: it would tear off the derailleur. */
+function sayTooShort({ rider, hasDerailleur, links }: GearingInHand, what: OnBench): string | undefined {
+  if (links === undefined || rider.chainstayMm === undefined) return undefined
+  const needed = chainLinks(rider.chainstayMm, what.set, hasDerailleur)?.byFormula.links
+  if (needed === undefined || needed <= links) return undefined
+  return `Its chain is ${rider.isStayGuessed ? 'probably ' : ''}too short: ${needed} links are needed, ${links} are on. Fit a longer one first.`
 }
 
 /** A what-if goes on the bike: what to know before, what comes off and goes on, and it is written as one step. */
@@ -44,6 +53,7 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
     )
     onDone()
   })
+  const tooShort = sayTooShort(gearing, what)
   const goesOn = [
     ...rings.map((teeth) => `ring ${teeth}`),
     ...(cogs ? [cogs.length === 1 ? `cog ${cogs[0]}` : `cassette ${cogs[0]} to ${cogs.at(-1)}`] : []),
@@ -59,6 +69,12 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
             {sayList(off.map(({ entry }) => namePart(garage, entry.part, bike))) || 'nothing'}.
           </p>
           <ul className="mt-2 flex flex-col gap-2">
+            {tooShort !== undefined && (
+              <li className="border-l-4 border-rust pl-3 text-[0.95rem] leading-snug">
+                <strong>Stop. </strong>
+                {tooShort}
+              </li>
+            )}
             {checks.map(([said, { weight }]) => (
               <li
                 key={said}

@@ -60,29 +60,23 @@ const longer = (times: number): string => {
   return percent > 0 ? `about ${percent}${NBSP}% longer` : `about ${-percent}${NBSP}% less`
 }
 
-/** The cogs that lose and gain work, the most first. */
-function movedWork({ cogsBefore, cogsAfter }: ShiftedUse) {
-  const cogs = [...new Set([...cogsBefore.keys(), ...cogsAfter.keys()])]
-  const change = (cog: number): number => (cogsAfter.get(cog) ?? 0) - (cogsBefore.get(cog) ?? 0)
-  const moved = cogs.reduce((sum, cog) => sum + Math.max(0, change(cog)), 0)
-  const by = (sign: 1 | -1): readonly number[] =>
-    cogs
-      .filter((cog) => sign * change(cog) > 0.04)
-      .sort((a, b) => sign * (change(b) - change(a)))
-      .slice(0, 2)
-      .sort((a, b) => a - b)
-  return { moved, from: by(-1), to: by(1) }
+/** Less of the work than this moves, and it is much the same. */
+const HARDLY = 0.05
+
+/** Where the work goes: how much of it, to which kind of cogs, and the move that is largest. */
+function sayMoves({ moves }: ShiftedUse): string {
+  const moved = moves.reduce((sum, { share }) => sum + share, 0)
+  const [most] = moves
+  if (!most || moved < HARDLY) return 'leaves your work on much the same cogs'
+  const up = moves.reduce((sum, { from, to, share }) => sum + (to > from ? share : 0), 0)
+  const where = up > 0.9 * moved ? 'larger cogs' : up < 0.1 * moved ? 'smaller cogs' : 'other cogs'
+  const tos = moves.filter(({ from }) => from === most.from).slice(0, 2)
+  return `moves ${sayShare(moved)} of your work to ${where}, most from the ${most.from} to the ${sayList(tos.map(({ to }) => String(to)))}`
 }
 
 /** What another set of gears does to the riding and the wear, in a sentence. */
-export function sayShifted(set: GearSet, shifted: ShiftedUse): string {
-  const { moved, from, to } = movedWork(shifted)
-  const work =
-    from.length > 0 && to.length > 0
-      ? `moves ${sayShare(moved)} of your work from the ${sayList(from.map(String))} to the ${sayList(to.map(String))}`
-      : 'leaves your work on much the same cogs'
-  return `${saySet(set)} ${work}: the chain lasts ${longer(1 / shifted.chainWearTimes)}, the cog that wears first ${longer(shifted.cogLifeTimes)}.`
-}
+export const sayShifted = (set: GearSet, shifted: ShiftedUse): string =>
+  `${saySet(set)} ${sayMoves(shifted)}: the chain lasts ${longer(1 / shifted.chainWearTimes)}, the cog that wears first ${longer(shifted.cogLifeTimes)}.`
 
 /** What a hill asks of a set of gears, in a sentence. */
 export function sayHill(name: string, gradePercent: number, hill: HillAnswer, slowestRpm: number): string {
