@@ -20,6 +20,7 @@ import { nextLookSteps, type NextLookQuestion } from '../src/core/wear/next-look
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { readGpx } from '../src/formats/rides/gpx.ts'
 import { riderFigure } from './rider.ts'
+import { faultFigures } from './faults.ts'
 import { planFigures } from './plans.ts'
 import { sessionFigures } from './sessions.ts'
 import { tenYears } from './ten-years.ts'
@@ -265,6 +266,7 @@ figures.push(
   photoFigure(),
   ...sessionFigures(),
   ...planFigures(),
+  ...faultFigures(time),
 )
 const pages = await pageFigures()
 const rows = (of: readonly Figure[]): string =>

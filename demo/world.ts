@@ -3,6 +3,7 @@ import { addDays } from '../src/core/units/days.ts'
 import { heron } from './heron.ts'
 import { kite } from './kite.ts'
 import { openDiary } from './diary.ts'
+import { faults } from './faults.ts'
 import { plover } from './plover.ts'
 import { quarry } from './quarry.ts'
 import { STORY_DAYS } from './bikes.ts'
@@ -20,7 +21,7 @@ export const DEMO_SEED = 1807
  */
 export function demoWorld(today: string, seed: number = DEMO_SEED): Entry[] {
   const firstDay = addDays(`${today.slice(0, 10)}T00:00:00.000Z`, -STORY_DAYS).slice(0, 10)
-  return [heron, quarry, kite, sparrow, plover, shelf]
+  return [heron, quarry, kite, sparrow, plover, shelf, faults]
     .flatMap((story, i) => {
       const random = seededRandom(seed + i)
       const diary = openDiary(firstDay, random)

@@ -41,6 +41,34 @@ const SHOTS = [
     whole: true,
     shows: 'Take care',
   },
+  {
+    name: 'faults',
+    path: '/faults',
+    bike: 'plover',
+    size: WIDE,
+    whole: true,
+    shows: 'How far has the chain lengthened?',
+    kept: {
+      'jolt-mile fault demo plover': JSON.stringify({
+        about: 'shifting',
+        complaints: ['slips'],
+        cogs: [14, 15],
+        answers: [
+          { finding: 'load', said: ['hard-only'] },
+          { finding: 'hooked-teeth', said: ['hooked'] },
+        ],
+        later: ['ring-lift'],
+      }),
+    },
+  },
+  {
+    name: 'gearing',
+    path: '/gearing',
+    bike: 'quarry',
+    size: WIDE,
+    whole: true,
+    shows: /Per 1000 km it costs|It costs about/,
+  },
   { name: 'shelf', path: '/shelf', bike: 'heron', size: WIDE, whole: true, shows: 'for Kite, due now' },
   { name: 'rates', path: '/rates', bike: 'heron', size: WIDE },
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },
@@ -72,13 +100,16 @@ const { chromium } = await import('@playwright/test')
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] })
 try {
   await ready(`http://127.0.0.1:${PORT}/api/health`)
-  for (const { name, path, bike, size, theme = 'daylight', whole = false, shows } of SHOTS) {
+  for (const { name, path, bike, size, theme = 'daylight', whole = false, shows, kept = {} } of SHOTS) {
     const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce' })
     const page = await context.newPage()
     await page.clock.setFixedTime(DAY)
     await page.addInitScript(
-      (state) => localStorage.setItem('jolt-mile screen demo', JSON.stringify(state)),
-      { bike, theme, units: 'metric' },
+      ([state, kept]) => {
+        localStorage.setItem('jolt-mile screen demo', JSON.stringify(state))
+        for (const [key, text] of Object.entries(kept)) localStorage.setItem(key, text)
+      },
+      [{ bike, theme, units: 'metric' }, kept],
     )
     await page.goto(`http://127.0.0.1:${PORT}/demo${path}`)
     await page.getByRole('heading', { level: 1 }).filter({ hasNotText: 'Working' }).waitFor()

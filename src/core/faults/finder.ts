@@ -154,13 +154,21 @@ export interface Moved {
   readonly to: number
 }
 
-/** What one answer, given or known from the log, moved: the ranking without it beside the one with it, what moved most first. */
-export function movedBy(search: Search, given: Answers<AnyFinding>, finding: AnyFinding): readonly Moved[] {
+/**
+ * What one answer, given or known from the log, moved: the ranking without it beside the one with it, what moved most first.
+ * @param after the ranking with it, where that is at hand
+ */
+export function movedBy(
+  search: Search,
+  given: Answers<AnyFinding>,
+  finding: AnyFinding,
+  after: Ranking<AnyCause>['causes'] = viewRanking(search, given),
+): readonly Moved[] {
   const { [finding]: _given, ...others } = given
   const { [finding]: _known, ...otherKnown } = search.known
   const without = given[finding] === undefined ? { ...search, known: otherKnown } : search
   const before = new Map(viewRanking(without, others).map(({ cause, p }) => [cause, p]))
-  return viewRanking(search, given)
+  return after
     .map(({ cause, p }) => ({ cause, from: before.get(cause) ?? 0, to: p }))
     .sort((a, b) => Math.abs(b.to - b.from) - Math.abs(a.to - a.from))
 }

@@ -156,8 +156,11 @@ describe('the hill', () => {
   })
 
   test('one wrong height is not geared for', () => {
-    const rides = Array.from({ length: 40 }, (_, i) => ({ steep: { m200: i === 0 ? 40 : 6 + i / 40 } }))
+    const rides = Array.from({ length: 40 }, (_, i) => ({
+      steep: { m50: 9, m200: i === 0 ? 40 : 6 + i / 40, m1000: 3 },
+    }))
     expect(ownHill(rides)?.gradePercent).toBeLessThan(7)
+    expect(ownHill(rides)).toMatchObject({ over50Percent: 9, over1000Percent: 3, rides: 40 })
     expect(ownHill([{}])).toBeUndefined()
   })
 })

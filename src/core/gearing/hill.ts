@@ -1,3 +1,4 @@
+import type { SteepStretches } from '../exposure/steep.ts'
 import type { GearSet } from './bench.ts'
 import { cadenceAt, climbSpeed, type Climb } from './climb.ts'
 
@@ -77,6 +78,9 @@ export interface OwnHill {
   readonly gradePercent: number
   /** Over which it was found, m. */
   readonly lengthM: 200
+  /** The same of the steepest 50 m and the steepest kilometre, %. */
+  readonly over50Percent: number
+  readonly over1000Percent: number
   /** Rides that told heights. */
   readonly rides: number
 }
@@ -86,11 +90,17 @@ export interface OwnHill {
  * that one wrong height is not geared for.
  * @returns undefined where no ride has heights
  */
-export function ownHill(
-  rides: readonly { readonly steep?: { readonly m200: number } }[],
-): OwnHill | undefined {
-  const grades = rides.flatMap(({ steep }) => (steep ? [steep.m200] : [])).sort((a, b) => b - a)
-  if (grades.length === 0) return undefined
-  const at = Math.floor(grades.length / 20)
-  return { gradePercent: grades[at] ?? 0, lengthM: 200, rides: grades.length }
+export function ownHill(rides: readonly { readonly steep?: SteepStretches }[]): OwnHill | undefined {
+  const known = rides.flatMap(({ steep }) => steep ?? [])
+  if (known.length === 0) return undefined
+  const at = Math.floor(known.length / 20)
+  const met = (over: keyof SteepStretches): number =>
+    known.map((steep) => steep[over]).sort((a, b) => b - a)[at] ?? 0
+  return {
+    gradePercent: met('m200'),
+    lengthM: 200,
+    over50Percent: met('m50'),
+    over1000Percent: met('m1000'),
+    rides: known.length,
+  }
 }

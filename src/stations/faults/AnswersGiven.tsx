@@ -19,7 +19,7 @@ function sayAnswer({ given, search, kept }: SearchInHand, finding: AnyFinding): 
 
 /** What was answered, what each answer moved, and the way to take it back; and answers that contradict one another. */
 export function AnswersGiven({ hand }: { readonly hand: SearchInHand }) {
-  const { kept, change, search, given } = hand
+  const { kept, change, search, given, view } = hand
   const isShown = (finding: AnyFinding): boolean => {
     const said = given[finding]
     // What was not tapped among the complaints is no answer of its own.
@@ -63,7 +63,7 @@ export function AnswersGiven({ hand }: { readonly hand: SearchInHand }) {
               <strong className="font-semibold">{sayAnswer(hand, finding)}</strong>
               <span className="block text-steel">
                 {logs.includes(finding) && 'From your log. '}
-                {sayMoved(movedBy(search, given, finding))}
+                {sayMoved(movedBy(search, given, finding, view.ranking.causes))}
               </span>
             </span>
             {mine.includes(finding) && (

@@ -12,6 +12,8 @@ import { useBikeId } from '../../ui/use-bike-id.ts'
 import { blamedCogs, sayView } from '../../ui/words/faults/say-fault.ts'
 import { FINDING_WORDS } from '../../ui/words/faults/findings.ts'
 import { AnswersGiven } from './AnswersGiven.tsx'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { faultEntry } from './given.ts'
 import { AskAfter } from './AskAfter.tsx'
 import { EMPTY_SEARCH, isEmptySearch } from './kept-search.ts'
 import { MendIt } from './MendIt.tsx'
@@ -22,12 +24,27 @@ import { Symptoms } from './Symptoms.tsx'
 import { useSearch } from './use-search.ts'
 
 function OneBike({ judged }: { readonly judged: JudgedBike }) {
-  const { garage } = useOpenLog()
+  const { garage, now, record } = useOpenLog()
   const { entry } = judged.report.bike
   const hand = useSearch(judged)
   const [found, setFound] = useState<readonly AnyCause[]>([])
   const { kept, view, change, clear } = hand
   const isAsked = !isEmptySearch(kept)
+  const notFound = useInTurn(async () => {
+    await record(
+      [
+        faultEntry(kept, {
+          at: now,
+          bike: entry.bike,
+          fault: crypto.randomUUID(),
+          found: [],
+          outcome: 'not-found',
+        }),
+      ],
+      `${entry.name}: nothing found, noted.`,
+    )
+    clear()
+  })
   const blamed = blamedCogs(kept.cogs, hand.cogRisks)
   const [first] = view.ranking.causes
   const [next] = view.next
@@ -90,9 +107,14 @@ function OneBike({ judged }: { readonly judged: JudgedBike }) {
                 ]}
               />
               {isAsked && (
-                <Button look="link" onClick={clear} className="min-h-11">
-                  Start again
-                </Button>
+                <span className="flex flex-wrap gap-4">
+                  <Button look="link" onClick={notFound} className="min-h-11">
+                    Nothing found: log it
+                  </Button>
+                  <Button look="link" onClick={clear} className="min-h-11">
+                    Start again
+                  </Button>
+                </span>
               )}
             </div>
             <Symptoms hand={hand} />

@@ -10,7 +10,7 @@ import { useInTurn } from '../../ui/use-in-turn.ts'
 import { REPAIRS } from '../../ui/words/faults/repairs.ts'
 import { sayCause } from '../../ui/words/faults/causes.ts'
 import { sayCauseWith } from '../../ui/words/faults/say-fault.ts'
-import { entryAnswers } from './given.ts'
+import { faultEntry } from './given.ts'
 import type { SearchInHand } from './use-search.ts'
 
 interface Props {
@@ -31,19 +31,7 @@ export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, o
   const [fault] = useState(() => crypto.randomUUID())
   const log = useInTurn(async (outcome: FaultOutcome) => {
     await record(
-      [
-        {
-          kind: 'fault',
-          at: now,
-          fault,
-          bike,
-          about: kept.about,
-          answers: entryAnswers(kept),
-          ...(kept.cogs.length > 0 && { cogs: kept.cogs }),
-          found: causes,
-          outcome,
-        },
-      ],
+      [faultEntry(kept, { at: now, bike, fault, found: causes, outcome })],
       outcome === 'mended' ? `${name}: mended.` : `${name}: found, not mended yet.`,
     )
     clear()

@@ -28,7 +28,7 @@ export function NextTest({
     return (
       <Section title="Next test">
         <p className="text-[0.95rem]">
-          No test that is left would tell much more.{' '}
+          No test that is left would tell much more. A mechanic may see what the eye missed.{' '}
           {kept.later.length > 0 && (
             <Button look="link" onClick={() => change({ ...kept, later: [] })}>
               Offer those that were put off
@@ -110,8 +110,8 @@ export function NextTest({
                   >
                     {FINDING_WORDS[one.finding].title}
                     <span className="shrink-0 text-sm text-steel">
-                      {sayMinutes(search.ready.network.findings[one.finding].minutes)},{' '}
-                      {WAY_NAMES[search.ready.network.findings[one.finding].way]}
+                      {WAY_NAMES[search.ready.network.findings[one.finding].way]},{' '}
+                      {sayMinutes(search.ready.network.findings[one.finding].minutes)}
                     </span>
                   </button>
                 </li>

@@ -75,7 +75,7 @@ export function Suspects({ hand, blamed, onFound, isAwaited }: Props) {
     <Section title="What may be behind it" note="Several may be true at once. Open one to see why.">
       {isAwaited && (
         <p role="status" className="mb-2 text-sm text-steel">
-          The teeth are still being worked out: until then, worn cogs are a guess.
+          Working it out: what the road did to the teeth. Until then, worn cogs are a guess.
         </p>
       )}
       <ol className="border-t border-hairline/70">

@@ -169,6 +169,16 @@ describe('Fault finder', () => {
     ])
   })
 
+  test('a search that found nothing is logged as that, and begins anew', async () => {
+    const { show, recorded } = openLog(LOG)
+    show(<Faults />)
+    await userEvent.click(screen.getByRole('button', { name: 'It grinds or rattles' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Cog 11' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Nothing found: log it' }))
+    expect(recorded).toMatchObject([{ kind: 'fault', found: [], cogs: [11], outcome: 'not-found' }])
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toMatch(/What does Heron do\?/)
+  })
+
   test('asks once after a ride whether it is gone', async () => {
     const { show, recorded } = openLog([
       ...LOG,

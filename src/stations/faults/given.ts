@@ -40,7 +40,7 @@ export function withAnswer(
 const likeliest = (tapped: Readonly<Record<string, number>>): string =>
   Object.entries(tapped).reduce((best, one) => (one[1] > best[1] ? one : best), ['none', 0])[0]
 
-/** What a search leaves in the log. */
+/** The answers that a search leaves in the log. */
 export function entryAnswers(search: KeptSearch): FaultEntry['answers'] {
   const complaints = search.about === 'shifting' ? search.complaints : []
   return [
@@ -49,3 +49,15 @@ export function entryAnswers(search: KeptSearch): FaultEntry['answers'] {
     ...search.answers,
   ]
 }
+
+/** A search as it ends, for the log. */
+export const faultEntry = (
+  search: KeptSearch,
+  end: Pick<FaultEntry, 'at' | 'bike' | 'fault' | 'found' | 'outcome'>,
+): Omit<FaultEntry, 'id' | 'format' | 'action'> => ({
+  ...end,
+  kind: 'fault',
+  about: search.about,
+  answers: entryAnswers(search),
+  ...(search.cogs.length > 0 && { cogs: search.cogs }),
+})

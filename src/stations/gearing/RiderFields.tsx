@@ -3,20 +3,22 @@ import { GEARING_BOUNDS } from '../../core/log/kinds/gearing.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
-import { BREATH_NAMES } from '../../ui/words/gearing-words.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import { BREATH_NAMES, sayMass } from '../../ui/words/gearing-words.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import type { GearingInHand } from './use-gearing.ts'
 
 /** Who rides, and up what: power or breath, the hill, the cadences. Each says where its figure comes from. */
 export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
   const { rider, change } = gearing
+  const units = useUnits()
   const set = (name: 'powerW' | 'hillPercent' | 'cadenceRpm' | 'slowestRpm', value: number) => {
     if (Number.isFinite(value)) void change({ [name]: value }, 'Noted.')
   }
   const hillFrom = rider.isHillTyped
     ? 'as you set it'
     : rider.ownHill
-      ? `steepest 200 m of ${sayCount(rider.ownHill.rides, 'ride')} of yours, one odd one aside`
+      ? `steepest 200 m of ${sayCount(rider.ownHill.rides, 'ride')} of yours, odd ones aside; over 50 m ${rider.ownHill.over50Percent}\u00a0%, over 1 km ${rider.ownHill.over1000Percent}\u00a0%`
       : 'a guess: none of your rides tells heights'
   return (
     <Section title="You and the hill" note="What the gears are judged by.">
@@ -33,7 +35,7 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
         />
         <Stepper
           label="Power for an hour, W"
-          hint={`${rider.isPowerGuessed ? 'a guess by breath' : 'as you set it'}; ${Math.round(rider.massKg)}\u00a0kg in all${rider.isMassGuessed ? ', a guess: enter it with the bike' : ''}`}
+          hint={`${rider.isPowerGuessed ? 'a guess by breath' : 'as you set it'}; ${sayMass(rider.massKg, units)} in all${rider.isMassGuessed ? ', a guess: enter it with the bike' : ''}`}
           value={Math.round(rider.powerW)}
           step={5}
           min={GEARING_BOUNDS.powerW[0]}

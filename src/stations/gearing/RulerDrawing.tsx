@@ -63,80 +63,83 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
   const rowLabel = (one: OnBench): string => (one.isOwn ? `as it is: ${saySet(one.set)}` : one.name)
   return (
     <figure>
-      <svg
-        viewBox={`0 0 ${width} ${bottom + 26}`}
-        role="img"
-        aria-label={`Gears of ${onBench.length} set-ups on one ruler of developments. ${onBench
-          .map(
-            (one) =>
-              `${rowLabel(one)}: ${sayDevelopment(one.bench.lowest.developmentM, units)} to ${sayDevelopment(one.bench.highest.developmentM, units)}`,
-          )
-          .join('; ')}.`}
-        className="w-full"
-      >
-        {ruler.marks.map((mark) => (
-          <g key={mark}>
-            <path d={`M${x(mark)} ${TOP - 8}V${bottom}`} className="stroke-hairline" strokeWidth={1} />
-            <text x={x(mark)} y={TOP - 16} textAnchor="middle" className="fill-steel font-mono text-[12px]">
-              {sayDevelopment(mark, units)
-                .replace(/0(\u00a0m)$/, '$1')
-                .replace(/\.0(\u00a0m)$/, '$1')}
-            </text>
-            <text
-              x={x(mark)}
-              y={bottom + 18}
-              textAnchor="middle"
-              className="fill-steel font-mono text-[12px]"
-            >
-              {saySpeed(cadenceSpeed(mark, rider.cadenceRpm), units).split('\u00a0')[0]}
-            </text>
-          </g>
-        ))}
-        {area !== '' && (
-          <path
-            d={`M${left} ${TOP + ENERGY - 8}L${area}L${width - right} ${TOP + ENERGY - 8}Z`}
-            className="fill-petrol/25"
-          />
-        )}
-        {!isNarrow && (
-          <text x={0} y={TOP + ENERGY - 14} className="fill-steel text-[13px]">
-            where you ride
-          </text>
-        )}
-        {onBench.map((one, row) => {
-          const y = TOP + ENERGY + row * ROW
-          return (
-            <g key={`${one.name} ${row}`}>
-              <text
-                x={0}
-                y={isNarrow ? y + 10 : y + 25}
-                className={`fill-ink text-[13px] ${one.isOwn ? 'font-semibold' : ''}`}
-              >
-                {isNarrow ? rowLabel(one) : one.isOwn ? 'as it is' : one.name}
+      <div>
+        <svg
+          viewBox={`0 0 ${width} ${bottom + 26}`}
+          role="img"
+          aria-label={`Gears of ${onBench.length} set-ups on one ruler of developments. ${onBench
+            .map(
+              (one) =>
+                `${rowLabel(one)}: ${sayDevelopment(one.bench.lowest.developmentM, units)} to ${sayDevelopment(one.bench.highest.developmentM, units)}`,
+            )
+            .join('; ')}.`}
+          className="w-full"
+        >
+          {ruler.marks.map((mark) => (
+            <g key={mark}>
+              <path d={`M${x(mark)} ${TOP - 8}V${bottom}`} className="stroke-hairline" strokeWidth={1} />
+              <text x={x(mark)} y={TOP - 16} textAnchor="middle" className="fill-steel font-mono text-[12px]">
+                {sayDevelopment(mark, units)
+                  .replace(/0(\u00a0m)$/, '$1')
+                  .replace(/\.0(\u00a0m)$/, '$1')}
               </text>
-              <path d={`M${left} ${y + 40}H${width - right}`} className="stroke-hairline" strokeWidth={1} />
-              <Gears one={one} baseline={y + 40} x={x} />
+              <text
+                x={x(mark)}
+                y={bottom + 18}
+                textAnchor="middle"
+                className="fill-steel font-mono text-[12px]"
+              >
+                {saySpeed(cadenceSpeed(mark, rider.cadenceRpm), units).split('\u00a0')[0]}
+              </text>
             </g>
-          )
-        })}
-        {isNeededIn && (
-          <g>
+          ))}
+          {area !== '' && (
             <path
-              d={`M${x(needed)} ${TOP - 8}V${bottom}`}
-              className="stroke-rust"
-              strokeWidth={2}
-              strokeDasharray="6 4"
+              d={`M${left} ${TOP + ENERGY - 8}L${area}L${width - right} ${TOP + ENERGY - 8}Z`}
+              className="fill-petrol/25"
             />
-            <text x={x(needed) + 5} y={TOP + 6} className="fill-rust text-[12px]">
-              the hill
+          )}
+          {!isNarrow && (
+            <text x={0} y={TOP + ENERGY - 14} className="fill-steel text-[13px]">
+              where you ride
             </text>
-          </g>
-        )}
-      </svg>
+          )}
+          {onBench.map((one, row) => {
+            const y = TOP + ENERGY + row * ROW
+            return (
+              <g key={`${one.name} ${row}`}>
+                <text
+                  x={0}
+                  y={isNarrow ? y + 10 : y + 25}
+                  className={`fill-ink text-[13px] ${one.isOwn ? 'font-semibold' : ''}`}
+                >
+                  {isNarrow ? rowLabel(one) : one.isOwn ? 'as it is' : one.name}
+                </text>
+                <path d={`M${left} ${y + 40}H${width - right}`} className="stroke-hairline" strokeWidth={1} />
+                <Gears one={one} baseline={y + 40} x={x} />
+              </g>
+            )
+          })}
+          {isNeededIn && (
+            <g>
+              <path
+                d={`M${x(needed)} ${TOP - 8}V${bottom}`}
+                className="stroke-rust"
+                strokeWidth={2}
+                strokeDasharray="6 4"
+              />
+              <text x={x(needed) + 5} y={TOP + 6} className="fill-rust text-[12px]">
+                the hill
+              </text>
+            </g>
+          )}
+        </svg>
+      </div>
       <figcaption className="text-sm text-steel">
-        Metres per crank turn above, {units === 'metric' ? 'km/h' : 'mph'} at {Math.round(rider.cadenceRpm)}{' '}
-        rpm below; equal steps in per cent are equally long. Tall: a gear of its own. Short: another ring has
-        it too. Dashed: the chain runs at a slant. Left of the hill’s line a gear is low enough for it.
+        {units === 'metric' ? 'Metres per crank turn' : 'Gear inches'} above,{' '}
+        {units === 'metric' ? 'km/h' : 'mph'} at {Math.round(rider.cadenceRpm)} rpm below; equal steps in per
+        cent are equally long. Tall: a gear of its own. Short: another ring has it too. Dashed: the chain runs
+        at a slant. Left of the hill’s line a gear is low enough for it.
       </figcaption>
     </figure>
   )

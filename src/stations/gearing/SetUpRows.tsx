@@ -33,7 +33,13 @@ function useRows({ gearing, costs }: Pick<Props, 'gearing' | 'costs'>) {
   }
   const cost = (one: OnBench): string => {
     const mean = one.isOwn ? costs.now : costs.of(one.name)
-    return mean === undefined ? (costs.isWorking ? '…' : 'not known') : sayAboutMoney(mean, costs.currency)
+    return mean === undefined
+      ? one.isOwn || one.name === costs.chosen
+        ? costs.isWorking
+          ? '…'
+          : 'not known'
+        : 'when picked'
+      : sayAboutMoney(mean, costs.currency)
   }
   return [
     {

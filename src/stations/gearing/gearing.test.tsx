@@ -10,6 +10,7 @@ import {
   sayFit,
   sayGearSetFault,
   sayHill,
+  sayMass,
   saySet,
   sayShifted,
   saySpeed,
@@ -37,6 +38,7 @@ describe('gears in words', () => {
     expect(saySet({ rings: [44], cogs: [18] })).toBe('44 × 18')
     expect(plain(saySpeed(32.19, 'metric'))).toBe('32.2 km/h')
     expect(plain(saySpeed(32.19, 'imperial'))).toBe('20.0 mph')
+    expect(plain(sayMass(100, 'imperial'))).toBe('220 lb')
     expect(plain(sayDevelopment(2.05, 'metric'))).toBe('2.05 m')
     // 100 inches of wheel turn are pi x 2.54 m.
     expect(plain(sayDevelopment(Math.PI * 2.54, 'imperial'))).toBe('100 in')

@@ -14,6 +14,8 @@ export interface GearCosts {
   readonly now: number | undefined
   /** Of the what-if in hand; undefined for others. */
   readonly of: (name: string) => number | undefined
+  /** The what-if in hand. */
+  readonly chosen: string | undefined
   readonly currency: string
   readonly isWorking: boolean
 }
@@ -52,6 +54,7 @@ export function useGearCosts(
   return {
     now: costNow,
     of: (name) => (name === chosen ? costThen : undefined),
+    chosen,
     currency,
     isWorking: asks !== undefined && (costNow === undefined || costThen === undefined),
   }

@@ -42,6 +42,12 @@ export const saySpeed = (kmh: number, units: Units): string =>
 export const sayDevelopment = (metres: number, units: Units): string =>
   units === 'metric' ? `${metres.toFixed(2)}${NBSP}m` : `${(metres / (Math.PI * 0.0254)).toFixed(0)}${NBSP}in`
 
+const LB_PER_KG = 2.20462
+
+/** A mass with its unit. */
+export const sayMass = (kg: number, units: Units): string =>
+  units === 'metric' ? `${Math.round(kg)}${NBSP}kg` : `${Math.round(LB_PER_KG * kg)}${NBSP}lb`
+
 /** A cadence. */
 export const sayRpm = (rpm: number): string => `${Math.round(rpm)}${NBSP}rpm`
 

@@ -380,9 +380,9 @@ export const FINDING_WORDS: Readonly<Record<AnyFinding, FindingWords>> = {
 
 /** How a test is made, in a word or two. */
 export const WAY_NAMES = {
-  feel: 'as it feels',
-  eye: 'by eye',
-  hand: 'by hand, standing still',
-  'wheel-up': 'wheel off the ground',
-  ride: 'on the road',
+  feel: 'As it feels',
+  eye: 'By eye',
+  hand: 'By hand, standing still',
+  'wheel-up': 'Wheel off the ground',
+  ride: 'On the road',
 } as const

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals'
-import type { SHIFTING } from '../src/core/faults/shifting-network.ts'
+import type { SHIFTING } from './shifting-network.ts'
 import { madeUpFaults, type SearchWay } from './made-up-faults.ts'
 
 const outcome = (how: SearchWay, seed: number) => {

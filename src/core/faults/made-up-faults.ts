@@ -6,10 +6,10 @@ import {
   type AnyCause,
   type AnyFinding,
   type Complaint,
-} from '../src/core/faults/finder.ts'
-import { weigh, type Answers } from '../src/core/faults/infer.ts'
-import type { Need } from '../src/core/faults/network.ts'
-import { seededRandom, type Random } from '../src/core/stats/random.ts'
+} from './finder.ts'
+import { weigh, type Answers } from './infer.ts'
+import type { Need } from './network.ts'
+import { seededRandom, type Random } from '../stats/random.ts'
 
 /** How a fault is looked for: by the finder, or down a fixed list. */
 export type SearchWay = 'finder' | 'checklist'
