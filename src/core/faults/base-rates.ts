@@ -1,7 +1,8 @@
 import { chancesOf, type Need } from './network.ts'
 import { cogsSaid } from './cogs-said.ts'
 import type { Answer, Answers } from './infer.ts'
-import { SHIFTING, type ShiftCause, type ShiftFinding } from './shifting-network.ts'
+import type { ShiftCause } from './causes.ts'
+import { SHIFTING, type ShiftFinding } from './shifting-network.ts'
 
 /** What a bike's log says that bears on a fault. What is absent is not known. */
 export interface FaultFacts {

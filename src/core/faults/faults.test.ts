@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { rankingOf, readyFor, testsLeft, weigh } from './infer.ts'
 import { chancesOf, type Finding, type Network } from './network.ts'
 import { rankBySigns, SIGNS, type CauseGroup, type Sign } from './signs.ts'
-import { SHIFTING, type ShiftCause, type ShiftFinding } from './shifting-network.ts'
+import type { ShiftCause } from './causes.ts'
+import { SHIFTING, type ShiftFinding } from './shifting-network.ts'
 
 /** Two causes, one sign with a false alarm, and one question that has always an answer: small enough for paper. */
 const SMALL = {

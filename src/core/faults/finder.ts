@@ -2,8 +2,9 @@ import { baseRates, lubeMoves, type BaseRates, type FaultFacts } from './base-ra
 import { rankingOf, readyFor, testsLeft, weigh } from './infer.ts'
 import type { Answer, Answers, NextTest, Ranking, Ready } from './infer.ts'
 import type { Need, Way } from './network.ts'
-import { NOISES, type NoiseCause, type NoiseFinding } from './noise-network.ts'
-import { SHIFTING, type ShiftCause, type ShiftFinding } from './shifting-network.ts'
+import type { NoiseCause, ShiftCause } from './causes.ts'
+import { NOISES, type NoiseFinding } from './noise-network.ts'
+import { SHIFTING, type ShiftFinding } from './shifting-network.ts'
 
 /** What is looked for: why it slips, skips or will not shift; or where a noise comes from. */
 export type About = 'shifting' | 'noise'

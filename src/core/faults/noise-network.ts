@@ -1,3 +1,4 @@
+import type { NoiseCause } from './causes.ts'
 import type { Network } from './network.ts'
 
 /**
@@ -285,7 +286,6 @@ export const NOISES = {
       },
     },
   },
-} as const satisfies Network<string, string>
+} as const satisfies Network<NoiseCause, string>
 
-export type NoiseCause = keyof typeof NOISES.causes
 export type NoiseFinding = keyof typeof NOISES.findings

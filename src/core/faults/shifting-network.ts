@@ -1,3 +1,4 @@
+import type { ShiftCause } from './causes.ts'
 import type { Network } from './network.ts'
 
 /**
@@ -606,7 +607,6 @@ export const SHIFTING = {
       rows: { 'frame-flex': [{ 'only-standing': 0.8 }, 'Seated it runs, standing it does not.'] },
     },
   },
-} as const satisfies Network<string, string>
+} as const satisfies Network<ShiftCause, string>
 
-export type ShiftCause = keyof typeof SHIFTING.causes
 export type ShiftFinding = keyof typeof SHIFTING.findings

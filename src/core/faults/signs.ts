@@ -1,6 +1,7 @@
 import { searchWithout, viewOf } from './finder.ts'
 import type { Answers } from './infer.ts'
-import type { ShiftCause, ShiftFinding } from './shifting-network.ts'
+import type { ShiftCause } from './causes.ts'
+import type { ShiftFinding } from './shifting-network.ts'
 
 /** Signs by name, as outside cases write them: the answers that each one stands for. "Off line" means the cage rather than the cable. */
 const ANSWERS_OF = {

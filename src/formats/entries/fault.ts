@@ -1,10 +1,9 @@
 import { array, object } from 'yup'
-import { NOISES } from '../../core/faults/noise-network.ts'
-import { SHIFTING } from '../../core/faults/shifting-network.ts'
+import { NOISE_CAUSES, SHIFT_CAUSES } from '../../core/faults/causes.ts'
 import { FAULT_BOUNDS, FAULT_OUTCOMES } from '../../core/log/kinds/fault.ts'
 import { entry, line, maybeOneOf, oneOf, teeth, thingId } from './checks.ts'
 
-const CAUSES = [...Object.keys(SHIFTING.causes), ...Object.keys(NOISES.causes)]
+const CAUSES = [...SHIFT_CAUSES, ...NOISE_CAUSES]
 
 /** The fields of a fault that was looked for. Findings are kept by name: a later app may know more of them. */
 export const faultSchema = entry('fault', {

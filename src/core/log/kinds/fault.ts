@@ -1,5 +1,4 @@
-import type { NoiseCause } from '../../faults/noise-network.ts'
-import type { ShiftCause } from '../../faults/shifting-network.ts'
+import type { NoiseCause, ShiftCause } from '../../faults/causes.ts'
 import type { BikeId, EntryBase } from '../entry.ts'
 import type { Kind } from './kind.ts'
 

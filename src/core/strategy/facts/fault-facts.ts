@@ -2,7 +2,7 @@ import { isWet } from '../../exposure/conditions.ts'
 import { ridesDuring, totalKm } from '../../exposure/distance.ts'
 import type { FaultFacts } from '../../faults/base-rates.ts'
 import type { Need } from '../../faults/network.ts'
-import { SHIFTING, type ShiftCause } from '../../faults/shifting-network.ts'
+import { SHIFT_CAUSES, type ShiftCause } from '../../faults/causes.ts'
 import type { BikeId, IsoTime } from '../../log/entry.ts'
 import { fittedLink, fittedParts, openFitting, type Garage, type PartState } from '../../log/garage.ts'
 import type { BikeEntry } from '../../log/kinds/bike.ts'
@@ -69,7 +69,8 @@ function chainWear({ limit, chain }: BikeReport, answer: WearAnswer | undefined)
   }
 }
 
-const isShiftCause = (cause: string): cause is ShiftCause => cause in SHIFTING.causes
+const isShiftCause = (cause: string): cause is ShiftCause =>
+  (SHIFT_CAUSES as readonly string[]).includes(cause)
 
 const isRecent = (at: IsoTime, now: IsoTime): boolean => at <= now && daysBetween(at, now) <= MISHAP_DAYS
 

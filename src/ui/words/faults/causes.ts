@@ -1,5 +1,4 @@
-import type { NoiseCause } from '../../../core/faults/noise-network.ts'
-import type { ShiftCause } from '../../../core/faults/shifting-network.ts'
+import type { NoiseCause, ShiftCause } from '../../../core/faults/causes.ts'
 
 /** What can be behind a slip or a skip, as it stands in a list and in a sentence. */
 export const CAUSE_NAMES: Readonly<Record<ShiftCause, string>> = {
