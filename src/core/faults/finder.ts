@@ -39,21 +39,25 @@ export interface Search {
   readonly moved: BaseRates['moved']
 }
 
-const ratesAsTheyAre = Object.fromEntries(
-  [...Object.entries(NOISES.causes), ...Object.entries(SHIFTING.causes)].map(([cause, { rate }]) => [
-    cause,
-    rate,
-  ]),
-) as Record<AnyCause, number>
+/** The rates as they are everywhere; those of the other network stand beside them, and are never asked for. */
+function ratesOf(about: About): Record<AnyCause, number> {
+  const [others, own] = about === 'noise' ? [SHIFTING, NOISES] : [NOISES, SHIFTING]
+  return Object.fromEntries(
+    [...Object.entries(others.causes), ...Object.entries(own.causes)].map(([cause, { rate }]) => [
+      cause,
+      rate,
+    ]),
+  ) as Record<AnyCause, number>
+}
 
 /** Starts a search from what a bike's log says. */
 export function searchOn(about: About, facts: FaultFacts): Search {
   const ready = networkFor(about, facts.has)
   if (about === 'shifting') {
     const { rates, known, moved } = baseRates(facts)
-    return { about, ready, rates: { ...ratesAsTheyAre, ...rates }, known, moved }
+    return { about, ready, rates: { ...ratesOf(about), ...rates }, known, moved }
   }
-  const rates = { ...ratesAsTheyAre, 'dry-chain': NOISES.causes['dry-chain'].rate }
+  const rates = ratesOf(about)
   const dry = lubeMoves(rates['dry-chain'], facts.lubeUsed)
   return {
     about,
@@ -71,7 +75,7 @@ export function searchOn(about: About, facts: FaultFacts): Search {
 export const searchWithout = (about: About, has: ReadonlySet<Need>): Search => ({
   about,
   ready: networkFor(about, has),
-  rates: ratesAsTheyAre,
+  rates: ratesOf(about),
   known: {},
   moved: [],
 })

@@ -1,7 +1,9 @@
+import { Link } from 'react-router'
 import { chainLinks, fitQuestions } from '../../core/gearing/chain-fit.ts'
 import { GEARING_BOUNDS } from '../../core/log/kinds/gearing.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
+import { STATIONS } from '../../ui/places.ts'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { sayFit, saySet, ONE_RING_STEPS, ONE_RING_TOOLS } from '../../ui/words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
@@ -39,7 +41,7 @@ function Links({ gearing, one }: { readonly gearing: GearingInHand; readonly one
 
 /** How long the chain must be, by both ways; and whether cage, cog and shifter go with it. */
 export function ChainAndFit({ gearing, one }: { readonly gearing: GearingInHand; readonly one: OnBench }) {
-  const { rider, change, known, speeds, hasDerailleur } = gearing
+  const { rider, move, known, speeds, hasDerailleur } = gearing
   const questions = fitQuestions(one.set, {
     ...(known.capacityTeeth !== undefined && { capacityTeeth: known.capacityTeeth }),
     ...(known.largestCog !== undefined && { largestCog: known.largestCog }),
@@ -64,7 +66,8 @@ export function ChainAndFit({ gearing, one }: { readonly gearing: GearingInHand;
             onStep={(value) =>
               Number.isFinite(value) &&
               value >= GEARING_BOUNDS.chainstayMm[0] &&
-              void change({ chainstayMm: value }, 'Chainstay noted.')
+              value <= GEARING_BOUNDS.chainstayMm[1] &&
+              move({ chainstayMm: value })
             }
           />
         </div>
@@ -81,6 +84,13 @@ export function ChainAndFit({ gearing, one }: { readonly gearing: GearingInHand;
                 </li>
               ))}
             </ul>
+            {questions.some(({ says }) => says === 'ask') && (
+              <p className="text-[0.95rem]">
+                <Link to={STATIONS.shelf.path} className="underline underline-offset-4">
+                  Enter what its derailleur takes, on the shelf
+                </Link>
+              </p>
+            )}
             <p className="text-[0.95rem] leading-snug">
               Then: limit screws at both ends, the gap of the upper pulley to the largest cog, cable tension.
               With one ring: a clutch or a ring with tall teeth, and a chain line that points to the middle of

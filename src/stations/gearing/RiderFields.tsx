@@ -1,4 +1,5 @@
 import { BREATHS, powerByBreath } from '../../core/gearing/hill.ts'
+import { BIKE_BOUNDS } from '../../core/log/kinds/bike.ts'
 import { GEARING_BOUNDS } from '../../core/log/kinds/gearing.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -8,12 +9,25 @@ import { BREATH_NAMES, sayMass } from '../../ui/words/gearing-words.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import type { GearingInHand } from './use-gearing.ts'
 
+const isWithin = (value: number, [least, most]: readonly [number, number]): boolean =>
+  value >= least && value <= most
+
+const BOUNDS = {
+  powerW: GEARING_BOUNDS.powerW,
+  hillPercent: GEARING_BOUNDS.hillPercent,
+  cadenceRpm: GEARING_BOUNDS.rpm,
+  slowestRpm: GEARING_BOUNDS.rpm,
+  massKg: BIKE_BOUNDS.massKg,
+  circumferenceMm: BIKE_BOUNDS.circumferenceMm,
+} as const
+
 /** Who rides, and up what: power or breath, the hill, the cadences. Each says where its figure comes from. */
 export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
-  const { rider, change } = gearing
+  const { rider, move, hasMoved, keepMoved, dropMoved } = gearing
   const units = useUnits()
-  const set = (name: 'powerW' | 'hillPercent' | 'cadenceRpm' | 'slowestRpm', value: number) => {
-    if (Number.isFinite(value)) void change({ [name]: value }, 'Noted.')
+  const set = (name: keyof typeof BOUNDS, value: number) => {
+    // A figure half typed is none yet.
+    if (isWithin(value, BOUNDS[name])) move({ [name]: value })
   }
   const hillFrom = rider.isHillTyped
     ? 'as you set it'
@@ -35,13 +49,33 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
         />
         <Stepper
           label="Power for an hour, W"
-          hint={`${rider.isPowerGuessed ? 'a guess by breath' : 'as you set it'}; ${sayMass(rider.massKg, units)} in all${rider.isMassGuessed ? ', a guess: enter it with the bike' : ''}`}
+          hint={`${rider.isPowerGuessed ? 'a guess by breath' : 'as you set it'}`}
           value={Math.round(rider.powerW)}
           step={5}
           min={GEARING_BOUNDS.powerW[0]}
           max={GEARING_BOUNDS.powerW[1]}
           digits={0}
           onStep={(value) => set('powerW', value)}
+        />
+        <Stepper
+          label="Rider, bike and load, kg"
+          hint={`${rider.isMassGuessed ? 'a guess; ' : ''}${sayMass(rider.massKg, units === 'metric' ? 'imperial' : 'metric')}`}
+          value={Math.round(rider.massKg)}
+          step={1}
+          min={BIKE_BOUNDS.massKg[0]}
+          max={BIKE_BOUNDS.massKg[1]}
+          digits={0}
+          onStep={(value) => set('massKg', value)}
+        />
+        <Stepper
+          label="Wheel, mm round"
+          hint={rider.isWheelGuessed ? 'a guess' : 'as you set it'}
+          value={Math.round(rider.circumferenceMm)}
+          step={5}
+          min={BIKE_BOUNDS.circumferenceMm[0]}
+          max={BIKE_BOUNDS.circumferenceMm[1]}
+          digits={0}
+          onStep={(value) => set('circumferenceMm', value)}
         />
         <Stepper
           label="Slowest cadence on a climb, rpm"
@@ -72,6 +106,14 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
           </Button>
         ))}
       </div>
+      {hasMoved && (
+        <div className="mt-4 flex flex-wrap gap-3">
+          <Button look="firm" onClick={keepMoved}>
+            Keep these figures
+          </Button>
+          <Button onClick={dropMoved}>Back to what was kept</Button>
+        </div>
+      )}
     </Section>
   )
 }

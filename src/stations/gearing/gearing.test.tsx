@@ -96,6 +96,22 @@ describe('Gearing', () => {
     expect(plain(screen.getByRole('heading', { level: 1 }).textContent)).toMatch(/^On 11 %/)
   })
 
+  test('figures are moved on the page, and written once they are kept, each where it belongs', async () => {
+    const { show, recorded } = openLog(LOG)
+    show(<Gearing />)
+    await userEvent.click(screen.getByRole('button', { name: 'Steepest hill, %: more' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Steepest hill, %: more' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Rider, bike and load, kg: more' }))
+    expect(plain(screen.getByRole('heading', { level: 1 }).textContent)).toMatch(/^On 9 %/)
+    expect(recorded).toEqual([])
+    await userEvent.click(screen.getByRole('button', { name: 'Keep these figures' }))
+    expect(recorded).toMatchObject([
+      { kind: 'gearing', hillPercent: 9 },
+      { kind: 'bike', bike: 'heron', massKg: 85 },
+    ])
+    expect(recorded[0]).not.toHaveProperty('massKg')
+  })
+
   test('a what-if is laid on the bench, beside the gears as they are', async () => {
     const { show, recorded } = openLog(LOG)
     show(<Gearing />)

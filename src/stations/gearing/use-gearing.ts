@@ -1,22 +1,16 @@
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { gearMix, sprocketTeeth } from '../../core/exposure/gear-mix.ts'
-import { USUAL_CIRCUMFERENCE_MM } from '../../core/exposure/ride-gears.ts'
 import { gearBench, gearSetFault, type Bench, type GearSet } from '../../core/gearing/bench.ts'
 import { chainstayOf } from '../../core/gearing/chain-fit.ts'
-import { onHill, ownHill, powerByBreath, type HillAnswer, type OwnHill } from '../../core/gearing/hill.ts'
+import { onHill, ownHill, type HillAnswer } from '../../core/gearing/hill.ts'
 import { shiftedUse, usedGears, type ShiftedUse, type UsedGear } from '../../core/gearing/shifted-use.ts'
 import { fittedChain } from '../../core/log/garage.ts'
-import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import type { GearingEntry, WhatIf } from '../../core/log/kinds/gearing.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import type { JudgedBike } from '../../session/verdicts.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-
-/** A cadence that is comfortable, and one that is still so on a climb, until the rider says so. Ours. */
-const [USUAL_RPM, SLOWEST_RPM] = [85, 60] as const
-/** Where no ride tells of hills, and where nobody has said what the bike and its rider weigh. */
-const [USUAL_HILL, USUAL_MASS_KG] = [8, 88] as const
+import { riderOf, type Rider, type RiderMoves } from './rider.ts'
 
 /** A set of gears on the bench: the bike's own, or a what-if. */
 export interface OnBench {
@@ -29,50 +23,48 @@ export interface OnBench {
   readonly shifted?: ShiftedUse
 }
 
-/** What the bike's gears are chosen by, with guesses in place of what nobody has said. */
-export interface Rider {
-  readonly circumferenceMm: number
-  readonly isWheelGuessed: boolean
-  readonly cadenceRpm: number
-  readonly slowestRpm: number
-  readonly powerW: number
-  readonly isPowerGuessed: boolean
-  readonly massKg: number
-  readonly isMassGuessed: boolean
-  readonly hillPercent: number
-  readonly ownHill: OwnHill | undefined
-  readonly isHillTyped: boolean
-  readonly chainstayMm: number | undefined
-  readonly isStayGuessed: boolean
-}
-
-/** What is known of rider, wheel and hill, and guesses for the rest. @param stayGuess the chainstay that the chain that is on was cut for */
-function riderOf(
-  entry: BikeEntry,
-  kept: GearingEntry | undefined,
-  hill: OwnHill | undefined,
-  stayGuess: number | undefined,
-): Rider {
-  const massKg = entry.massKg ?? USUAL_MASS_KG
+/** Those of the moved figures that belong to the bike, and those that belong to its gears. */
+function bikeMoves({ massKg, circumferenceMm }: RiderMoves): Pick<RiderMoves, 'massKg' | 'circumferenceMm'> {
   return {
-    circumferenceMm: entry.circumferenceMm ?? USUAL_CIRCUMFERENCE_MM,
-    isWheelGuessed: entry.circumferenceMm === undefined,
-    cadenceRpm: kept?.cadenceRpm ?? USUAL_RPM,
-    slowestRpm: kept?.slowestRpm ?? SLOWEST_RPM,
-    powerW: kept?.powerW ?? powerByBreath('steady', massKg),
-    isPowerGuessed: kept?.powerW === undefined,
-    massKg,
-    isMassGuessed: entry.massKg === undefined,
-    hillPercent: kept?.hillPercent ?? hill?.gradePercent ?? USUAL_HILL,
-    ownHill: hill,
-    isHillTyped: kept?.hillPercent !== undefined,
-    chainstayMm: kept?.chainstayMm ?? stayGuess,
-    isStayGuessed: kept?.chainstayMm === undefined,
+    ...(massKg !== undefined && { massKg }),
+    ...(circumferenceMm !== undefined && { circumferenceMm }),
   }
+}
+function gearingMoves(moved: RiderMoves): Omit<RiderMoves, 'massKg' | 'circumferenceMm'> {
+  const { massKg: _mass, circumferenceMm: _wheel, ...rest } = moved
+  return rest
 }
 
 type GearingChange = Partial<Omit<GearingEntry, 'kind' | 'bike'>>
 const NOTHING_KEPT: Pick<GearingEntry, 'whatIfs'> & Partial<GearingEntry> = { whatIfs: [] }
+
+/** The bike's own gears and every what-if, those that cannot be left out. */
+function layOnBench(
+  own: GearSet,
+  whatIfs: readonly WhatIf[],
+  rider: Rider,
+  used: readonly UsedGear[],
+): readonly OnBench[] {
+  const lay = (name: string, set: GearSet, isOwn: boolean): OnBench[] =>
+    gearSetFault(set)
+      ? []
+      : [
+          {
+            name,
+            set,
+            isOwn,
+            bench: gearBench(set, rider.circumferenceMm, rider.cadenceRpm),
+            hill: onHill(
+              set,
+              rider.circumferenceMm,
+              { ...rider, gradePercent: rider.hillPercent },
+              rider.slowestRpm,
+            ),
+            ...(!isOwn && used.length > 0 && { shifted: shiftedUse(used, set, own) }),
+          },
+        ]
+  return [...lay('as it is', own, true), ...whatIfs.flatMap(({ name, ...set }) => lay(name, set, false))]
+}
 
 /** Everything that a bike's gears are chosen by, and the way to change it. */
 export function useGearing({ report }: JudgedBike) {
@@ -91,38 +83,19 @@ export function useGearing({ report }: JudgedBike) {
   const chain = fittedChain(garage, id)?.entry.spec
   const links = chain?.type === 'chain' ? chain.links : undefined
   const hasDerailleur = own.cogs.length > 1
+  const [moved, setMoved] = useState<RiderMoves>({})
   const rider = useMemo(
     () =>
       riderOf(
-        bike.entry,
-        kept,
+        { ...bike.entry, ...bikeMoves(moved) },
+        { ...(kept ?? NOTHING_KEPT), ...gearingMoves(moved) },
         hill,
         hasGears && links !== undefined ? chainstayOf(links, own, hasDerailleur) : undefined,
       ),
-    [bike, kept, hill, links, own, hasGears, hasDerailleur],
+    [bike, kept, hill, links, own, hasGears, hasDerailleur, moved],
   )
   const whatIfs = useMemo(() => kept?.whatIfs ?? [], [kept])
-  const onBench = useMemo<readonly OnBench[]>(() => {
-    const lay = (name: string, set: GearSet, isOwn: boolean): OnBench[] =>
-      gearSetFault(set)
-        ? []
-        : [
-            {
-              name,
-              set,
-              isOwn,
-              bench: gearBench(set, rider.circumferenceMm, rider.cadenceRpm),
-              hill: onHill(
-                set,
-                rider.circumferenceMm,
-                { ...rider, gradePercent: rider.hillPercent },
-                rider.slowestRpm,
-              ),
-              ...(!isOwn && used.length > 0 && { shifted: shiftedUse(used, set, own) }),
-            },
-          ]
-    return [...lay('as it is', own, true), ...whatIfs.flatMap(({ name, ...set }) => lay(name, set, false))]
-  }, [own, whatIfs, rider, used])
+  const onBench = useMemo(() => layOnBench(own, whatIfs, rider, used), [own, whatIfs, rider, used])
   /** What is written down for a bike's gears, with something changed. */
   const draftWith = (next: GearingChange): EntryDraft => {
     const { id: _i, format: _f, action: _a, supersedes: _s, firstId: _o, ...before } = kept ?? NOTHING_KEPT
@@ -131,7 +104,24 @@ export function useGearing({ report }: JudgedBike) {
   const change = useInTurn(async (next: GearingChange, said: string) => {
     await record([draftWith(next)], said)
   })
+  /** Keeps the figures that were moved: the bike's own with the bike. */
+  const keepMoved = useInTurn(async () => {
+    const { id: superseded, action: _action, ...held } = bike.entry
+    const [ofBike, ofGears] = [bikeMoves(moved), gearingMoves(moved)]
+    await record(
+      [
+        ...(Object.keys(ofGears).length > 0 ? [draftWith(ofGears)] : []),
+        ...(Object.keys(ofBike).length > 0 ? [{ ...held, ...ofBike, supersedes: superseded }] : []),
+      ],
+      `${bike.entry.name}: figures kept.`,
+    )
+    setMoved({})
+  })
   return {
+    move: (next: RiderMoves) => setMoved((before) => ({ ...before, ...next })),
+    hasMoved: Object.keys(moved).length > 0,
+    keepMoved,
+    dropMoved: () => setMoved({}),
     garage,
     own,
     hasGears,
@@ -145,7 +135,6 @@ export function useGearing({ report }: JudgedBike) {
     known: bike.entry.fit ?? {},
     speeds: bike.entry.speeds,
     draftWith,
-    change,
     setWhatIfs: (next: readonly WhatIf[], said: string) => change({ whatIfs: next }, said),
   }
 }
