@@ -55,6 +55,14 @@ describe('what jerks keep time with', () => {
     expect(told.filter((one) => one === 'none').length).toBeGreaterThanOrEqual(8)
   })
 
+  test('a jerk every third turn is not one of every turn, however evenly it comes', () => {
+    const jerks = [0.4, 3.4, 6.4, 9.4, 12.4].map((at) => 2 * at)
+    const turns = Array.from({ length: 15 }, (_, i) => 2 * i)
+    const answer = tapPeriod({ jerks, turns }, { links: 116, ring: 40, cog: 21, pulley: 11 })
+    if (!answer.isTold) throw new Error('told')
+    expect(answer.chances.crank).toBeLessThan(0.1)
+  })
+
   test('turns may be counted instead of tapped, and the speed of the hand does not matter', () => {
     const taps = tapsAt(112 / 42, 16, 3)
     const counted = { jerks: taps.jerks, turns: [0, 32], counted: 16 }

@@ -94,23 +94,29 @@ const SPREADS = [0.03, 0.06, 0.1]
 const STRAY_PER_TURN = 0.08
 const PHASES = 80
 
+/** A jerk that is due was tapped where a tap lies within so many spreads of it. */
+const NEAR_SPREADS = 2.5
+
 /**
- * The log of how well a period explains the jerks: they come with a steady rate of strays, and near every multiple of the period with a normal
- * error (a Poisson process: the sum of the logs of its rate at the taps, less the rate over all). Every phase is as likely.
+ * The log of how well a period explains the jerks: strays come at a steady rate, and near every multiple of the period a jerk is due that is
+ * tapped, with a normal error, or missed (a Poisson process and a thinned comb). Every phase is as likely.
  */
 function fitOf(places: readonly number[], span: number, period: number, spread: number): number {
   const logs: number[] = []
   for (let k = 0; k < PHASES; k++) {
     const phase = (period * k) / PHASES
     // So many jerks are due while the crank is turned; those that fall before or after are not.
-    const due = Math.floor((span - phase) / period) + 1
-    let log = -STRAY_PER_TURN * span - TAPPED * Math.max(0, due)
+    const due = Math.max(0, Math.floor((span - phase) / period) + 1)
+    const tapped = new Set<number>()
+    let log = -STRAY_PER_TURN * span
     for (const place of places) {
-      const off = place - phase - period * Math.round((place - phase) / period)
+      const nth = Math.round((place - phase) / period)
+      const off = place - phase - period * nth
+      if (Math.abs(off) < NEAR_SPREADS * spread && nth >= 0 && nth < due) tapped.add(nth)
       const peak = Math.exp(-(off ** 2) / (2 * spread ** 2)) / (spread * Math.sqrt(2 * Math.PI))
       log += Math.log(STRAY_PER_TURN + TAPPED * peak)
     }
-    logs.push(log)
+    logs.push(log + (due - tapped.size) * Math.log(1 - TAPPED))
   }
   return logSum(logs) - Math.log(PHASES)
 }

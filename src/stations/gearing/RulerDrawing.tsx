@@ -51,6 +51,10 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
     () => (used.length > 0 ? energyAlong(used, rider.circumferenceMm, ruler, PLACES) : []),
     [used, rider.circumferenceMm, ruler],
   )
+  // On a phone every figure would touch the next.
+  const marks = isNarrow
+    ? ruler.marks.filter((mark) => Number.isInteger(Math.log2(mark)) || mark === 3)
+    : ruler.marks
   const x = (developmentM: number): number => left + (width - left - right) * ruler.at(developmentM)
   const bottom = TOP + ENERGY + ROW * onBench.length
   const isNeededIn = needed > ruler.fromM && needed < ruler.toM
@@ -75,7 +79,7 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
             .join('; ')}.`}
           className="w-full"
         >
-          {ruler.marks.map((mark) => (
+          {marks.map((mark) => (
             <g key={mark}>
               <path d={`M${x(mark)} ${TOP - 8}V${bottom}`} className="stroke-hairline" strokeWidth={1} />
               <text x={x(mark)} y={TOP - 16} textAnchor="middle" className="fill-steel font-mono text-[12px]">
@@ -104,22 +108,6 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
               where you ride
             </text>
           )}
-          {onBench.map((one, row) => {
-            const y = TOP + ENERGY + row * ROW
-            return (
-              <g key={`${one.name} ${row}`}>
-                <text
-                  x={0}
-                  y={isNarrow ? y + 10 : y + 25}
-                  className={`fill-ink text-[13px] ${one.isOwn ? 'font-semibold' : ''}`}
-                >
-                  {isNarrow ? rowLabel(one) : one.isOwn ? 'as it is' : one.name}
-                </text>
-                <path d={`M${left} ${y + 40}H${width - right}`} className="stroke-hairline" strokeWidth={1} />
-                <Gears one={one} baseline={y + 40} x={x} />
-              </g>
-            )
-          })}
           {isNeededIn && (
             <g>
               <path
@@ -133,6 +121,24 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
               </text>
             </g>
           )}
+          {onBench.map((one, row) => {
+            const y = TOP + ENERGY + row * ROW
+            return (
+              <g key={`${one.name} ${row}`}>
+                <text
+                  x={0}
+                  y={isNarrow ? y + 10 : y + 25}
+                  className={`fill-ink stroke-paper text-[13px] ${one.isOwn ? 'font-semibold' : ''}`}
+                  strokeWidth={5}
+                  paintOrder="stroke"
+                >
+                  {isNarrow ? rowLabel(one) : one.isOwn ? 'as it is' : one.name}
+                </text>
+                <path d={`M${left} ${y + 40}H${width - right}`} className="stroke-hairline" strokeWidth={1} />
+                <Gears one={one} baseline={y + 40} x={x} />
+              </g>
+            )
+          })}
         </svg>
       </div>
       <figcaption className="text-sm text-steel">
