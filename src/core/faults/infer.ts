@@ -1,4 +1,4 @@
-import { chancesOf, type Need, type Network, type Way } from './network.ts'
+import { chancesOf, type Finding, type Need, type Network, type Way } from './network.ts'
 
 /**
  * What is known of a finding: a value; several, where answers contradict one another; or how strongly each value is spoken for,
@@ -63,6 +63,26 @@ function setsOf<C>(causes: readonly C[]): (readonly C[])[] {
   return sets
 }
 
+/**
+ * The chances of a finding in each set. Only the causes that have a word on it matter, so most sets share an answer with others: each
+ * is worked out once.
+ */
+function chancesBySet<C extends string>(
+  finding: Finding<C>,
+  sets: readonly (readonly C[])[],
+): readonly (readonly number[])[] {
+  const known = new Map<string, readonly number[]>()
+  return sets.map((set) => {
+    const speaking = set.filter((cause) => finding.rows[cause] !== undefined)
+    const key = speaking.join()
+    const kept = known.get(key)
+    if (kept) return kept
+    const made = chancesOf(finding, speaking)
+    known.set(key, made)
+    return made
+  })
+}
+
 /** Makes a network ready for a bike that has these things. */
 export function readyFor<C extends string, F extends string>(
   network: Network<C, F>,
@@ -73,7 +93,7 @@ export function readyFor<C extends string, F extends string>(
   const findings = (Object.keys(network.findings) as F[]).filter((one) => isFor(network.findings[one]))
   const sets = setsOf(causes)
   const chances = Object.fromEntries(
-    findings.map((one) => [one, sets.map((set) => chancesOf(network.findings[one], set))]),
+    findings.map((one) => [one, chancesBySet(network.findings[one], sets)]),
   ) as unknown as Ready<C, F>['chances']
   const bits = Object.fromEntries(findings.map((one) => [one, chances[one].map(bitsOf)])) as unknown as Ready<
     C,

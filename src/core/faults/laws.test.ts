@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { searchWithout, viewOf, type AnyFinding } from './finder.ts'
 import { testsLeft, weigh, type Answers } from './infer.ts'
-import { WAYS } from './network.ts'
+import { chancesOf, WAYS } from './network.ts'
 import { SHIFTING, type ShiftFinding } from './shifting-network.ts'
 
 const search = searchWithout('shifting', new Set(['derailleur', 'cable', 'two-rings']))
@@ -93,6 +93,17 @@ describe('whatever is answered', () => {
       { numRuns: 30 },
     )
   })
+})
+
+test('a network made ready has the chances of its sets, each as if it were worked out alone', () => {
+  fc.assert(
+    fc.property(fc.nat(ready.sets.length - 1), fc.constantFrom(...FINDINGS), (at, finding) => {
+      expect(ready.chances[finding][at]).toEqual(
+        chancesOf(ready.network.findings[finding], ready.sets[at] ?? []),
+      )
+    }),
+    { numRuns: 300 },
+  )
 })
 
 test('ways go from the safest to the most dangerous, and every test has a time', () => {
