@@ -53,7 +53,7 @@ export function faultFigures(time: (work: () => unknown) => Timed) {
   })
   return [
     {
-      what: 'a fault ranked anew after an answer, and the next test found',
+      what: 'a fault ranked again after an answer, and the next test found',
       median: ms(ranked.median),
       worst: ms(ranked.worst),
       goal: 'under 50 ms',

@@ -174,7 +174,7 @@ test('a ring is changed on the bench, told what it does, and written to the log'
 
   await page.getByRole('button', { name: 'Fit 42 × 11–42' }).click()
   const form = page.getByRole('region', { name: 'Fit 42 × 11–42' })
-  await expect(form).toContainText('On: ring 42. Off, to the shelf: Ring 40.')
+  await expect(form).toContainText('On: Ring 42. Off, to the shelf: Ring 40.')
   await expect(form).toContainText('Its chain is probably too short: 118 links are needed, 116 are on.')
   await form.getByRole('button', { name: 'Write it: it is on Heron' }).click()
   await expect(page.getByRole('columnheader', { name: 'as it is' })).toContainText('42 × 11–42')

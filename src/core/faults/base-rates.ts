@@ -1,6 +1,6 @@
 import { chancesOf, type Need } from './network.ts'
 import { cogsSaid } from './cogs-said.ts'
-import type { Answer, Answers } from './infer.ts'
+import { chanceOfAnswer, type Answer, type Answers } from './infer.ts'
 import type { ShiftCause } from './causes.ts'
 import { SHIFTING, type ShiftFinding } from './shifting-network.ts'
 
@@ -103,20 +103,11 @@ function cogsShowKnown(known: Answers<ShiftFinding>): number {
     const finding = SHIFTING.findings[name]
     if (said === undefined) continue
     const of = (causes: readonly ShiftCause[]): number =>
-      chancesOf<ShiftCause>(finding, causes).reduce((sum, p, i) => {
-        const value = finding.values[i] ?? ''
-        const weight = typeof said === 'string' ? Number(said === value) : valueWeight(said, value)
-        return sum + p * weight
-      }, 0)
+      chanceOfAnswer(finding.values, chancesOf<ShiftCause>(finding, causes), said)
     ratio *= of(['worn-cogs']) / of([])
   }
   return ratio
 }
-
-const valueWeight = (said: Exclude<Answer, string>, value: string): number =>
-  Array.isArray(said)
-    ? Number(said.includes(value))
-    : ((said as Readonly<Record<string, number>>)[value] ?? 0)
 
 /** What was found before moves the rates as counts do: ours count for some, each find for one. */
 function afterFinds(facts: FaultFacts): Record<ShiftCause, number> {

@@ -123,7 +123,8 @@ function strengthOf(said: Answer, value: string): number {
 /** Arrays are objects too: this tells the two apart for the compiler. */
 const isList = (said: Answer): said is readonly string[] => Array.isArray(said)
 
-const chanceOfAnswer = (values: readonly string[], chances: readonly number[], said: Answer): number =>
+/** The chance of what was answered, from the chance of each value; of several, or of weighed ones, the sum. */
+export const chanceOfAnswer = (values: readonly string[], chances: readonly number[], said: Answer): number =>
   values.reduce((sum, value, i) => sum + strengthOf(said, value) * (chances[i] ?? 0), 0)
 
 /**

@@ -66,7 +66,7 @@ function draw(random: Random, chances: readonly number[]): number {
   return chances.length - 1
 }
 
-/** What is told of how it feels: a complaint that is there is tapped so often; the rest is answered four times in five. */
+/** A rider taps a complaint that is there so often, and answers so many of the other questions. */
 const [TAPS, TOLD] = [0.85, 0.8]
 
 /**

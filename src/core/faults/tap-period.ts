@@ -167,7 +167,7 @@ export function tapPeriod(taps: Taps, bike: Turning): TapAnswer {
   return { isTold: true, chances, periods, alike, places, turns: span }
 }
 
-/** The gear in which what comes round is told apart best: the nearest two of its periods lie furthest from one another. */
+/** The best gear for tapping: the one whose periods lie furthest apart, so that no two are taken for one another. */
 export function tellingGear(
   links: number,
   rings: readonly number[],

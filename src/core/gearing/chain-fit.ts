@@ -1,23 +1,6 @@
 import { chainLength } from './chain-length.ts'
-import { PITCH_MM } from '../units/pitch.ts'
+import { linksAround, pitchRadius } from './chain-loop.ts'
 import type { GearSet } from './bench.ts'
-
-/** Radius of the circle through the pins on a sprocket, mm: `p / (2 sin(pi / z))`. */
-const pitchRadius = (teeth: number): number => PITCH_MM / (2 * Math.sin(Math.PI / teeth))
-
-/**
- * Links that lie round ring and cog, with a fraction, as an open belt round both pitch circles: what is counted by laying a chain round the
- * largest two and past the derailleur.
- * @param chainstayMm between the axles, mm, more than the two radii differ
- * @throws RangeError where no belt goes round both
- */
-export function linksAround(chainstayMm: number, ring: number, cog: number): number {
-  const [r1, r2] = [pitchRadius(cog), pitchRadius(ring)]
-  if (!(chainstayMm > Math.abs(r2 - r1))) throw new RangeError('The axles are too near one another.')
-  const lean = Math.asin((r2 - r1) / chainstayMm)
-  const straight = 2 * chainstayMm * Math.cos(lean)
-  return (straight + r2 * (Math.PI + 2 * lean) + r1 * (Math.PI - 2 * lean)) / PITCH_MM
-}
 
 /** How long a chain must be, by both ways of finding it. */
 export interface ChainLinks {

@@ -16,7 +16,8 @@ export interface ChainLoop {
   readonly at: (link: number) => LoopPoint
 }
 
-const pitchRadius = (teeth: number): number => PITCH_MM / (2 * Math.sin(Math.PI / teeth))
+/** Radius of the circle through the pins on a sprocket, mm: `p / (2 sin(pi / z))`. */
+export const pitchRadius = (teeth: number): number => PITCH_MM / (2 * Math.sin(Math.PI / teeth))
 
 /** Lengths of the straight run and of both arcs of an open belt round two circles. */
 function beltOf(cog: number, ring: number, centres: number) {
@@ -33,13 +34,24 @@ function beltOf(cog: number, ring: number, centres: number) {
 }
 
 /**
+ * Links that lie round ring and cog, with a fraction, as an open belt round both pitch circles: what is counted by laying a chain round
+ * them.
+ * @param centresMm between the axles, mm, more than the two radii differ
+ * @throws RangeError where no belt goes round both
+ */
+export function linksAround(centresMm: number, ring: number, cog: number): number {
+  const [r1, r2] = [pitchRadius(cog), pitchRadius(ring)]
+  if (!(centresMm > Math.abs(r2 - r1))) throw new RangeError('The axles are too near one another.')
+  const { run, cogArc, ringArc } = beltOf(r1, r2, centresMm)
+  return (2 * run + cogArc + ringArc) / PITCH_MM
+}
+
+/**
  * The fewest links with which a chain can go round a ring and a cog: their pitch circles would touch (an open belt
  * round both, rounded up to whole links). Any bike needs more.
  */
 export function fewestLinks(ring: number, cog: number): number {
-  const [r1, r2] = [pitchRadius(cog), pitchRadius(ring)]
-  const { run, cogArc, ringArc } = beltOf(r1, r2, r1 + r2)
-  return Math.ceil((2 * run + cogArc + ringArc) / PITCH_MM)
+  return Math.ceil(linksAround(pitchRadius(cog) + pitchRadius(ring), ring, cog))
 }
 
 /**

@@ -3,17 +3,11 @@ import fc from 'fast-check'
 import { steepStretches } from '../exposure/steep.ts'
 import type { TrackPoint } from '../exposure/track-point.ts'
 import { cadenceOf, gearBench, gearSetFault, isCrossed, type GearSet } from './bench.ts'
-import {
-  capacityNeeded,
-  chainLinks,
-  chainstayOf,
-  COMMON_MOST,
-  fitQuestions,
-  linksAround,
-} from './chain-fit.ts'
+import { capacityNeeded, chainLinks, chainstayOf, COMMON_MOST, fitQuestions } from './chain-fit.ts'
+import { linksAround } from './chain-loop.ts'
 import { cadenceAt } from './climb.ts'
 import { onHill, ownHill, powerByBreath } from './hill.ts'
-import { shiftedUse, usedGears } from './shifted-use.ts'
+import { shiftedUse, usedGears, usedOn } from './shifted-use.ts'
 
 const ROAD: GearSet = { rings: [34, 50], cogs: [11, 12, 13, 14, 15, 17, 19, 21, 24, 28] }
 const ONE: GearSet = { rings: [40], cogs: [11, 13, 15, 17, 19, 21, 24, 28, 32, 37, 42] }
@@ -121,6 +115,19 @@ describe('wear of another set', () => {
     )
   })
 
+  test('what was ridden on a ring that came off counts for the nearest gear that the bike has', () => {
+    const before = usedGears({ '40x15': 60, '42x17': 40 })
+    const on = usedOn({ ...ONE, rings: [42] }, before)
+    // 40 x 15 is 2.67; of the 42, the 15 gives 2.8 and the 17 gives 2.47.
+    expect(on).toEqual([
+      { ring: 42, cog: 15, share: 0.6 },
+      { ring: 42, cog: 17, share: 0.4 },
+    ])
+    const { gears } = shiftedUse(on, { ...ONE, rings: [38] }, { ...ONE, rings: [42] })
+    expect(gears.every(({ ring }) => ring === 38)).toBe(true)
+    expect(usedOn({ rings: [], cogs: [] }, before)).toEqual([])
+  })
+
   test('every sprocket twice as large halves the wear of the chain', () => {
     const used = usedGears({ '20x10': 30, '20x12': 70, 'no gear': 9 })
     expect(used).toEqual([
@@ -139,11 +146,6 @@ describe('the hill', () => {
     // A steeper hill or a heavier load needs a lower gear.
     expect(onHill(ONE, 2150, { ...rider, gradePercent: 14 }, 60).neededRatio).toBeLessThan(neededRatio)
     expect(onHill(ONE, 2150, { ...rider, massKg: 110 }, 60).neededRatio).toBeLessThan(neededRatio)
-  })
-
-  test('the power for the slowest cadence is the rider’s own where they turn it at just that', () => {
-    const { cadenceRpm } = onHill(ONE, 2150, rider, 60)
-    expect(onHill(ONE, 2150, rider, cadenceRpm).powerAtSlowestW).toBeCloseTo(200, 4)
   })
 
   test('a wall is walked', () => {

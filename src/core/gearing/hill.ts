@@ -28,8 +28,6 @@ export interface HillAnswer {
   readonly cadenceRpm: number
   /** The ratio that gives the slowest cadence that is still comfortable. */
   readonly neededRatio: number
-  /** The power it takes to turn the easiest gear at that cadence, W. */
-  readonly powerAtSlowestW: number
   /** So slow that one would walk. */
   readonly isWalking: boolean
 }
@@ -50,34 +48,18 @@ export function onHill(
   const [ring, cog] = [Math.min(...rings), Math.max(...cogs)]
   const speedKmh = climbSpeed(climb)
   const cadenceRpm = cadenceAt(speedKmh, circumferenceMm, ring, cog)
-  const slowest = speedKmh * (slowestRpm / cadenceRpm)
   return {
     speedKmh,
     cadenceRpm,
     neededRatio: (ring / cog) * (cadenceRpm / slowestRpm),
-    powerAtSlowestW: powerFor(climb, slowest),
     isWalking: speedKmh < WALKING_KMH,
   }
 }
 
-/** Free fall, m/s². */
-const GRAVITY = 9.80665
-
-/** The power that a speed on a slope takes, W (methods 10, solved for the power). */
-function powerFor({ massKg, gradePercent, crr, cda, rho, efficiency }: Climb, speedKmh: number): number {
-  const v = speedKmh / 3.6
-  const slope = Math.atan(gradePercent / 100)
-  return (
-    (v * (massKg * GRAVITY * (Math.sin(slope) + crr * Math.cos(slope)) + 0.5 * rho * cda * v * v)) /
-    efficiency
-  )
-}
-
 /** The steepest hill of a rider's own rides. */
 export interface OwnHill {
+  /** Over 200 m, %. */
   readonly gradePercent: number
-  /** Over which it was found, m. */
-  readonly lengthM: 200
   /** The same of the steepest 50 m and the steepest kilometre, %. */
   readonly over50Percent: number
   readonly over1000Percent: number
@@ -98,7 +80,6 @@ export function ownHill(rides: readonly { readonly steep?: SteepStretches }[]): 
     known.map((steep) => steep[over]).sort((a, b) => b - a)[at] ?? 0
   return {
     gradePercent: met('m200'),
-    lengthM: 200,
     over50Percent: met('m50'),
     over1000Percent: met('m1000'),
     rides: known.length,

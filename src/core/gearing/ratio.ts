@@ -1,3 +1,6 @@
+/** Speed in a development at a cadence, km/h. @param developmentM metres a crank turn @param rpm crank turns a minute */
+export const speedAt = (developmentM: number, rpm: number): number => (developmentM * rpm * 60) / 1000
+
 export interface Gear {
   readonly ratio: number
   /** Distance per crank turn, m. */
@@ -19,7 +22,7 @@ export function gear(circumferenceMm: number, ring: number, cog: number, cadence
   if (!(cadence >= 0)) throw new RangeError('Cadence must be 0 or more.')
   const ratio = ring / cog
   const developmentM = (circumferenceMm / 1000) * ratio
-  return { ratio, developmentM, speedKmh: (developmentM * cadence * 60) / 1000 }
+  return { ratio, developmentM, speedKmh: speedAt(developmentM, cadence) }
 }
 
 /**

@@ -48,6 +48,26 @@ const sumBy = (gears: readonly UsedGear[], key: 'ring' | 'cog'): Map<number, num
 const worstLoad = (shares: ReadonlyMap<number, number>): number =>
   Math.max(0, ...[...shares].map(([teeth, share]) => share / teeth))
 
+/**
+ * The energy of gears, some of which a bike no longer has (an older ring, an older cassette), laid on those that it has: each of them counts
+ * for the gear whose ratio is nearest. What the bike has stays where it is.
+ */
+export function usedOn(set: GearSet, used: readonly UsedGear[]): readonly UsedGear[] {
+  const all = set.rings.flatMap((ring) => set.cogs.map((cog) => ({ ring, cog })))
+  const far = (a: { ring: number; cog: number }, b: { ring: number; cog: number }): number =>
+    Math.abs(Math.log((a.ring * b.cog) / (a.cog * b.ring)))
+  const sums = new Map<string, UsedGear>()
+  for (const gear of used) {
+    const own =
+      all.find(({ ring, cog }) => ring === gear.ring && cog === gear.cog) ??
+      [...all].sort((a, b) => far(a, gear) - far(b, gear))[0]
+    if (!own) continue
+    const key = `${own.ring}x${own.cog}`
+    sums.set(key, { ...own, share: (sums.get(key)?.share ?? 0) + gear.share })
+  }
+  return [...sums.values()]
+}
+
 /** So many speeds stand for all that are ridden in one gear. */
 const SPEEDS = 24
 
@@ -104,7 +124,7 @@ const nearest = (choices: readonly Choice[], wanted: number): Choice | undefined
  * Lays a rider's own energy on another set of gears: the cadence is kept, so each bit of it goes to the gear whose ratio is nearest. What
  * is ridden in a gear is spread halfway to its neighbours, so that two teeth more on a ring move a part of the work by one cog. The work in a
  * chain's joints goes with `1/ring + 1/cog` (methods 3).
- * @param used shares of the energy on the gears as they are
+ * @param used shares of the energy, on gears of `from`: see {@link usedOn}
  * @param from the gears as they are; those that are used where absent
  */
 export function shiftedUse(used: readonly UsedGear[], to: GearSet, from?: GearSet): ShiftedUse {

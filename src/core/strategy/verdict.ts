@@ -59,14 +59,14 @@ function withLinks(proposal: Proposal, { chain }: Facts): Proposal {
   }
 }
 
-/** A fault that was found and not mended stands beside any verdict: first where nothing else is to be done. */
-function withFault(proposal: Proposal, { report: { fault } }: Facts): Proposal {
-  if (!fault) return proposal
+/** A fault that was found and is not gone stands beside any verdict: first where nothing else is to be done. */
+function withFault(proposal: Proposal, { report: { faults } }: Facts): Proposal {
+  if (!faults) return proposal
   const at = proposal.action === 'ride-on' ? 0 : 1
   const { reasons } = proposal
   return {
     ...proposal,
-    reasons: [...reasons.slice(0, at), { kind: 'fault-open', found: fault.found }, ...reasons.slice(at)],
+    reasons: [...reasons.slice(0, at), { kind: 'fault-open', ...faults }, ...reasons.slice(at)],
   }
 }
 

@@ -1,4 +1,4 @@
-import { contradictions, movedBy, type AnyFinding } from '../../core/faults/finder.ts'
+import { COMPLAINTS, contradictions, movedBy, type AnyFinding } from '../../core/faults/finder.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { FINDING_WORDS } from '../../ui/words/faults/findings.ts'
@@ -20,13 +20,10 @@ function sayAnswer({ given, search, kept }: SearchInHand, finding: AnyFinding): 
 /** What was answered, what each answer moved, and the way to take it back; and answers that contradict one another. */
 export function AnswersGiven({ hand }: { readonly hand: SearchInHand }) {
   const { kept, change, search, given, view } = hand
-  const isShown = (finding: AnyFinding): boolean => {
-    const said = given[finding]
-    // What was not tapped among the complaints is no answer of its own.
-    return said !== undefined && (kept.complaints as readonly string[]).includes(finding)
-      ? true
-      : typeof said === 'string' || Array.isArray(said) || (finding === 'period' && said !== undefined)
-  }
+  // What was not tapped among the complaints is no answer of its own.
+  const isUntapped = (finding: AnyFinding): boolean =>
+    COMPLAINTS.some((one) => one === finding && !kept.complaints.includes(one))
+  const isShown = (finding: AnyFinding): boolean => given[finding] !== undefined && !isUntapped(finding)
   const mine = search.ready.findings.filter(isShown)
   const logs = search.ready.findings.filter(
     (one) => search.known[one] !== undefined && given[one] === undefined,

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useCallback, useEffect, useMemo, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import {
   roundPeriods,
   ROUNDS,
@@ -7,6 +7,7 @@ import {
   type Taps,
   type Turning,
 } from '../../core/faults/tap-period.ts'
+import { turningParts } from '../../core/strategy/facts/turning-parts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
@@ -14,7 +15,6 @@ import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { sayRhythm, sayPeriod } from '../../ui/words/faults/tap-words.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { RhythmCircles } from './RhythmCircles.tsx'
-import { useTurning } from './use-turning.ts'
 import type { SearchInHand } from './use-search.ts'
 
 /** The keys for a jerk and for a turn of the crank: neither is used elsewhere. */
@@ -34,29 +34,26 @@ interface Run {
 function useTaps() {
   const [run, setRun] = useState<Run>()
   const isOn = run !== undefined && run.endedMs === undefined
-  const add = (what: 'jerks' | 'turns') =>
-    setRun((now) => now && { ...now, [what]: [...now[what], performance.now()] })
-  const addRef = useRef(add)
-  useEffect(() => {
-    addRef.current = add
-  })
+  const add = useCallback((what: 'jerks' | 'turns') => {
+    const at = performance.now()
+    setRun((now) => now && { ...now, [what]: [...now[what], at] })
+  }, [])
   useEffect(() => {
     if (!isOn) return
     const hear = (event: globalThis.KeyboardEvent) => {
       if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
-      if (event.key === JERK_KEY) addRef.current('jerks')
-      else if (event.key === TURN_KEY) addRef.current('turns')
+      if (event.key === JERK_KEY) add('jerks')
+      else if (event.key === TURN_KEY) add('turns')
     }
     window.addEventListener('keydown', hear)
     return () => window.removeEventListener('keydown', hear)
-  }, [isOn])
+  }, [isOn, add])
   return {
     run,
     isOn,
     add,
     start: () => setRun({ jerks: [], turns: [], startedMs: performance.now() }),
     stop: () => setRun((now) => now && { ...now, endedMs: performance.now() }),
-    clear: () => setRun(undefined),
   }
 }
 
@@ -138,9 +135,9 @@ function TapPads({ run, add, stop }: PadsProps) {
 
 /** Turn the crank by hand and tap at each jerk: what comes round in that time is worked out. */
 export function TapAlong({ hand }: { readonly hand: SearchInHand }) {
+  const { kept, change, bike: id } = hand
   const { garage } = useOpenLog()
-  const { kept, change } = hand
-  const bike = useTurning(garage)
+  const bike = useMemo(() => turningParts(garage, id), [garage, id])
   const [gear, setGear] = useState<{ readonly ring: number; readonly cog: number }>()
   const [counted, setCounted] = useState('')
   const taps = useTaps()

@@ -14,6 +14,7 @@ export interface SearchInHand {
   readonly search: Search
   readonly given: Answers<AnyFinding>
   readonly view: FaultView
+  readonly bike: string
   /** The bike's cogs, smallest first. */
   readonly cogs: readonly number[]
   /** That the chain that is on skips, by cog. */
@@ -41,6 +42,7 @@ export function useSearch({ report, answer, teeth }: JudgedBike): SearchInHand {
   const given = useMemo(() => givenOf(kept, cogs), [kept, cogs])
   const view = useMemo(() => viewOf(search, given), [search, given])
   return {
+    bike,
     kept,
     change,
     clear: () => change({ ...EMPTY_SEARCH, about: kept.about }),

@@ -1,9 +1,9 @@
 import { useMemo } from 'react'
 import { energyAlong, logRuler } from '../../core/gearing/log-ruler.ts'
+import { speedAt } from '../../core/gearing/ratio.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDevelopment, saySet, saySpeed } from '../../ui/words/gearing-words.ts'
-import { cadenceSpeed } from './cadence-speed.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 
 const RING_LOOKS = ['stroke-petrol', 'stroke-ochre', 'stroke-rust'] as const
@@ -93,7 +93,7 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
                 textAnchor="middle"
                 className="fill-steel font-mono text-[12px]"
               >
-                {saySpeed(cadenceSpeed(mark, rider.cadenceRpm), units).split('\u00a0')[0]}
+                {saySpeed(speedAt(mark, rider.cadenceRpm), units).split('\u00a0')[0]}
               </text>
             </g>
           ))}

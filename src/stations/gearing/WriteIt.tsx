@@ -1,6 +1,5 @@
 import { chainLinks } from '../../core/gearing/chain-fit.ts'
-import { gearChange, gearChangeEntries } from '../../core/gearing/write-set.ts'
-import type { PartSpec } from '../../core/log/kinds/part.ts'
+import { gearChange, gearChangeEntries, usualGearName } from '../../core/gearing/write-set.ts'
 import { checksBeforeFitting } from '../../core/strategy/fitting-checks.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import type { JudgedBike } from '../../session/verdicts.ts'
@@ -31,14 +30,10 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
   const { garage, now, record } = useOpenLog()
   const { report } = judged
   const { bike, name } = report.bike.entry
-  const { off, rings, cogs } = gearChange(garage, bike, what.set)
-  const specs: readonly PartSpec[] = [
-    ...rings.map((teeth): PartSpec => ({ type: 'ring', teeth, material: 'aluminium' })),
-    ...(cogs ? [{ type: 'cassette', teeth: cogs, material: 'steel' } as const] : []),
-  ]
+  const { off, on } = gearChange(garage, bike, what.set)
   const checks = [
     ...new Map(
-      specs
+      on
         .flatMap((spec) => checksBeforeFitting(garage, judged, spec))
         .map((check) => [sayCheck(check, garage), check]),
     ),
@@ -54,10 +49,7 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
     onDone()
   })
   const tooShort = sayTooShort(gearing, what)
-  const goesOn = [
-    ...rings.map((teeth) => `ring ${teeth}`),
-    ...(cogs ? [cogs.length === 1 ? `cog ${cogs[0]}` : `cassette ${cogs[0]} to ${cogs.at(-1)}`] : []),
-  ]
+  const goesOn = on.map(usualGearName)
   return (
     <section aria-label={`Fit ${what.name}`} className="mt-4 border-y border-hairline py-4">
       {goesOn.length === 0 && off.length === 0 ? (

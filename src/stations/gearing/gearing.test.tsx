@@ -60,7 +60,7 @@ describe('gears in words', () => {
   })
 
   test('a hill that is low enough, not low enough, and walked', () => {
-    const hill = { speedKmh: 8, cadenceRpm: 70, neededRatio: 1, powerAtSlowestW: 150, isWalking: false }
+    const hill = { speedKmh: 8, cadenceRpm: 70, neededRatio: 1, isWalking: false }
     expect(plain(sayHill('Heron', 8, hill, 60))).toBe(
       'On 8 % Heron climbs at 70 rpm in its easiest gear: low enough.',
     )
@@ -161,7 +161,7 @@ describe('Gearing', () => {
     show(<Gearing />)
     await userEvent.click(screen.getByRole('button', { name: 'Fit smaller' }))
     const form = screen.getByRole('region', { name: 'Fit smaller' })
-    expect(plain(form.textContent)).toMatch(/On: ring 36\. Off, to the shelf: Ring 40/)
+    expect(plain(form.textContent)).toMatch(/On: Ring 36\. Off, to the shelf: Ring 40/)
     expect(plain(form.textContent)).toMatch(/Measure it first/)
     await userEvent.click(within(form).getByRole('button', { name: 'Write it: it is on Heron' }))
     expect(recorded.map(({ kind }) => kind)).toEqual(['remove', 'part', 'fit', 'gearing'])

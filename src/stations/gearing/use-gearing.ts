@@ -3,7 +3,13 @@ import { gearMix, sprocketTeeth } from '../../core/exposure/gear-mix.ts'
 import { gearBench, gearSetFault, type Bench, type GearSet } from '../../core/gearing/bench.ts'
 import { chainstayOf } from '../../core/gearing/chain-fit.ts'
 import { onHill, ownHill, type HillAnswer } from '../../core/gearing/hill.ts'
-import { shiftedUse, usedGears, type ShiftedUse, type UsedGear } from '../../core/gearing/shifted-use.ts'
+import {
+  shiftedUse,
+  usedGears,
+  usedOn,
+  type ShiftedUse,
+  type UsedGear,
+} from '../../core/gearing/shifted-use.ts'
 import { fittedChain } from '../../core/log/garage.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import type { GearingEntry, WhatIf } from '../../core/log/kinds/gearing.ts'
@@ -74,11 +80,11 @@ export function useGearing({ report }: JudgedBike) {
   const kept = garage.listed.gearing.get(id)?.at(-1)
   const own = useMemo(() => sprocketTeeth(garage, id), [garage, id])
   const hasGears = gearSetFault(own) === undefined
-  const used = useMemo<readonly UsedGear[]>(
-    () => (hasGears ? usedGears(gearMix(bike.rides, bike.entry, own).gears) : []),
-    [bike, own, hasGears],
-  )
   const mix = useMemo(() => gearMix(bike.rides, bike.entry, own), [bike, own])
+  const used = useMemo<readonly UsedGear[]>(
+    () => (hasGears ? usedOn(own, usedGears(mix.gears)) : []),
+    [mix, own, hasGears],
+  )
   const hill = useMemo(() => ownHill(bike.rides), [bike])
   const chain = fittedChain(garage, id)?.entry.spec
   const links = chain?.type === 'chain' ? chain.links : undefined

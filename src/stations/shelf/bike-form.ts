@@ -5,7 +5,8 @@ import { numberField } from '../../ui/form/fields.ts'
 import { cogRange, isUsualCogCount, USUAL_COGS } from '../../core/gearing/cassettes.ts'
 import { fewestLinks } from '../../core/gearing/chain-loop.ts'
 import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
-import { PART_BOUNDS } from '../../core/log/kinds/part.ts'
+import { PART_BOUNDS, type CassetteSpec, type RingSpec } from '../../core/log/kinds/part.ts'
+import { usualGearName } from '../../core/gearing/write-set.ts'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 
@@ -164,14 +165,9 @@ export function bikeEntries(
   }
   const { material, links = USUAL_LINKS, past } = draft
   fit(past === 'new' ? 'Chain 1' : 'Chain as found', { type: 'chain', links, speeds, past })
-  if (cogs.length > 0)
-    fit(cogs.length === 1 ? `Cog ${cogs[0]}` : `Cassette ${cogs[0]} to ${cogs.at(-1)}`, {
-      type: 'cassette',
-      teeth: cogs,
-      material,
-    })
-  for (const ring of teethOf(draft.rings))
-    fit(`Ring ${ring}`, { type: 'ring', teeth: ring, material: 'steel' })
+  const gears = (spec: RingSpec | CassetteSpec) => fit(usualGearName(spec), spec)
+  if (cogs.length > 0) gears({ type: 'cassette', teeth: cogs, material })
+  for (const ring of teethOf(draft.rings)) gears({ type: 'ring', teeth: ring, material: 'steel' })
   if (shifting !== 'none' && cogs.length > 1) {
     fit('Guide pulley', { type: 'pulley', position: 'guide', teeth: 11 })
     fit('Tension pulley', { type: 'pulley', position: 'tension', teeth: 11 })

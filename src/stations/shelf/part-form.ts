@@ -9,6 +9,7 @@ import {
   type InferType,
   type ObjectSchema,
 } from 'yup'
+import { usualGearName } from '../../core/gearing/write-set.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import { numberField, pastDay } from '../../ui/form/fields.ts'
@@ -138,11 +139,8 @@ function usualName(spec: PartSpec): string {
     case 'joining-link':
       return 'Joining link'
     case 'cassette':
-      return spec.teeth.length === 1
-        ? `Cog ${spec.teeth[0]}`
-        : `Cassette ${spec.teeth[0]} to ${spec.teeth.at(-1)}`
     case 'ring':
-      return `Ring ${spec.teeth}`
+      return usualGearName(spec)
     case 'pulley':
       return spec.position === 'guide' ? 'Guide pulley' : 'Tension pulley'
   }

@@ -5,7 +5,6 @@ import { sayCount } from '../words/numbers.ts'
 import { bikeName, type KindWords } from './kind-words.ts'
 
 const OUTCOMES: Readonly<Record<FaultEntry['outcome'], string>> = {
-  open: 'being looked for',
   mended: 'mended',
   'not-mended': 'not mended yet',
   'not-found': 'nothing found',

@@ -116,9 +116,13 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
     case 'bad-links':
       return sayBadLinks(reason.found)
     case 'fault-open':
-      return reason.found.length > 0
-        ? `Found and not mended yet: ${sayList(reason.found.map(sayCause))}.`
-        : 'It is still not mended: look for the fault again.'
+      return [
+        reason.left.length > 0 && `Found and not mended yet: ${sayList(reason.left.map(sayCause))}.`,
+        reason.stillThere.length > 0 &&
+          `Still there after the repair (${sayList(reason.stillThere.map(sayCause))}): look for the fault again.`,
+      ]
+        .filter(Boolean)
+        .join(' ')
     case 'advice-due':
       return `Left at an earlier visit and due now: ${sayList(reason.jobs)}.`
     case 'lube-unknown':

@@ -177,8 +177,14 @@ describe('advice in words', () => {
     [{ kind: 'lube', clock: { ...clock, used: 0 } }, /lube is fresh/],
     [{ kind: 'lube', clock: { used: 2, due: true, reason: 'rain' } }, /Rain/],
     [{ kind: 'lube-unknown' }, /is not entered/],
-    [{ kind: 'fault-open', found: ['bent-hanger'] }, /Found and not mended yet: a bent hanger/],
-    [{ kind: 'fault-open', found: [] }, /still not mended/],
+    [
+      { kind: 'fault-open', left: ['bent-hanger'], stillThere: [] },
+      /Found and not mended yet: a bent hanger/,
+    ],
+    [
+      { kind: 'fault-open', left: [], stillThere: ['cable-tension'] },
+      /^Still there after the repair \(cable tension, indexing\)/,
+    ],
     [{ kind: 'advice-due', jobs: ['New pulleys', 'Brake pads'] }, /due now: New pulleys and Brake pads\./],
     [
       {

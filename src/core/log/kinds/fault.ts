@@ -2,8 +2,8 @@ import type { NoiseCause, ShiftCause } from '../../faults/causes.ts'
 import type { BikeId, EntryBase } from '../entry.ts'
 import type { Kind } from './kind.ts'
 
-/** What became of a fault: being looked for, mended, found but not mended, or not found. */
-export const FAULT_OUTCOMES = ['open', 'mended', 'not-mended', 'not-found'] as const
+/** What became of a fault: mended, found but not mended, or not found. */
+export const FAULT_OUTCOMES = ['mended', 'not-mended', 'not-found'] as const
 export type FaultOutcome = (typeof FAULT_OUTCOMES)[number]
 
 /** A fault that was looked for: how it shows, what was found, and what became of it. The last of a fault counts. */

@@ -1,7 +1,6 @@
 import { ridesDuring, totalKm } from '../../exposure/distance.ts'
 import { ridingPlan, type RidingPlan } from '../../exposure/riding-plan.ts'
 import type { IsoTime, ToolId } from '../../log/entry.ts'
-import type { FaultEntry } from '../../log/kinds/fault.ts'
 import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
 import { fittedChain, openFitting, type BikeState, type Garage, type PartState } from '../../log/garage.ts'
 import type { PlacedReading } from '../../measure/disagreement.ts'
@@ -15,7 +14,7 @@ import { placedReading, toolBiases } from './chain-evidence.ts'
 import { chainFacts, isSameList, type ChainFacts } from './chain-facts.ts'
 import { lubeFacts, type LubeFacts } from './lube.ts'
 import { livesOf } from './own-lives.ts'
-import { openFault } from './faults-found.ts'
+import { openFaults, type OpenFaults } from './faults-found.ts'
 import { nextLookQuestion } from './next-look.ts'
 import { sprocketsOf, type Sprocket } from './sprockets.ts'
 
@@ -50,8 +49,8 @@ export interface BikeReport {
   /** What was left at earlier visits and not done since, what is due first. */
   readonly advice: readonly OpenAdvice[]
   readonly chain?: ChainReport
-  /** What was found to be at fault and is not mended yet. */
-  readonly fault?: FaultEntry
+  /** What was found to be at fault and still is; absent where nothing is. */
+  readonly faults?: OpenFaults
 }
 
 function chainReport(
@@ -82,7 +81,7 @@ function chainReport(
 function made(garage: Garage, bike: BikeState, chain: ChainFacts | undefined, now: IsoTime): BikeReport {
   const { entry, rides } = bike
   const limit = bikeLimit(garage, bike)
-  const fault = openFault(garage, entry.bike)
+  const faults = openFaults(garage, entry.bike)
   const report = chain && chainReport(garage, bike, chain, limit, now)
   return {
     bike,
@@ -94,7 +93,7 @@ function made(garage: Garage, bike: BikeState, chain: ChainFacts | undefined, no
     sprockets: sprocketsOf(garage, entry.bike),
     advice: openAdvice(garage, bike, now),
     ...(report && { chain: report }),
-    ...(fault && { fault }),
+    ...(faults && { faults }),
   }
 }
 

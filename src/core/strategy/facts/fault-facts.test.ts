@@ -7,7 +7,7 @@ import type { FaultEntry } from '../../log/kinds/fault.ts'
 import { replay } from '../../log/replay.ts'
 import { verdictOf } from '../verdict.ts'
 import { faultFacts, needsOf } from './fault-facts.ts'
-import { faultsOf, faultToAskAfter, openFault } from './faults-found.ts'
+import { faultsOf, faultToAskAfter, openFaults } from './faults-found.ts'
 
 const found = (more: Partial<Omit<FaultEntry, 'kind'>> = {}): EntryDraft => ({
   kind: 'fault',
@@ -99,10 +99,9 @@ describe('what a log says that bears on a fault', () => {
     expect(factsOf(on(1, 'slipped'), on(2, 'held')).slippedOn).toBeUndefined()
   })
 
-  test('what was found before counts here and elsewhere; not what is open, nor what did not help', () => {
+  test('what was found before counts here and elsewhere; not what did not help', () => {
     expect(factsOf(found()).foundHere).toEqual(['bent-hanger'])
     expect(factsOf(found({ bike: 'kite' }))).toMatchObject({ foundHere: [], foundElsewhere: ['bent-hanger'] })
-    expect(factsOf(found({ outcome: 'open' })).foundHere).toEqual([])
     expect(factsOf(found(), found({ at: noon(3, 20), afterwards: 'still-there' })).foundHere).toEqual([])
     expect(factsOf(found({ found: ['seat-post'], about: 'noise' })).foundHere).toEqual([])
   })
@@ -140,10 +139,10 @@ describe('a fault that was found', () => {
       verdictOf(reportOn([...commuter, ...drafts]), undefined)?.reasons.map(({ kind }) => kind)
     const log = [ride(1, 2, 30), LUBED]
     const garage = garageOf(...log, left)
-    expect(openFault(garage, 'heron')?.fault).toBe('f1')
-    expect(openFault(garageOf(...log, found()), 'heron')).toBeUndefined()
+    expect(openFaults(garage, 'heron')?.left).toEqual(['worn-ring'])
+    expect(openFaults(garageOf(...log, found()), 'heron')).toBeUndefined()
     expect(
-      openFault(garageOf(found(), found({ at: noon(3, 12), afterwards: 'still-there' })), 'heron'),
+      openFaults(garageOf(found(), found({ at: noon(3, 12), afterwards: 'still-there' })), 'heron'),
     ).toBeDefined()
     const ring: readonly EntryDraft[] = [
       {
@@ -156,15 +155,33 @@ describe('a fault that was found', () => {
       { kind: 'remove', at: noon(3, 20), part: 'ring', to: 'retired' },
       { kind: 'fit', at: noon(3, 20), part: 'r2', bike: 'heron' },
     ]
-    expect(openFault(garageOf(...log, left, ...ring), 'heron')).toBeUndefined()
+    expect(openFaults(garageOf(...log, left, ...ring), 'heron')).toBeUndefined()
     const noChain: readonly EntryDraft[] = [{ kind: 'remove', at: noon(3, 1), part: 'chain', to: 'shelf' }]
     expect(reasons(...noChain, left)).toContain('fault-open')
     expect(reasons(...noChain)).not.toContain('fault-open')
   })
 
+  test('another fault mended later, or a search that found nothing, does not end it', () => {
+    const left = found({ outcome: 'not-mended', found: ['worn-ring', 'cable-tension'] })
+    const cable = found({ fault: 'f2', at: noon(3, 15), found: ['cable-tension'] })
+    const nothing = found({ fault: 'f3', at: noon(3, 18), found: [], outcome: 'not-found' })
+    expect(openFaults(garageOf(left, cable, nothing), 'heron')).toEqual({
+      left: ['worn-ring'],
+      stillThere: [],
+    })
+    const again = found({
+      fault: 'f4',
+      at: noon(3, 20),
+      found: ['worn-ring'],
+      outcome: 'mended',
+      afterwards: 'still-there',
+    })
+    expect(openFaults(garageOf(left, cable, again), 'heron')).toEqual({ left: [], stillThere: ['worn-ring'] })
+  })
+
   test('a noise that was not mended is no matter for the chain’s verdict', () => {
     expect(
-      openFault(garageOf(found({ about: 'noise', found: ['saddle'], outcome: 'not-mended' })), 'heron'),
+      openFaults(garageOf(found({ about: 'noise', found: ['saddle'], outcome: 'not-mended' })), 'heron'),
     ).toBeUndefined()
   })
 })

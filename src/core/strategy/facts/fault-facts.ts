@@ -99,7 +99,7 @@ export function faultFacts(
   const mishaps = (garage.listed.mishap.get(entry.bike) ?? []).filter(({ at }) => isRecent(at, now))
   const found = (isHere: boolean): readonly ShiftCause[] =>
     faultsOf(garage)
-      .filter(({ bike: of, outcome }) => (of === entry.bike) === isHere && outcome !== 'open')
+      .filter(({ bike: of }) => (of === entry.bike) === isHere)
       .filter(({ afterwards }) => afterwards !== 'still-there')
       .flatMap((fault) => fault.found.filter(isShiftCause))
   return {

@@ -1,9 +1,9 @@
 import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
-import type { FaultEntry } from '../../log/kinds/fault.ts'
 import type { LubeClock } from '../../lube/clock.ts'
 import type { Interval } from '../../stats/interval.ts'
 import type { OpenConflict } from '../../wear/outlook.ts'
 import type { Surprise } from '../../wear/surprise.ts'
+import type { OpenFaults } from '../facts/faults-found.ts'
 import type { Facts, WearFacts, WornTeeth } from '../facts/facts.ts'
 import { SKIP_DOUBTFUL, SKIP_LIKELY, type CogRisk } from '../facts/teeth-facts.ts'
 import type { ChainWord } from '../wear-word.ts'
@@ -47,8 +47,8 @@ export type Reason =
   | { readonly kind: 'bad-links'; readonly found: LinkCheckEntry['found'] }
   /** Left at an earlier visit, and due by now. */
   | { readonly kind: 'advice-due'; readonly jobs: readonly string[] }
-  /** Found when it was looked for why the bike slips or skips, and not mended yet. */
-  | { readonly kind: 'fault-open'; readonly found: FaultEntry['found'] }
+  /** Found when it was looked for why the bike slips or skips, and not mended yet, or still there after it was. */
+  | ({ readonly kind: 'fault-open' } & OpenFaults)
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the verdict. */
