@@ -1,3 +1,4 @@
+import { BUILDS } from './checks.ts'
 import { routeKey } from '../src/core/exposure/ride-gears.ts'
 import type { ChainSpec } from '../src/core/log/kinds/part.ts'
 import type { RideEntry } from '../src/core/log/kinds/ride.ts'
@@ -112,6 +113,7 @@ export function heron(diary: Diary, random: Random): void {
       motor: 'none',
       usualCondition: 'dry-road',
       storage: 'indoors',
+      ...BUILDS.heron,
     },
     {
       cassette: { name: 'Cassette 11 to 42', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },

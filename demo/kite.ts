@@ -1,3 +1,4 @@
+import { BUILDS } from './checks.ts'
 import type { ChainSpec } from '../src/core/log/kinds/part.ts'
 import { deliver, look, picture, retire, STORY_DAYS, underLoad, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
@@ -23,6 +24,7 @@ export function kite(diary: Diary, random: Random): void {
       motor: 'mid-drive',
       usualCondition: 'dry-road',
       storage: 'outdoors',
+      ...BUILDS.kite,
       massKg: 165,
       motorShare: 0.55,
     },

@@ -1,3 +1,4 @@
+import { BUILDS } from './checks.ts'
 import { hillsOn, deliver, look, plan, retire, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary, TrueWear } from './diary.ts'
 import type { Random } from '../src/core/stats/random.ts'
@@ -58,6 +59,7 @@ export function quarry(diary: Diary, random: Random): void {
       usualCondition: 'dry-gravel',
       usualByQuarter: { 'dec-feb': 'wet-gravel' },
       storage: 'indoors',
+      ...BUILDS.quarry,
     },
     {
       cassette: { name: 'Cassette 10 to 38', spec: { type: 'cassette', teeth: COGS, material: 'steel' } },

@@ -1,3 +1,4 @@
+import { BUILDS } from './checks.ts'
 import { deliver, look, ride, STORY_DAYS, wash } from './bikes.ts'
 import type { Diary } from './diary.ts'
 import type { Random } from '../src/core/stats/random.ts'
@@ -17,6 +18,7 @@ export function sparrow(diary: Diary, random: Random): void {
       motor: 'none',
       usualCondition: 'dry-road',
       storage: 'outdoors',
+      ...BUILDS.sparrow,
     },
     {
       cassette: {

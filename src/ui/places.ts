@@ -34,6 +34,20 @@ export const STATIONS = {
     beside: true,
     about: 'gears, climbs, chain length, what another ring or cassette does',
   },
+  checks: {
+    path: '/checks',
+    name: 'Checks',
+    key: 'c',
+    beside: true,
+    about: 'brakes, tyres, bolts, headset, monthly round, before winter, before a tour, torque',
+  },
+  school: {
+    path: '/school',
+    name: 'School',
+    key: 'k',
+    beside: true,
+    about: 'practise reading a gauge and teeth, will it skip, swap or ride on',
+  },
   shelf: { path: '/shelf', name: 'Shelf', key: 's', beside: true, about: 'bikes, parts, spares, swap' },
   rates: { path: '/rates', name: 'Rates', key: 'r', beside: true, about: 'wear by conditions and lube' },
   log: { path: '/log', name: 'Log', key: 'l', beside: true, about: 'every entry, correct, restore' },
@@ -59,6 +73,9 @@ export const OPENS = {
   logWash: '/wash#log',
   lookAtLube: '/wash#lube',
   checkTeeth: '/teeth#looks',
+  findings: '/checks#findings',
+  wearing: '/checks#wearing',
+  torque: '/checks#torque',
   fitChain: '/shelf#chain',
   newPart: '/shelf?new=part',
   newBike: '/shelf?new=bike',
@@ -67,6 +84,9 @@ export const OPENS = {
 /** The address of the owner's sheet of a visit. */
 export const sheetAddress = (visit: string): string =>
   `/decide?${new URLSearchParams({ sheet: visit }).toString()}`
+
+/** The address of the checks that are worth most in some minutes. */
+export const checksFor = (minutes: number): string => `/checks?minutes=${minutes}#short`
 
 /** The address of one entry, opened to be corrected. */
 export const entryAddress = (entry: EntryId): string => `/log?entry=${entry}`

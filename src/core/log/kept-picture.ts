@@ -9,4 +9,8 @@ export interface KeptPicture {
 
 /** The pictures that some entries name. */
 export const picturesNamed = (entries: readonly Entry[]): readonly string[] =>
-  entries.flatMap((entry) => (entry.kind === 'picture' && entry.picture !== undefined ? [entry.picture] : []))
+  entries.flatMap((entry) =>
+    (entry.kind === 'picture' || entry.kind === 'check') && entry.picture !== undefined
+      ? [entry.picture]
+      : [],
+  )

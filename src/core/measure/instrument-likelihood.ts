@@ -80,7 +80,7 @@ interface PlacedReading {
 function doubtfulLogLikelihood(readings: readonly PlacedReading[], bias: Bias): LogLikelihood {
   const { offsets, logWeights } = tailNodes(bias)
   const laid = readings.map(({ taken, step }) => {
-    const evidence = evidenceOf(taken.reading)
+    const evidence = evidenceOf(taken.reading, taken.noise)
     return { step, ...readingTable(evidence, slipOf(taken, evidence)) }
   })
   const terms = new Float64Array(offsets.length)
@@ -126,7 +126,10 @@ export function likelihoodByTool<T extends TakenReading>(
       isDoubted
         ? doubtfulLogLikelihood(readings, bias)
         : instrumentLogLikelihood(
-            readings.map(({ taken: { reading }, step }) => ({ item: evidenceOf(reading), step })),
+            readings.map(({ taken: { reading, noise }, step }) => ({
+              item: evidenceOf(reading, noise),
+              step,
+            })),
             bias,
           ),
     ]),

@@ -45,15 +45,19 @@ export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
   'side-play': { name: 'side-to-side floppiness', bias: { b: 0, sb: 0.2 }, noise: { percent: 0.5 } },
 }
 
+/** The noise of one reading with an instrument in general, %. */
+function noiseOf(reading: Reading): number {
+  const { noise } = INSTRUMENTS[reading.instrument]
+  return 'percent' in noise
+    ? noise.percent
+    : (100 * noise.mm) / (('pitches' in reading ? reading.pitches : 1) * PITCH_MM)
+}
+
 /**
  * Standard deviation of one reading's noise, %: the instrument's own, a slack run's, and the differences between
  * places, in quadrature.
+ * @param own the noise of one reading as this rider takes it, %; absent: the instrument's in general
  */
-export function readingSd(reading: Reading): number {
-  const { noise } = INSTRUMENTS[reading.instrument]
-  const own =
-    'percent' in noise
-      ? noise.percent
-      : (100 * noise.mm) / (('pitches' in reading ? reading.pitches : 1) * PITCH_MM)
+export function readingSd(reading: Reading, own = noiseOf(reading)): number {
   return Math.hypot(own, PLACE_SD, reading.slack ? SLACK_SHIFT : 0)
 }

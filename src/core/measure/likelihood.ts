@@ -17,10 +17,11 @@ export type Evidence =
 /**
  * A reading as evidence about elongation plus the instrument's bias, %. On a slack run every instrument reads
  * {@link SLACK_SHIFT} less (methods 2: "`b` falls by 0.10"), which is put back here, and scatters more.
+ * @param noise of one reading as this rider takes it, %; absent: the instrument's in general
  * @throws RangeError where the reading cannot be (see {@link elongationFromLength})
  */
-export function evidenceOf(reading: Reading): Evidence {
-  const sd = readingSd(reading)
+export function evidenceOf(reading: Reading, noise?: number): Evidence {
+  const sd = readingSd(reading, noise)
   const shift = reading.slack ? SLACK_SHIFT : 0
   switch (reading.instrument) {
     case 'rule':
@@ -53,7 +54,8 @@ function hintInterval(marks: readonly [number, number], answer: number): { low: 
   return { low: [-Infinity, ...marks][answer] ?? -Infinity, high: [...marks, Infinity][answer] ?? Infinity }
 }
 
-function limitInterval(mark: number, result: string): { low: number; high: number } {
+/** Between which apparent elongations a drop-in gauge's answer lies, %. @throws RangeError for what is no answer */
+export function limitInterval(mark: number, result: string): { low: number; high: number } {
   switch (result) {
     case 'clear':
       return { low: -Infinity, high: mark - ENTRY_WIDTH }

@@ -94,7 +94,7 @@ function jointBelief(question: NextReadingQuestion, candidate: Candidate, prior:
   const others = question.readings.filter((one) => toolOf(one) !== candidate.tool)
   const rest = [...likelihoodByTool(others, () => 0, true).values()]
   const { offsets, logWeights } = tailNodes(own[0] ? biasOf(own[0]) : candidate.bias, BIAS_PER_SIDE)
-  const evidence = own.map(({ reading }) => evidenceOf(reading))
+  const evidence = own.map(({ reading, noise }) => evidenceOf(reading, noise))
   const log = E.map((e, i) => {
     const base = (prior[i] ?? 0) + rest.reduce((sum, part) => sum + part([e]), 0)
     return offsets.map((offset, k) => {

@@ -67,6 +67,8 @@ export interface TakenReading {
   readonly tool?: string
   /** What is known of that tool's bias; absent: what is known of its instrument in general. */
   readonly bias?: Bias
+  /** The noise of one reading as its rider takes it, %, as lessons measured it; absent: the instrument's in general. */
+  readonly noise?: number
   /** Its rider was asked about it and said that it is right: it is no slip. */
   readonly isSure?: true
 }

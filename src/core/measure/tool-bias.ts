@@ -14,6 +14,8 @@ export interface Meeting {
 }
 
 export interface LearnedBias extends Bias {
+  /** The noise of one reading as its rider takes it, %; absent: the instrument's in general. */
+  readonly noise?: number
   /** Readings on new chains that this tool was zeroed with. */
   readonly zeroings: number
   /** Looks at chains in which it met another tool. */
@@ -38,14 +40,16 @@ function asFigure(reading: Reading): { value: number; variance: number } | undef
  * `e` unknown (flat, or known to 0.02 % on a new chain), so that biases are jointly normal: the precision of each
  * meeting is `W - w w^T / (sum w + 1/var(e))`, added to the prior's, and inverted.
  * @param instruments of each tool
+ * @param ownBias what is believed of an instrument beforehand, as this rider reads it
  */
 export function learnBiases(
   instruments: ReadonlyMap<string, Instrument>,
   meetings: readonly Meeting[],
+  ownBias: (instrument: Instrument) => Bias = (instrument) => INSTRUMENTS[instrument].bias,
 ): Map<string, LearnedBias> {
   const tools = [...instruments.keys()]
   const index = new Map(tools.map((tool, i) => [tool, i]))
-  const prior = tools.map((tool) => INSTRUMENTS[instruments.get(tool) ?? 'rule'].bias)
+  const prior = tools.map((tool) => ownBias(instruments.get(tool) ?? 'rule'))
   const precision = prior.map(({ sb }, i) => prior.map((_, j) => (i === j ? 1 / sb ** 2 : 0)))
   // Worked with each tool's deviation from its prior mean, so that the prior adds nothing to the right-hand side.
   const right = prior.map(() => 0)

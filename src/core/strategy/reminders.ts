@@ -1,9 +1,13 @@
 import { eventsAhead } from '../exposure/road-ahead.ts'
 import type { BikeId, IsoTime } from '../log/entry.ts'
 import type { EventEntry } from '../log/kinds/event.ts'
+import type { VisitJob } from '../log/kinds/visit.ts'
 import { addDays, daysBetween } from '../units/days.ts'
 import type { OpenAdvice } from './facts/advice.ts'
 import type { BikeReport } from './facts/bike-report.ts'
+import type { OpenFinding } from './facts/check-facts.ts'
+import type { SheetDue } from './facts/due-sheets.ts'
+import type { WearingOutlook } from './facts/wearing-facts.ts'
 import { isHeldBack, SWAPS, type Verdict } from './verdict.ts'
 import { lubeAhead, type LookAhead, type LubeAhead, type SwapAhead } from './when.ts'
 
@@ -25,16 +29,48 @@ export type Reminder = {
   | { readonly kind: 'event'; readonly event: EventEntry }
   /** Left at an earlier visit. */
   | { readonly kind: 'advice'; readonly advice: OpenAdvice }
+  /** Found at a check, and to be seen to. */
+  | { readonly kind: 'finding'; readonly finding: OpenFinding }
+  /** A sheet of checks. */
+  | { readonly kind: 'check'; readonly sheet: SheetDue }
+  /** A pad, a tyre or the like is measured again, or replaced. */
+  | { readonly kind: 'wearing'; readonly wearing: WearingOutlook }
 )
 
-/** When advice is to be seen to: its own day, or the day on which its distance is ridden, the sooner. */
-function adviceDay({ now, plan }: BikeReport, { job, km, isDue }: OpenAdvice): IsoTime | undefined {
+/** By when something is to be seen to: its own day, or the day on which its distance is ridden, the sooner; now where it is due. */
+function dayBy(
+  { now, plan }: BikeReport,
+  { byKm, byDay }: Pick<VisitJob, 'byKm' | 'byDay'>,
+  { km, isDue }: Pick<OpenAdvice, 'km' | 'isDue'>,
+): IsoTime | undefined {
   if (isDue) return now
-  const byKm =
-    job.byKm !== undefined && plan.weeklyKm > 0
-      ? addDays(now, (7 * Math.max(0, job.byKm - km)) / plan.weeklyKm)
+  const ridden =
+    byKm !== undefined && plan.weeklyKm > 0
+      ? addDays(now, (7 * Math.max(0, byKm - km)) / plan.weeklyKm)
       : undefined
-  return [job.byDay, byKm].filter((day) => day !== undefined).sort()[0]
+  return [byDay, ridden].filter((day) => day !== undefined).sort()[0]
+}
+
+const withDay = (day: IsoTime | undefined) => (day === undefined ? {} : { day })
+
+/** What the checks of a bike remind of: findings, the sheet that is due or comes next, and what wears. */
+function remindersOfChecks(report: BikeReport): Reminder[] {
+  const { findings, sheets, wearing, now } = report
+  const { bike } = report.bike.entry
+  // Who keeps no record of checks is not reminded of them; their station still proposes them.
+  const [sheet] = report.hasChecks ? sheets : []
+  return [
+    ...findings.map((finding): Reminder => ({
+      kind: 'finding',
+      bike,
+      ...withDay(dayBy(report, finding.check, finding)),
+      finding,
+    })),
+    ...(sheet ? [{ kind: 'check' as const, bike, day: sheet.isDue ? now : sheet.day, sheet }] : []),
+    ...wearing.flatMap((one): Reminder[] =>
+      one.lookDay === undefined ? [] : [{ kind: 'wearing', bike, day: one.lookDay, wearing: one }],
+    ),
+  ]
 }
 
 /** What lies further off than this is no reminder, days. */
@@ -85,9 +121,10 @@ export function remindersOf(judged: readonly Judged[]): Reminder[] {
         event,
       })),
       ...one.report.advice.map((advice): Reminder => {
-        const day = adviceDay(one.report, advice)
-        return { kind: 'advice', bike: one.report.bike.entry.bike, ...(day !== undefined && { day }), advice }
+        const day = dayBy(one.report, advice.job, advice)
+        return { kind: 'advice', bike: one.report.bike.entry.bike, ...withDay(day), advice }
       }),
+      ...remindersOfChecks(one.report),
     ])
     .sort((a, b) => ((a.day ?? '~') < (b.day ?? '~') ? -1 : 1))
 }

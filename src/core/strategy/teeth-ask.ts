@@ -6,6 +6,7 @@ import type { Fitting, Garage, PartState } from '../log/garage.ts'
 import type { AskedSet, PlacedEvidence, SetStretch, TeethAsk } from '../teeth/asked-teeth.ts'
 import { loadOf } from '../teeth/conform.ts'
 import { drawsName, type KeptDraws } from '../wear/kept-draws.ts'
+import { ownEyeOf } from './facts/school-facts.ts'
 import { chainFacts, type ChainFacts } from './facts/chain-facts.ts'
 
 const SEED = 2207
@@ -100,10 +101,11 @@ const HELD_CHAINS = 2
 function foundIn(garage: Garage, id: PartId, spec: SetSpec) {
   const numberOf = (cog: number | undefined): number =>
     spec.type === 'cassette' ? spec.teeth.indexOf(cog ?? 0) : 0
+  const eye = ownEyeOf(garage)
   const looks = (garage.looks.get(id) ?? []).map(({ at, cog, word }) => ({
     at,
     sprocket: numberOf(cog),
-    found: { kind: 'look', word } as const,
+    found: { kind: 'look', word, ...(eye && { eye }) } as const,
   }))
   const tests = (garage.listed['cog-test'].get(id) ?? []).map(({ at, cog, by, result }) => ({
     at,

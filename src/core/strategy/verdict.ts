@@ -1,5 +1,6 @@
 import type { WearAnswer } from '../wear/outlook.ts'
 import type { TeethOutlook } from '../teeth/teeth-outlook.ts'
+import type { ItemId } from '../checks/items.ts'
 import type { BikeReport } from './facts/bike-report.ts'
 import { factsOf, type Facts } from './facts/facts.ts'
 import { brokenLink } from './rules/broken-link.ts'
@@ -14,7 +15,19 @@ export interface Verdict extends Proposal {
   /** The end of a chain that was read; absent where that is the verdict. */
   readonly swap?: SwapAhead
   readonly lube?: LubeAhead
+  /** What was found at a check and comes before the chain; absent where nothing did. */
+  readonly found?: FoundAtCheck
 }
+
+/** Findings that are due: those for which the bike is not ridden, or those to be seen to before the next ride. */
+export interface FoundAtCheck {
+  readonly items: readonly ItemId[]
+  readonly isStop: boolean
+}
+
+/** Whether a bike needs something: its chain or teeth, or what was found at a check. */
+export const needsSomething = ({ action, found }: Verdict): boolean =>
+  action !== 'ride-on' || found !== undefined
 
 /** The actions after which the chain is another. */
 export const SWAPS: readonly Action[] = ['swap-chain', 'swap-chain-and-cogs']
@@ -29,7 +42,10 @@ function verdict(facts: Facts): Verdict | undefined {
     const proposal = rule(facts)
     if (proposal)
       return withTimes(
-        withAdvice(withFault(withLinks(withQuestion(proposal, facts), facts), facts), facts),
+        withFindings(
+          withAdvice(withFault(withLinks(withQuestion(proposal, facts), facts), facts), facts),
+          facts,
+        ),
         facts,
       )
   }
@@ -76,6 +92,28 @@ function withAdvice(proposal: Proposal, { report }: Facts): Proposal {
   return due.length === 0
     ? proposal
     : { ...proposal, reasons: [...proposal.reasons, { kind: 'advice-due', jobs: due }] }
+}
+
+/** What was found at the checks and is due; where the bike must not be ridden, that alone. */
+function foundAtCheck({ report: { findings } }: Facts): FoundAtCheck | undefined {
+  const due = findings.filter(({ isDue }) => isDue)
+  const stop = due.filter(
+    ({ check: { result, act } }) => result === 'fail' && (act === 'stop' || act === 'mechanic'),
+  )
+  const said = stop.length > 0 ? stop : due
+  return said.length > 0 ? { items: said.map(({ check }) => check.item), isStop: stop.length > 0 } : undefined
+}
+
+/** What was found at a check and is due comes before all that is said of the chain. */
+function withFindings(proposal: Proposal, facts: Facts): Proposal & Pick<Verdict, 'found'> {
+  const found = foundAtCheck(facts)
+  if (!found) return proposal
+  return {
+    ...proposal,
+    found,
+    reasons: [{ kind: 'found-at-check', ...found }, ...proposal.reasons],
+    cautions: [...(found.isStop ? (['stop-riding'] as const) : []), ...proposal.cautions],
+  }
 }
 
 /** A proposal, and when what is to come is due. */
@@ -144,12 +182,17 @@ const URGENCY: Readonly<Record<Action, number>> = {
   'ride-on': 0,
 }
 
+/** A bike that must not be ridden comes before any chain; what is seen to before the next ride before what only wears. */
+const STOP_URGENCY = 8
+const FOUND_URGENCY = 4.5
+
 /**
  * How loudly a bike calls: the action first, then how likely it is that its chain is past the limit, then how far
  * the next look is. Greater is more urgent.
  */
-export function urgency({ action, reasons, look }: Verdict): number {
+export function urgency({ action, reasons, look, found }: Verdict): number {
   const past = reasons.find((reason) => reason.kind === 'chance-past')
   const near = look?.inKm === undefined || isHeldBack(action) ? 0 : 1 / (1 + look.inKm / 100)
-  return URGENCY[action] + 0.9 * (past?.kind === 'chance-past' ? past.p : near * 0.5)
+  const atCheck = found ? (found.isStop ? STOP_URGENCY : FOUND_URGENCY) : 0
+  return Math.max(URGENCY[action], atCheck) + 0.9 * (past?.kind === 'chance-past' ? past.p : near * 0.5)
 }

@@ -6,7 +6,12 @@ import { BETWEEN_WORDS, TOOTH_WORDS } from './tooth-word.ts'
 /** What was found out about one sprocket. */
 export type ToothEvidence =
   /** How it looked to the eye. */
-  | { readonly kind: 'look'; readonly word: WearWord }
+  | {
+      readonly kind: 'look'
+      readonly word: WearWord
+      /** This rider's own eye, as lessons measured it; absent: a new eye's. */
+      readonly eye?: { readonly shift: number; readonly sd: number }
+    }
   /** Valley excess measured in a picture, mm. */
   | { readonly kind: 'picture'; readonly mm: number; readonly sdMm?: number }
   /** A tool that simulates load. */
@@ -14,8 +19,8 @@ export type ToothEvidence =
   /** Pushed hard on it with a chain of so much elongation, %. */
   | { readonly kind: 'ride'; readonly result: 'held' | 'skipped'; readonly chain: number }
 
-/** How far an eye is out, %. Methods 5. */
-const EYE_SD = 0.15
+/** How far a new eye is out, %. Methods 5. */
+const NEW_EYE = { shift: 0, sd: 0.15 } as const
 
 /** mm of valley to a % of conformed elongation: a guess, and how far the rider's pictures may move it. */
 export const MM_PER_PERCENT = 0.8
@@ -73,8 +78,9 @@ export function evidenceLikelihood(
   switch (evidence.kind) {
     case 'look': {
       const place = TOOTH_WORDS.indexOf(evidence.word)
+      const { shift: shiftBy, sd } = evidence.eye ?? NEW_EYE
       const below = (mark: number | undefined, none: number): number =>
-        mark === undefined ? none : normalCdf((mark - worn) / EYE_SD)
+        mark === undefined ? none : normalCdf((mark - worn - shiftBy) / sd)
       return below(BETWEEN_WORDS[place], 1) - below(BETWEEN_WORDS[place - 1], 0)
     }
     case 'picture': {

@@ -65,9 +65,9 @@ export function looksOf({ chains, tools, lay }: RiderModel, areSlips: boolean): 
   }
   const pieces = looks.flatMap(({ more }) => more)
   const readings = looks.flatMap(({ of }) => of)
-  const evidence = readings.map(({ reading }) => evidenceOf(reading))
+  const evidence = readings.map(({ reading, noise }) => evidenceOf(reading, noise))
   const slips = readings.map((taken, i) =>
-    areSlips ? slipOf(taken, evidence[i] ?? evidenceOf(taken.reading)) : NO_SLIP,
+    areSlips ? slipOf(taken, evidence[i] ?? evidenceOf(taken.reading, taken.noise)) : NO_SLIP,
   )
   const asTables = evidence.map((one, i) => readingTable(one, slips[i] ?? NO_SLIP))
   const value = Float64Array.from(asTables, (one) => one.value)

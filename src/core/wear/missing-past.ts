@@ -13,7 +13,7 @@ const wearOf = (road: readonly RoadPiece[]): number =>
 /** Whether some reading, taken at its least, is more than even a fast-wearing chain could have come to. */
 function isOdd({ readings }: RiderChain): boolean {
   return readings.some((taken) => {
-    const evidence = evidenceOf(taken.reading)
+    const evidence = evidenceOf(taken.reading, taken.noise)
     const bias = biasOf(taken)
     const value = evidence.form === 'value' ? evidence.value : evidence.low
     const least = value - bias.b - 2 * Math.hypot(evidence.sd, bias.sb)

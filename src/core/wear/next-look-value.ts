@@ -2,13 +2,8 @@ import type { JobStep } from '../job.ts'
 import { nextReadingSteps, type Candidate, type NextReadingAnswer } from '../measure/next-reading.ts'
 import type { TakenReading } from '../measure/reading.ts'
 import { smoothDensity } from './density.ts'
-import {
-  elongationsAt,
-  rateBelief,
-  type ChainPast,
-  type WearDistance,
-  type WearObservation,
-} from './rate-grid.ts'
+import { wearAt, type WearDistance } from './part-grid.ts'
+import { rateBelief, type ChainPast, type WearObservation } from './rate-grid.ts'
 
 /** What would one more reading be worth, given the chain's whole history? */
 export interface NextLookQuestion {
@@ -36,6 +31,6 @@ export function* nextLookSteps({
   candidates,
 }: NextLookQuestion): Generator<JobStep, NextReadingAnswer, undefined> {
   const belief = rateBelief(past, earlier, (now.unsureWearKm ?? 0) > 0)
-  const before = smoothDensity(elongationsAt(belief, now), belief.weight)
+  const before = smoothDensity(wearAt(belief, now), belief.weight)
   return yield* nextReadingSteps({ before, readings: look, limit, candidates })
 }

@@ -51,7 +51,7 @@ function logOf(evidence: Evidence): Heard['logAt'] {
 
 /** The same, slips included. */
 function robustLogOf(taken: RiderReading): Heard['logAt'] {
-  const evidence = evidenceOf(taken.reading)
+  const evidence = evidenceOf(taken.reading, taken.noise)
   const { table, value } = readingTable(evidence, slipOf(taken, evidence))
   return (centre) => logAt(table, centre - value)
 }
@@ -74,9 +74,9 @@ function misreadLogOf(evidence: Evidence): Heard['misreadAt'] {
 
 export const heardOf = ({ model }: RiderDraws, readings: readonly RiderReading[]): Heard[] =>
   readings.map((taken) => ({
-    logAt: logOf(evidenceOf(taken.reading)),
+    logAt: logOf(evidenceOf(taken.reading, taken.noise)),
     robustAt: robustLogOf(taken),
-    misreadAt: misreadLogOf(evidenceOf(taken.reading)),
+    misreadAt: misreadLogOf(evidenceOf(taken.reading, taken.noise)),
     tool: model.tools.findIndex(({ tool }) => tool === toolOf(taken)),
     usual: biasOf(taken).b,
     name: toolOf(taken),

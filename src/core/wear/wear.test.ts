@@ -4,7 +4,8 @@ import { lengthAtElongation } from '../measure/elongation.ts'
 import { posterior, summariseDensity } from '../measure/posterior.ts'
 import type { Reading } from '../measure/reading.ts'
 import { smoothDensity } from './density.ts'
-import { elongationsAt, rateBelief, wearKmToReach } from './rate-grid.ts'
+import { wearAt, wearKmToReach } from './part-grid.ts'
+import { rateBelief } from './rate-grid.ts'
 import { quantile, weighted } from '../stats/weighted.ts'
 
 const caliper = (percent: number): Reading => {
@@ -56,10 +57,7 @@ describe('belief about a chain’s wear', () => {
     const observations = [0.4, 0.4, 0.4].map((e) => ({ wearKm: 2000, reading: caliper(e) }))
     const belief = rateBelief('new', observations)
     expect(quantile(weighted(belief.rate, belief.weight), 0.5)).toBeCloseTo(0.2, 1)
-    expect(quantile(weighted(elongationsAt(belief, { wearKm: 2000 }), belief.weight), 0.5)).toBeCloseTo(
-      0.4,
-      1,
-    )
+    expect(quantile(weighted(wearAt(belief, { wearKm: 2000 }), belief.weight), 0.5)).toBeCloseTo(0.4, 1)
   })
 
   test('its weights sum to one and its points are few', () => {
@@ -75,7 +73,7 @@ describe('belief about a chain’s wear', () => {
       readings.map((reading) => ({ wearKm: 0, reading })),
     )
     const alone = posterior(readings, [0.5])
-    const now = summariseDensity(smoothDensity(elongationsAt(belief, { wearKm: 0 }), belief.weight), [0.5])
+    const now = summariseDensity(smoothDensity(wearAt(belief, { wearKm: 0 }), belief.weight), [0.5])
     expect(now.mean).toBeCloseTo(alone.mean, 2)
     expect(now.p95 - now.p05).toBeCloseTo(alone.p95 - alone.p05, 1)
   })
@@ -83,7 +81,7 @@ describe('belief about a chain’s wear', () => {
   test('a chain plainly worn, though the log gives it no distance, is believed, and the log is doubted', () => {
     const readings = [1.05, 1.04, 1.06].map((e) => ({ wearKm: 0, reading: caliper(e) }))
     const belief = rateBelief('new', readings)
-    expect(quantile(weighted(elongationsAt(belief, { wearKm: 0 }), belief.weight), 0.5)).toBeCloseTo(1.05, 1)
+    expect(quantile(weighted(wearAt(belief, { wearKm: 0 }), belief.weight), 0.5)).toBeCloseTo(1.05, 1)
     expect(belief.missingPast).toBeGreaterThan(0.95)
   })
 

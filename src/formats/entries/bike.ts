@@ -3,6 +3,7 @@ import { CONDITIONS, QUARTERS } from '../../core/exposure/conditions.ts'
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { BIKE_BOUNDS } from '../../core/log/kinds/bike.ts'
 import { entry, thingId, text, line, whole, oneOf, maybeOneOf, record, isTeeth, maybe } from './checks.ts'
+import { build } from './build.ts'
 import { fitFacts } from './fit-facts.ts'
 
 /** The fields of a bike. */
@@ -28,4 +29,5 @@ export const bikeSchema = entry('bike', {
   motorShare: number().strict().min(0).max(1).optional(),
   cogMix: record(isTeeth, 1, BIKE_BOUNDS.speeds),
   fit: fitFacts(),
+  build: build(),
 })

@@ -32,6 +32,12 @@ import { limitSchema } from './limit.ts'
 import { faultSchema } from './fault.ts'
 import { mishapSchema } from './mishap.ts'
 import { gearingSchema } from './gearing.ts'
+import { checkSchema } from './check.ts'
+import { roundSchema } from './round.ts'
+import { thicknessSchema } from './thickness.ts'
+import { fastenerSchema, tightenedSchema } from './fastener.ts'
+import { lessonSchema } from './lesson.ts'
+import { schoolUseSchema } from './school-use.ts'
 import { planSchema } from './plan.ts'
 import { eventSchema } from './event.ts'
 import { withdrawSchema } from './withdraw.ts'
@@ -69,6 +75,13 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   fault: faultSchema,
   mishap: mishapSchema,
   gearing: gearingSchema,
+  check: checkSchema,
+  round: roundSchema,
+  thickness: thicknessSchema,
+  fastener: fastenerSchema,
+  tightened: tightenedSchema,
+  lesson: lessonSchema,
+  'school-use': schoolUseSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

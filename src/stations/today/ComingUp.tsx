@@ -7,7 +7,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
 import { bikeOf, sayReminderDay, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
 import { saveBytes } from '../../ui/save-file.ts'
-import { calendarItems } from './calendar-items.ts'
+import { calendarItems, reminderId } from './calendar-items.ts'
 import { REMINDER_PLACES } from './reminder-places.ts'
 import { WeeksAhead } from './WeeksAhead.tsx'
 
@@ -45,7 +45,7 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
         <ul aria-label="Coming up" className="mt-2 border-b border-hairline">
           {reminders.slice(0, all ? undefined : SHOWN).map((reminder) => (
             <li
-              key={`${reminder.kind} ${reminder.bike} ${reminder.kind === 'event' ? reminder.event.event : reminder.kind === 'advice' ? reminder.advice.job.id : ''}`}
+              key={reminderId(reminder)}
               className="grid grid-cols-[11rem_minmax(0,1fr)_minmax(0,1.4fr)] items-baseline gap-x-6 border-t border-hairline py-2 max-sm:grid-cols-[6.5rem_minmax(0,1fr)] max-sm:gap-x-3"
             >
               <span className="tabular-nums">{sayReminderDay(reminder, now)}</span>

@@ -1,9 +1,8 @@
 import { lazy, Suspense } from 'react'
 import { KM_PER_MILE } from '../../core/units/convert.ts'
-import { STATIONS } from '../../ui/places.ts'
+import { OPENS, STATIONS } from '../../ui/places.ts'
 import { useNavigate } from 'react-router'
-import type { Action } from '../../core/strategy/rules/rule.ts'
-import { SWAPS, urgency } from '../../core/strategy/verdict.ts'
+import { needsSomething, SWAPS, urgency, type Verdict } from '../../core/strategy/verdict.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -26,7 +25,8 @@ import { useForecasts } from '../../session/use-forecasts.ts'
 import { useAllJudged, type JudgedBike } from '../../session/verdicts.ts'
 
 /** What the way to the next step is called here: a verdict is looked at before it is acted on. */
-function stepFor(action: Action): { readonly path: string; readonly label: string } {
+function stepFor({ action, found }: Verdict): { readonly path: string; readonly label: string } {
+  if (found) return { path: OPENS.findings, label: 'See to it' }
   const weighty = SWAPS.includes(action) || action === 'ride-on'
   return weighty ? { path: STATIONS.decide.path, label: 'See why' } : NEXT_STEP[action]
 }
@@ -91,7 +91,7 @@ function BikeLine({ line, first, scale }: LineProps) {
   const send = useSend()
   const navigate = useNavigate()
   const { entry } = report.bike
-  const done = verdict && stepFor(verdict.action)
+  const done = verdict && stepFor(verdict)
   const [why] = verdict?.reasons ?? []
   return (
     <li
@@ -191,7 +191,7 @@ function RoadsHead({ scale }: { readonly scale: SharedScale }) {
 
 /** @param working some lines are still to come, and may be more urgent than those there are */
 function headline(lines: readonly JudgedBike[], working: boolean, units: Units): string {
-  const needing = lines.filter(({ verdict }) => verdict && verdict.action !== 'ride-on')
+  const needing = lines.filter(({ verdict }) => verdict && needsSomething(verdict))
   const [first] = needing
   const settled = lines.every(({ verdict }) => verdict)
   if (!settled && (working || needing.length === 0)) return 'Checking your bikes…'
@@ -201,7 +201,7 @@ function headline(lines: readonly JudgedBike[], working: boolean, units: Units):
 }
 
 function sayRest(lines: readonly JudgedBike[]): string {
-  const needing = lines.filter(({ verdict }) => verdict && verdict.action !== 'ride-on').length
+  const needing = lines.filter(({ verdict }) => verdict && needsSomething(verdict)).length
   const all = `${sayCount(lines.length, 'bike')}, the most urgent first.`
   return needing > 1
     ? `${sayCount(needing - 1, 'more bike needs', 'more bikes need')} something. ${all}`

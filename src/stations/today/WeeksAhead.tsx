@@ -10,6 +10,7 @@ import { DUE_MARKS } from '../../ui/road/marks.ts'
 import { bikeChosen, useSend, useUnits } from '../../ui/screen-state.ts'
 import { bikeOf, sayReminderDay, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
 import { sayDay } from '../../ui/words/numbers.ts'
+import { reminderId } from './calendar-items.ts'
 import { REMINDER_PLACES } from './reminder-places.ts'
 import { layWeeks, type LaidReminder, type WeekLane } from './weeks.ts'
 
@@ -23,6 +24,9 @@ const TONES: Readonly<Record<Reminder['kind'], string>> = {
   swap: 'fill-rust stroke-paper',
   event: 'stroke-petrol',
   advice: 'fill-none stroke-petrol',
+  check: 'fill-none stroke-petrol',
+  finding: 'fill-none stroke-rust',
+  wearing: 'fill-none stroke-petrol',
 }
 
 /** One thing to do: its mark, its word where there is room, and the way there. */
@@ -67,7 +71,7 @@ function DueMark({
         <path
           d={DUE_MARKS[kind]}
           transform={`translate(${x.toFixed(1)} ${y})`}
-          strokeWidth={kind === 'look' ? 1.8 : 1.2}
+          strokeWidth={kind === 'look' || kind === 'check' || kind === 'finding' ? 1.8 : 1.2}
           className={TONES[kind]}
         />
       )}
@@ -157,7 +161,7 @@ export function WeeksAhead({ reminders, bikes }: Props) {
                   />
                 )}
                 {due.map((one) => (
-                  <DueMark key={`${one.reminder.kind} ${one.x}`} laid={one} y={y} />
+                  <DueMark key={reminderId(one.reminder)} laid={one} y={y} />
                 ))}
               </g>
             )

@@ -17,6 +17,26 @@ function takenBack(entries: readonly Entry[], garage: Garage, now: string): Even
   return [...new Map(gone.map((event) => [event.event, event])).values()]
 }
 
+/** The name of a reminder in a calendar: the same from one file to the next. */
+export function reminderId(reminder: Reminder): string {
+  const { kind, bike } = reminder
+  switch (kind) {
+    case 'event':
+      return `event.${reminder.event.event}`
+    case 'advice':
+      return `advice.${bike}.${reminder.advice.job.id}`
+    case 'finding':
+      return `finding.${bike}.${reminder.finding.check.item}`
+    case 'wearing':
+      return `wearing.${bike}.${reminder.wearing.part}`
+    case 'check':
+    case 'look':
+    case 'lube':
+    case 'swap':
+      return `${kind}.${bike}`
+  }
+}
+
 /**
  * Reminders as a calendar takes them. Looks, lubrication and swaps are kept by bike, so that a bike has one of each
  * at any time, whatever chain is on it; what is planned by itself.
@@ -34,11 +54,7 @@ export function calendarItems(
     const isEvent = reminder.kind === 'event'
     return [
       {
-        id: isEvent
-          ? `event.${reminder.event.event}`
-          : reminder.kind === 'advice'
-            ? `advice.${reminder.bike}.${reminder.advice.job.id}`
-            : `${reminder.kind}.${reminder.bike}`,
+        id: reminderId(reminder),
         day: dayOf(reminder.day < now ? now : reminder.day),
         days: isEvent ? reminder.event.days : 1,
         title: plain(`${bikeOf(garage, reminder)}: ${sayToDo(reminder)}`),

@@ -8,4 +8,7 @@ export const REMINDER_PLACES: Readonly<Record<Reminder['kind'], string>> = {
   swap: STATIONS.decide.path,
   event: OPENS.planEvent,
   advice: OPENS.fixedSum,
+  finding: OPENS.findings,
+  check: STATIONS.checks.path,
+  wearing: OPENS.wearing,
 }

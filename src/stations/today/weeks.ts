@@ -32,7 +32,15 @@ const APART_PX = 20
 /** A letter of a word, px, roughly; and the room before the next mark. */
 const [LETTER_PX, GAP_PX] = [7, 14]
 
-const WORDS = { look: 'look', lube: 'lube', swap: 'swap', advice: 'advice' } as const
+const WORDS = {
+  look: 'look',
+  lube: 'lube',
+  swap: 'swap',
+  advice: 'advice',
+  check: 'check',
+  finding: 'see to',
+  wearing: 'measure',
+} as const
 const wordOf = (reminder: Reminder): string =>
   reminder.kind === 'event' ? reminder.event.name : WORDS[reminder.kind]
 

@@ -53,7 +53,7 @@ export function pegsOf(
       const slip = slips?.get(state.entry.id)
       const of = { entry: state.entry.id, x, beside, ...(slip !== undefined && { slip }) }
       const taken = placedReading(state, biases)
-      const evidence = evidenceOf(taken.reading)
+      const evidence = evidenceOf(taken.reading, taken.noise)
       const bias = biasOf(taken)
       if (evidence.form === 'value') {
         const middle = evidence.value - bias.b

@@ -17,6 +17,12 @@ import { stockMove } from './stock-move.ts'
 import { fault } from './fault.ts'
 import { gearing } from './gearing.ts'
 import { mishap } from './mishap.ts'
+import { check } from './check.ts'
+import { round } from './round.ts'
+import { thickness } from './thickness.ts'
+import { fastener, tightened } from './fastener.ts'
+import { lesson } from './lesson.ts'
+import { schoolUse } from './school-use.ts'
 import { paid } from './paid.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
@@ -73,6 +79,13 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   fault,
   mishap,
   gearing,
+  check,
+  round,
+  thickness,
+  fastener,
+  tightened,
+  lesson,
+  'school-use': schoolUse,
   limit,
   plan,
   withdraw,

@@ -11,4 +11,10 @@ export const DUE_MARKS = {
   advice: 'M-4 -6H4V6H-4ZM-2 -2.5H2M-2 1H2',
   /** Where the fan meets the limit. */
   swap: 'M-4.6 0A4.6 4.6 0 1 0 4.6 0A4.6 4.6 0 1 0 -4.6 0Z',
+  /** A tick: something is looked at. */
+  check: 'M-6 0L-2 5L6 -6',
+  /** A spanner's jaw: something is seen to. */
+  finding: 'M-5 -6V0L0 4L5 0V-6M0 4V8',
+  /** A pad on its plate. */
+  wearing: 'M-6 -5H6V-2H-6ZM-4 0H4V5H-4Z',
 } as const

@@ -7,6 +7,8 @@ import { FORECAST_CAP_KM } from '../../core/wear/rider-forecast.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { LinkCheckEntry } from '../../core/log/kinds/link-check.ts'
 import type { Units } from '../screen-state.ts'
+import { sayFoundFirst } from './checks/check-words.ts'
+import { sayItem } from './checks/item-names.ts'
 import { sayCause } from './faults/causes.ts'
 import { SHORT_INSTRUMENT, toolName } from './names.ts'
 import { LINK_FAULT_ADVICE, LINK_FAULT_NAMES } from './wash-words.ts'
@@ -21,8 +23,15 @@ const CLOCK_WORDS: Readonly<Record<ClockReason, string>> = {
   storage: 'It has stood too long: wipe and lubricate it before riding.',
 }
 
-/** What to do, as the start of a sentence. */
+/** What to do, as the start of a sentence; what was found at a check comes first. */
 export function sayAction(verdict: Verdict, units: Units): string {
+  const { found, action } = verdict
+  if (!found) return sayChainAction(verdict, units)
+  const first = sayFoundFirst(found.items, found.isStop)
+  return action === 'ride-on' ? first : `${first} ${sayChainAction(verdict, units)}`
+}
+
+function sayChainAction(verdict: Verdict, units: Units): string {
   switch (verdict.action) {
     case 'describe-chain':
       return 'Enter which chain is on it.'
@@ -125,6 +134,10 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
         .join(' ')
     case 'advice-due':
       return `Left at an earlier visit and due now: ${sayList(reason.jobs)}.`
+    case 'found-at-check':
+      return reason.isStop
+        ? `A check found it unsafe: ${sayList(reason.items.map(sayItem))}.`
+        : `Found at a check and due now: ${sayList(reason.items.map(sayItem))}.`
     case 'lube-unknown':
       return 'The lube on this chain is not entered, so there is no date for the next one.'
     case 'limit':
@@ -163,6 +176,8 @@ export function sayCaution(caution: Caution): string {
       return 'If you fit only a chain anyway, keep the old one: you may need to put it back.'
     case 'may-slip':
       return 'A slipping drivetrain can throw the rider. Do not ride it hard, and never test it standing.'
+    case 'stop-riding':
+      return 'Stop riding until a qualified mechanic has looked: brakes, steering, frame or cranks that fail throw the rider.'
     case 'ask-mechanic':
       return 'If you are not sure what you see, have a qualified mechanic look before it is ridden.'
   }

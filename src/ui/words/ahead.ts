@@ -5,6 +5,9 @@ import type { Reminder } from '../../core/strategy/reminders.ts'
 import { addDays } from '../../core/units/days.ts'
 import type { EventOutlook } from '../../core/wear/event-outlook.ts'
 import type { Units } from '../screen-state.ts'
+import { sayDueWhy, sayFindingBy, saySheetToDo } from './checks/check-words.ts'
+import { sayItem } from './checks/item-names.ts'
+import { sayWearAhead, sayWearToDo } from './checks/wearing-words.ts'
 import { CONDITION_NAMES } from './names.ts'
 import { sayAboutKm, sayChance, sayCount, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from './numbers.ts'
 
@@ -29,6 +32,12 @@ export function sayToDo(reminder: Reminder): string {
       return reminder.event.name
     case 'advice':
       return `as advised: ${reminder.advice.job.name}`
+    case 'finding':
+      return `${reminder.finding.check.result === 'watch' ? 'look again' : 'see to'}: ${sayItem(reminder.finding.check.item)}`
+    case 'check':
+      return saySheetToDo(reminder.sheet)
+    case 'wearing':
+      return sayWearToDo(reminder.wearing)
   }
 }
 
@@ -46,6 +55,12 @@ export function sayWhen(reminder: Reminder, units: Units, now: string): string {
       if (isDue || job.byKm === undefined) return isDue ? 'it is due' : 'at the next visit'
       return sayInKm(job.byKm - km, 'it is due', units)
     }
+    case 'finding':
+      return reminder.finding.isDue ? 'it is due' : sayFindingBy(reminder.finding.check, units, now)
+    case 'check':
+      return sayDueWhy(reminder.sheet.why, now).replace(/\.$/, '')
+    case 'wearing':
+      return sayWearAhead(reminder.wearing, units, now)
     case 'swap': {
       if (!reminder.swap) return 'it is past its limit'
       const { inKm, from, to, before } = reminder.swap

@@ -1,9 +1,11 @@
 import type { LeftWhy } from '../../core/strategy/job/job-choice.ts'
 import type { DrivetrainJob, ProposedJob } from '../../core/strategy/job/job-options.ts'
+import type { FindingJob } from '../../core/strategy/job/finding-jobs.ts'
 import type { Verdict } from '../../core/strategy/verdict.ts'
 import type { VisitJob } from '../../core/log/kinds/visit.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import type { Units } from '../screen-state.ts'
+import { ITEM_NAMES } from './checks/item-names.ts'
 import { sayCogs } from './advice.ts'
 import { sayExactMoney } from './money.ts'
 import { sayAboutKm, sayDay, sayList } from './numbers.ts'
@@ -63,6 +65,15 @@ export function sayFound({ id, cogs = [] }: ProposedJob, verdict: Verdict): stri
       return 'The lube on the chain is used up.'
   }
 }
+
+/** A finding of a check as a job of the list. @param price of its parts, minor units */
+export const jobOfFinding = ({ item, note, cents: _cents, ...job }: FindingJob, price: number): VisitJob => ({
+  ...job,
+  name: ITEM_NAMES[item],
+  found: note ? `Failed the check: ${note}` : 'Failed the check.',
+  price,
+  outcome: 'open',
+})
 
 /** Why a job is left out, in a sentence. */
 export function sayLeft(why: LeftWhy, nameOf: (id: string) => string, currency: string): string {

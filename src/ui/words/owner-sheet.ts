@@ -10,6 +10,8 @@ import type { Interval } from '../../core/stats/interval.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import type { OwnerSheet } from '../../core/strategy/job/owner-sheet.ts'
 import type { Units } from '../screen-state.ts'
+import { sayFinding } from './checks/check-words.ts'
+import { sayWearAhead, sayWearNow, WEARING_NAMES } from './checks/wearing-words.ts'
 import { sayAction, sayCaution, sayReason } from './advice.ts'
 import { JOB_NAMES, sayBy } from './job-words.ts'
 import { sayExactMoney } from './money.ts'
@@ -37,7 +39,8 @@ export function sayFindings(
   units: Units,
 ): readonly string[] {
   const { chain, limit, now } = report
-  if (!chain) return ['No chain is entered for this bike.']
+  const beside = sayBeside(report, units)
+  if (!chain) return ['No chain is entered for this bike.', ...beside]
   const used = chain.used.length
   const measured =
     answer && chain.lastReadingAt !== undefined
@@ -53,6 +56,20 @@ export function sayFindings(
     ...measured,
     `What to do: ${sayAction(verdict, units)}${verdict.confidence === undefined ? '' : ` Confidence: ${sayChance(verdict.confidence)}.`}`,
     ...teeth.map((reason) => sayReason(reason, units, garage.tools)),
+    ...beside,
+  ]
+}
+
+/** What the checks found beside the drivetrain: what is watched, and what wears and was measured. What is mended stands in the jobs. */
+function sayBeside({ findings, wearing, now }: BikeReport, units: Units): readonly string[] {
+  const watched = findings.filter(({ check: { result }, isDue }) => result === 'watch' && !isDue)
+  return [
+    ...watched.map((finding) => `To watch: ${sayFinding(finding, units, now)}`),
+    ...wearing
+      .filter(({ isGuess, law }) => !isGuess && law.gets !== 'older')
+      .map(
+        (one) => `${WEARING_NAMES[one.part]}: ${sayWearNow(one, units)}; ${sayWearAhead(one, units, now)}.`,
+      ),
   ]
 }
 
@@ -100,9 +117,17 @@ export function sayExpected(
   ]
 }
 
-/** What to take care of. */
-export const sayCautions = (verdict: Verdict, isChainNew: boolean): readonly string[] => [
-  ...(isChainNew ? [] : verdict.cautions.map(sayCaution)),
+/**
+ * What to take care of.
+ * @param isUnsafe something for which the bike must not be ridden was not mended
+ */
+export const sayCautions = (
+  verdict: Verdict,
+  isChainNew: boolean,
+  isUnsafe = verdict.found?.isStop === true,
+): readonly string[] => [
+  ...(isUnsafe ? [sayCaution('stop-riding')] : []),
+  ...(isChainNew ? [] : verdict.cautions.filter((one) => one !== 'stop-riding').map(sayCaution)),
   'If the chain slips or jumps, do not pedal hard and do not stand: bring the bike back.',
   'Brakes that do not hold, steering that binds, a crack: stop riding. The makers’ instructions come before this sheet.',
 ]

@@ -9,6 +9,15 @@ export type Motor = 'none' | 'hub' | 'mid-drive'
 
 export type Brakes = 'disc' | 'rim'
 
+/** What a bike has beside its drivetrain, as far as its checks go. */
+export interface Build {
+  readonly suspension?: boolean
+  readonly tyres?: 'tubes' | 'tubeless'
+  readonly carbon?: boolean
+  readonly axles?: 'through' | 'quick-release' | 'nuts'
+  readonly brakeLine?: 'hydraulic' | 'cable'
+}
+
 export type Storage = 'indoors' | 'outdoors'
 
 /** A bike. Written again, superseding, when its description changes. */
@@ -39,6 +48,8 @@ export interface BikeEntry extends EntryBase {
   readonly cogMix?: Readonly<Record<string, number>>
   /** What its parts must agree with, where that is known. */
   readonly fit?: FitFacts
+  /** Absent, and what is absent in it: not entered. */
+  readonly build?: Build
 }
 
 /** Bounds of a bike's fields. */

@@ -30,6 +30,12 @@ import { paid } from './paid.ts'
 import { fault } from './fault.ts'
 import { mishap } from './mishap.ts'
 import { gearing } from './gearing.ts'
+import { check } from './check.ts'
+import { round } from './round.ts'
+import { thickness } from './thickness.ts'
+import { fastener, tightened } from './fastener.ts'
+import { lesson } from './lesson.ts'
+import { schoolUse } from './school-use.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -68,6 +74,13 @@ export const KINDS = {
   fault,
   mishap,
   gearing,
+  check,
+  round,
+  thickness,
+  fastener,
+  tightened,
+  lesson,
+  'school-use': schoolUse,
   plan,
   event,
   withdraw,

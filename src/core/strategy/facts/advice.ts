@@ -2,6 +2,7 @@ import { ridesDuring, totalKm } from '../../exposure/distance.ts'
 import type { IsoTime } from '../../log/entry.ts'
 import type { BikeState, Garage } from '../../log/garage.ts'
 import type { PartSpec } from '../../log/kinds/part.ts'
+import { isPassedSince, isRenewedSince, itemOfJob } from './item-jobs.ts'
 import { isStoodInFor } from '../job/either-or.ts'
 import type { VisitEntry, VisitJob } from '../../log/kinds/visit.ts'
 
@@ -41,6 +42,15 @@ function isFittedSince(garage: Garage, bike: string, job: string, since: IsoTime
   )
 }
 
+/** Whether what a finding of a check asked for has passed, or was renewed, since a moment. */
+function isCheckedSince(garage: Garage, bike: string, job: string, since: IsoTime): boolean {
+  const item = itemOfJob(job)
+  return (
+    item !== undefined &&
+    (isPassedSince(garage, bike, item, since) || isRenewedSince(garage, bike, item, since))
+  )
+}
+
 /** What was advised at a bike's visits and not done since, what is due first. */
 export function openAdvice(garage: Garage, { entry, rides }: BikeState, now: IsoTime): readonly OpenAdvice[] {
   const open = new Map<string, { readonly job: VisitJob; readonly since: IsoTime }>()
@@ -55,6 +65,7 @@ export function openAdvice(garage: Garage, { entry, rides }: BikeState, now: Iso
   }
   return [...open.values()]
     .filter(({ job, since }) => !isFittedSince(garage, entry.bike, job.id, since))
+    .filter(({ job, since }) => !isCheckedSince(garage, entry.bike, job.id, since))
     .map(({ job, since }) => {
       const km = totalKm(ridesDuring(rides, since))
       const isDue =

@@ -14,6 +14,9 @@ import { placedReading, toolBiases } from './chain-evidence.ts'
 import { chainFacts, isSameList, type ChainFacts } from './chain-facts.ts'
 import { lubeFacts, type LubeFacts } from './lube.ts'
 import { livesOf } from './own-lives.ts'
+import { lastChecks, openFindings, type OpenFinding } from './check-facts.ts'
+import { dueSheets, type SheetDue } from './due-sheets.ts'
+import { wearingOf, type WearingOutlook } from './wearing-facts.ts'
 import { openFaults, type OpenFaults } from './faults-found.ts'
 import { nextLookQuestion } from './next-look.ts'
 import { sprocketsOf, type Sprocket } from './sprockets.ts'
@@ -51,6 +54,14 @@ export interface BikeReport {
   readonly chain?: ChainReport
   /** What was found to be at fault and still is; absent where nothing is. */
   readonly faults?: OpenFaults
+  /** What was found at its checks and not seen to since, the weightiest first. */
+  readonly findings: readonly OpenFinding[]
+  /** Something was checked on it before. */
+  readonly hasChecks: boolean
+  /** Which sheets of checks are due, and when the next ones are. */
+  readonly sheets: readonly SheetDue[]
+  /** Pads, tyres and the like that were ever measured or fitted new. */
+  readonly wearing: readonly WearingOutlook[]
 }
 
 function chainReport(
@@ -83,15 +94,20 @@ function made(garage: Garage, bike: BikeState, chain: ChainFacts | undefined, no
   const limit = bikeLimit(garage, bike)
   const faults = openFaults(garage, entry.bike)
   const report = chain && chainReport(garage, bike, chain, limit, now)
+  const plan = ridingPlan(rides, now, bike.plan?.weeklyKm)
   return {
     bike,
     now,
     totalKm: totalKm(rides),
     lastFourWeeksKm: totalKm(ridesDuring(rides, addDays(now, -28))),
     limit,
-    plan: ridingPlan(rides, now, bike.plan?.weeklyKm),
+    plan,
     sprockets: sprocketsOf(garage, entry.bike),
     advice: openAdvice(garage, bike, now),
+    findings: openFindings(garage, bike, now),
+    hasChecks: lastChecks(garage, entry.bike, now).size > 0,
+    sheets: dueSheets(garage, bike, now),
+    wearing: wearingOf(garage, { bike, now, plan }),
     ...(report && { chain: report }),
     ...(faults && { faults }),
   }
@@ -117,6 +133,9 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
     garage.listed['link-check'],
     garage.listed.visit,
     garage.listed.fault,
+    garage.listed.check,
+    garage.listed.round,
+    garage.listed.thickness,
     livesOf(garage),
   ]
   const before = reports.get(bike)

@@ -1,7 +1,9 @@
 import type { PartId, ToolId } from '../../log/entry.ts'
 import type { Garage, ReadingState } from '../../log/garage.ts'
 import type { PlacedReading } from '../../measure/disagreement.ts'
+import { INSTRUMENTS } from '../../measure/instruments.ts'
 import type { Instrument, TakenReading } from '../../measure/reading.ts'
+import { ownReadings } from './school-facts.ts'
 import { learnBiases, type LearnedBias, type Meeting } from '../../measure/tool-bias.ts'
 
 /** Readings taken within this of one another are one look at the chain, ms. */
@@ -22,11 +24,18 @@ export function looksOf(readings: readonly ReadingState[]): ReadingState[][] {
 }
 
 /**
- * What is known of the bias of each tool in the log, from zeroings and from looks in which tools met.
+ * What is known of the bias of each tool in the log, from zeroings, from looks in which tools met, and from the rider's own lessons where
+ * they are used.
  * @param except chains whose own readings are left out: they will speak for themselves, and must not do so twice
  */
 export function toolBiases(garage: Garage, except?: ReadonlySet<PartId>): Map<ToolId, LearnedBias> {
-  if (garage.tools.size === 0) return new Map()
+  const own = ownReadings(garage)
+  // Readings of no tool go by how this rider reads such an instrument, under the instrument's name.
+  const loose = [...own].map(([instrument, { bias, noise }]) => {
+    const known: LearnedBias = { ...bias, noise, zeroings: 0, meetings: 0 }
+    return [instrument as ToolId, known] as const
+  })
+  if (garage.tools.size === 0) return new Map(loose)
   const instruments = new Map<string, Instrument>()
   const meetings: Meeting[] = []
   for (const [tool, { entry, zeroings }] of garage.tools) {
@@ -44,7 +53,18 @@ export function toolBiases(garage: Garage, except?: ReadonlySet<PartId>): Map<To
         ),
       })
   }
-  return learnBiases(instruments, meetings)
+  const learned = learnBiases(
+    instruments,
+    meetings,
+    (instrument) => own.get(instrument)?.bias ?? INSTRUMENTS[instrument].bias,
+  )
+  return new Map([
+    ...loose,
+    ...[...learned].map(([tool, known]) => {
+      const noise = own.get(instruments.get(tool) ?? 'rule')?.noise
+      return [tool, noise === undefined ? known : { ...known, noise }] as const
+    }),
+  ])
 }
 
 /**
@@ -66,11 +86,12 @@ export function takenReading(
   { entry }: ReadingState,
   biases: ReadonlyMap<ToolId, LearnedBias>,
 ): TakenReading {
-  const known = entry.tool === undefined ? undefined : biases.get(entry.tool)
+  const known = biases.get(entry.tool ?? entry.reading.instrument)
   return {
     reading: entry.reading,
     ...(entry.tool !== undefined && { tool: entry.tool }),
     ...(known && { bias: { b: known.b, sb: known.sb } }),
+    ...(known?.noise !== undefined && { noise: known.noise }),
   }
 }
 

@@ -4,7 +4,7 @@ import type { Garage } from '../../log/garage.ts'
 import { usualCandidates, type Candidate } from '../../measure/next-reading.ts'
 import type { LearnedBias } from '../../measure/tool-bias.ts'
 import type { NextLookQuestion } from '../../wear/next-look-value.ts'
-import type { WearDistance } from '../../wear/rate-grid.ts'
+import type { WearDistance } from '../../wear/part-grid.ts'
 import { takenReading } from './chain-evidence.ts'
 import type { ChainFacts } from './chain-facts.ts'
 

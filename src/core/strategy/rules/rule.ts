@@ -1,3 +1,4 @@
+import type { ItemId } from '../../checks/items.ts'
 import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
 import type { LubeClock } from '../../lube/clock.ts'
 import type { Interval } from '../../stats/interval.ts'
@@ -49,10 +50,12 @@ export type Reason =
   | { readonly kind: 'advice-due'; readonly jobs: readonly string[] }
   /** Found when it was looked for why the bike slips or skips, and not mended yet, or still there after it was. */
   | ({ readonly kind: 'fault-open' } & OpenFaults)
+  /** Found at a check, and to be seen to by now: before it is ridden, or at once. */
+  | { readonly kind: 'found-at-check'; readonly items: readonly ItemId[]; readonly isStop: boolean }
   | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
 
 /** What must be said beside the verdict. */
-export type Caution = 'do-not-ride' | 'keep-old-chain' | 'may-slip' | 'ask-mechanic'
+export type Caution = 'do-not-ride' | 'keep-old-chain' | 'may-slip' | 'ask-mechanic' | 'stop-riding'
 
 /** What a rule would have done. */
 export interface Proposal {

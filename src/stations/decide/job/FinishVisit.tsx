@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { closeJobs, newChainKm } from '../../../core/strategy/job/close-visit.ts'
 import { whyLeft, type SumStep } from '../../../core/strategy/job/job-choice.ts'
+import { jobOfItem } from '../../../core/strategy/facts/item-jobs.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useDrawsOf } from '../../../session/use-forecasts.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
@@ -43,6 +44,8 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
   const jobs = closeJobs(draft.jobs, done, whys, { now, weeklyKm: report.plan.weeklyKm })
   const [save, isSaving] = useOnce(async () => {
     const isChainNew = done.has('chain')
+    const isUnsafe =
+      verdict.found?.isStop === true && verdict.found.items.some((item) => !done.has(jobOfItem(item)))
     const written = await record(
       [
         {
@@ -55,7 +58,7 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
           expect: isChainNew
             ? sayNewChain(report, newChain, units)
             : sayExpected(report, answer, verdict, units),
-          cautions: sayCautions(verdict, isChainNew),
+          cautions: sayCautions(verdict, isChainNew, isUnsafe),
           isClosed: true,
         },
       ],

@@ -65,6 +65,11 @@ function AddJob({ job, onEdit }: { readonly job: JobInHand; readonly onEdit: (on
     return <p className="text-sm text-steel">The list is full: {VISIT_BOUNDS.jobs} jobs are the most.</p>
   return (
     <div className="flex flex-wrap gap-2">
+      {job.foundSince.map((one) => (
+        <Button key={one.id} className="border-rust text-sm" onClick={() => setJob(one)}>
+          + {one.name}, found at a check
+        </Button>
+      ))}
       {missing.map(({ cents, ...one }) => (
         <Button
           key={one.id}

@@ -49,13 +49,17 @@ export function asJob(proposed: ProposedJob, verdict: Verdict): VisitJob {
   return { ...rest, name: JOB_NAMES[proposed.id], found: sayFound(proposed, verdict), outcome: 'open' }
 }
 
-/** The list to begin with: what is found on the drivetrain now, and what was advised before and not done since. */
+/**
+ * The list to begin with: what is found on the drivetrain now, what was found at the checks, and what was advised before and not done
+ * since.
+ */
 export function firstJobs(
   proposed: readonly ProposedJob[],
+  checks: readonly VisitJob[],
   advice: readonly OpenAdvice[],
   verdict: Verdict,
 ): readonly VisitJob[] {
-  const found = proposed.map((one) => asJob(one, verdict))
+  const found = [...proposed.map((one) => asJob(one, verdict)), ...checks]
   const known = new Set(found.map(({ id }) => id))
   const before = advice
     .filter(({ job }) => !known.has(job.id))

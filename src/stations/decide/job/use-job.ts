@@ -3,11 +3,13 @@ import { v4 } from 'uuid'
 import { chooseJobs, leastSafe, needsInARing, stepAt } from '../../../core/strategy/job/job-choice.ts'
 import { proposedJobs } from '../../../core/strategy/job/job-options.ts'
 import { pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
+import { findingJobs } from '../../../core/strategy/job/finding-jobs.ts'
 import { guessedMinor } from '../../../core/strategy/plans/usual-prices.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useAnswer } from '../../../session/use-answer.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
+import { jobOfFinding } from '../../../ui/words/job-words.ts'
 import { minorPerMajor } from '../../../ui/words/money.ts'
 import { firstJobs, keepJob, recallJob, SAFETY_TIMES, type JobDraft } from './job-draft.ts'
 
@@ -24,15 +26,19 @@ export function useJob({
   const { garage, world } = useOpenLog()
   const { bike } = report.bike.entry
   const { prices, currency } = useMemo(() => pricesOf(garage, report), [garage, report])
+  const ofChecks = useMemo(
+    () => findingJobs(report.findings).map((one) => jobOfFinding(one, guessedMinor(one.cents, currency))),
+    [report, currency],
+  )
   const fresh = useMemo(
     (): Omit<JobDraft, 'visit'> => ({
       currency,
       sum: guessedMinor(FIRST_SUM, currency),
       hour: prices.hour,
       safetyTimes: SAFETY_TIMES,
-      jobs: firstJobs(proposedJobs(garage, report, answer, teeth, prices), report.advice, verdict),
+      jobs: firstJobs(proposedJobs(garage, report, answer, teeth, prices), ofChecks, report.advice, verdict),
     }),
-    [garage, report, answer, teeth, prices, currency, verdict],
+    [garage, report, answer, teeth, prices, currency, verdict, ofChecks],
   )
   const [visit] = useState<string>(() => v4())
   const [kept, setKept] = useState(() => recallJob(world, bike))
@@ -70,6 +76,8 @@ export function useJob({
       setKept(undefined)
     },
     isKept: kept !== undefined,
+    /** Found at a check, and not in the list: it was found after the list was begun, or taken out. */
+    foundSince: ofChecks.filter(({ id }) => !draft.jobs.some((one) => one.id === id)),
     steps,
     fault: tried.fault,
     chosen,

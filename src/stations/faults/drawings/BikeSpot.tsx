@@ -1,3 +1,5 @@
+import { BikeOutline } from '../../../ui/drawings/BikeOutline.tsx'
+
 /** Places on a bike seen from the right, in the drawing's own units. */
 const SPOTS = {
   saddle: [148, 44],
@@ -37,13 +39,7 @@ export function BikeSpot({ spot, push, label }: Props) {
   const [x, y] = SPOTS[spot]
   return (
     <svg viewBox="0 0 400 216" role="img" aria-label={label} className="w-full max-w-[19rem]">
-      <g fill="none" className="stroke-steel" strokeWidth={5} strokeLinecap="round" strokeLinejoin="round">
-        <circle cx={96} cy={136} r={62} />
-        <circle cx={310} cy={136} r={62} />
-        <path d="M96 136L182 142L276 78L157 82L96 136M157 82L182 142M150 48L157 82M128 44h42M276 78L310 136M276 78L270 54L296 50L308 62" />
-        <circle cx={182} cy={142} r={17} />
-        <path d="M182 142L206 164M196 164h22" />
-      </g>
+      <BikeOutline />
       <circle cx={x} cy={y} r={18} className="fill-jolt/60 stroke-ink" strokeWidth={2.5} />
       {push && (
         <path

@@ -4,7 +4,7 @@ import { sprocketGeometry } from '../../../core/teeth/geometry.ts'
 import type { Point } from '../../../core/teeth/outline.ts'
 import { laidOutline, valleyAt } from '../../../core/teeth/picture/laid.ts'
 import { nudged, project, type Box, type Pose } from '../../../core/teeth/picture/pose.ts'
-import type { DecodedPicture } from './decode-picture.ts'
+import type { DecodedPicture } from '../../../ui/pictures/decode.ts'
 
 /** Drawn over a picture, whatever the theme. */
 const OVER = '#ffd23f'

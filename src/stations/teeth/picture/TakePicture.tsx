@@ -1,46 +1,14 @@
-import { Camera, ImageUp } from 'lucide-react'
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import type { ToothState } from '../../../core/strategy/facts/tooth-state.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { demoPictureAt } from '../../../workers/demo-world.ts'
-import { Button, buttonLook } from '../../../ui/parts/Button.tsx'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { PickFile } from '../../../ui/pictures/PickFile.tsx'
 import { PictureSheet } from './PictureSheet.tsx'
 import { useMeasuring } from './use-measuring.ts'
 
 /** Cogs of which made-up photos ship with the demo, by their tooth counts. */
 const MADE_UP = [14, 15]
-
-interface PickProps {
-  readonly label: string
-  readonly isCamera: boolean
-  readonly onPicked: (file: File) => void
-}
-
-function PickFile({ label, isCamera, onPicked }: PickProps) {
-  const id = useId()
-  const Icon = isCamera ? Camera : ImageUp
-  return (
-    <span className="relative inline-flex has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-petrol">
-      <label htmlFor={id} className={buttonLook('plain')}>
-        <Icon aria-hidden="true" className="size-5" />
-        {label}
-      </label>
-      <input
-        id={id}
-        type="file"
-        accept="image/*"
-        {...(isCamera && { capture: 'environment' as const })}
-        className="absolute inset-0 size-full cursor-pointer opacity-0"
-        onChange={(event) => {
-          const [file] = event.target.files ?? []
-          // The same file can be chosen twice.
-          event.target.value = ''
-          if (file) onPicked(file)
-        }}
-      />
-    </span>
-  )
-}
 
 /** A picture of one sprocket, taken or chosen, and measured. */
 export function TakePicture({ state }: { readonly state: ToothState }) {

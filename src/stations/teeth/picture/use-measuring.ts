@@ -2,7 +2,8 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import type { PictureAnswer } from '../../../core/teeth/picture/measure.ts'
 import type { Pose } from '../../../core/teeth/picture/pose.ts'
 import { measureInWorker, type PictureMeasuring } from '../../../workers/measure-picture.ts'
-import { decodePicture, pixelsOf, type DecodedPicture, type DecodeFault } from './decode-picture.ts'
+import { decodePicture, type DecodedPicture, type DecodeFault } from '../../../ui/pictures/decode.ts'
+import { pixelsOf } from './kept-picture.ts'
 
 /** How it stands with a picture. */
 export type Measuring =

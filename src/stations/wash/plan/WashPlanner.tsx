@@ -14,6 +14,7 @@ import { STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { WAY_NAMES } from '../../../ui/words/wash-words.ts'
 import { chainOnBike } from '../chain-on-bike.ts'
 import { stepSubject } from '../run/say-step.ts'
+import { Meanwhile } from './Meanwhile.tsx'
 import { AlongWith } from './AlongWith.tsx'
 import { KitEditor } from './KitEditor.tsx'
 import { PlanLanes } from './PlanLanes.tsx'
@@ -135,6 +136,7 @@ function ThePlan({
         done={`done at ${timeOfDay(Date.parse(now) + MINUTE_MS * plan.timed.plan.minutes)} if you start now`}
       />
       {legend.length > 0 && <p className="text-sm text-steel">{legend.join(' · ')}</p>}
+      <Meanwhile plan={plan} tagOf={tagOf} report={bikes[0]?.report} />
       <Notes plan={plan} why={why} amounts={sayAmounts(garage, bikes, plan)} />
       <div className="flex flex-wrap items-center gap-4">
         <Button look="firm" onClick={() => onStart(plan)}>

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from 'react'
+import { Link } from 'react-router'
 import {
   addMinutes,
   inHand,
@@ -14,6 +15,7 @@ import { timeOfDay } from '../../../ui/parts/day.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
+import { checksFor } from '../../../ui/places.ts'
 import { benchToggled, useScreen, useSend } from '../../../ui/screen-state.ts'
 import { sayHow, STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
@@ -100,7 +102,17 @@ export function RunScreen({ kept, onChange }: Props) {
               ` ${LUBE_NAMES[wash.job.lube]}: ${amounts.drops} drops, about ${Math.round(amounts.ml)} ml; once round is ${amounts.crankTurns.toFixed(1)} crank turns.`}
           </p>
         )}
-        {!shown && next && <p className="mt-2 text-[1.2rem]">Then: {nameOf(next)}.</p>}
+        {!shown && next && (
+          <p className="mt-2 text-[1.2rem]">
+            Then: {nameOf(next)}.{' '}
+            <Link
+              to={checksFor(Math.max(1, Math.floor((nextAtMs - nowMs) / MINUTE_MS)))}
+              className="underline underline-offset-4"
+            >
+              Check something meanwhile
+            </Link>
+          </p>
+        )}
       </div>
       {shown?.kind === 'dummy-axle' && <DummyAxleDrawing />}
       {words?.care && <CautionNote>{words.care}</CautionNote>}

@@ -1,0 +1,168 @@
+import { useSearchParams } from 'react-router'
+import type { ItemId } from '../../core/checks/items.ts'
+import { minutesOf, OCCASIONS, type Occasion } from '../../core/checks/sheets.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
+import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
+import { Answer } from '../../ui/parts/Answer.tsx'
+import { Button } from '../../ui/parts/Button.tsx'
+import { CautionNote } from '../../ui/parts/Empty.tsx'
+import { NoBike } from '../../ui/parts/NoBike.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { useBikeId } from '../../ui/use-bike-id.ts'
+import { useInTurn } from '../../ui/use-in-turn.ts'
+import { sayCaution } from '../../ui/words/advice.ts'
+import { OCCASION_NAMES, sayDueWhy, sayFoundFirst, sayOccasion } from '../../ui/words/checks/check-words.ts'
+import { ITEM_NAMES } from '../../ui/words/checks/item-names.ts'
+import { sayCount, sayDay } from '../../ui/words/numbers.ts'
+import { BuildForm } from './BuildForm.tsx'
+import { AheadNote, Findings } from './Findings.tsx'
+import { RoundMap } from './RoundMap.tsx'
+import { RoundScreen } from './RoundScreen.tsx'
+import { roundBegun, thisMoment } from './round-writing.ts'
+import { SheetList, TimePick, type StartRound } from './SheetList.tsx'
+import { TorqueBook } from './TorqueBook.tsx'
+import { useChecks, type ChecksInHand } from './use-checks.ts'
+import { Wearing } from './Wearing.tsx'
+
+/** Something was looked at within so many days: it counts as fresh on the map. */
+const FRESH_DAYS = 30
+
+/** The one sentence: what must not wait, what is due, or what comes next. */
+function sayChecks({ report, rounds }: ChecksInHand, now: string): { answer: string; detail: string } {
+  const { findings, sheets, bike } = report
+  const { name } = bike.entry
+  const due = findings.filter(({ isDue }) => isDue)
+  const stop = due.filter(({ check: { act } }) => act === 'stop' || act === 'mechanic')
+  const [sheet] = sheets
+  const [round] = rounds
+  const next = sheet
+    ? sheet.isDue
+      ? `${OCCASION_NAMES[sheet.occasion]}: due. ${sayDueWhy(sheet.why, now)}`
+      : `Next: ${sayOccasion(sheet.occasion)}, ${sayDay(sheet.day, now)}.`
+    : 'Before every ride: two minutes.'
+  if (due.length > 0) {
+    const said = stop.length > 0 ? stop : due
+    return {
+      answer: `${name}: ${sayFoundFirst(
+        said.map(({ check }) => check.item),
+        stop.length > 0,
+      )}`,
+      detail: next,
+    }
+  }
+  if (round)
+    return {
+      answer: `${name}: ${OCCASION_NAMES[round.occasion].toLowerCase()}, half done.`,
+      detail: `${sayCount(round.left.length, 'thing')} to go, about ${Math.max(1, Math.round(minutesOf(round.left)))} minutes.`,
+    }
+  if (sheet?.isDue)
+    return { answer: `${name}: ${sayOccasion(sheet.occasion)} is due.`, detail: sayDueWhy(sheet.why, now) }
+  return { answer: `${name}: no check is due.`, detail: next }
+}
+
+/** Items that were answered "not on this bike", with the way back. */
+function NotHere({ hand }: { readonly hand: ChecksInHand }) {
+  const { withdraw } = useOpenLog()
+  const back = useInTurn(async (item: ItemId) => {
+    const said = hand.last.get(item)
+    if (said) await withdraw([said.id])
+  })
+  if (hand.gone.size === 0) return null
+  return (
+    <p className="mt-4 flex flex-wrap items-center gap-2 text-[0.95rem] text-steel">
+      Answered “not here” and left out:
+      {[...hand.gone].map((item) => (
+        <Button key={item} className="text-sm" onClick={() => back(item)}>
+          {ITEM_NAMES[item]}: put it back
+        </Button>
+      ))}
+    </p>
+  )
+}
+
+function OneBike({ report }: { readonly report: BikeReport }) {
+  const { now, record } = useOpenLog()
+  const hand = useChecks(report)
+  const [params, setParams] = useSearchParams()
+  const asked = params.get('round')
+  const occasion = OCCASIONS.find((one) => one === asked)
+  const round = hand.rounds.find((one) => one.occasion === occasion)
+  const { entry } = report.bike
+  const open = (next: Occasion | undefined): void => {
+    setParams(next ? { round: next } : {})
+  }
+  const start = useInTurn(async (next: Occasion, items: readonly ItemId[]) => {
+    const waits = hand.rounds.some((one) => one.occasion === next)
+    if (!waits && items.length > 0)
+      await record([roundBegun(entry.bike, next, items, crypto.randomUUID(), thisMoment())])
+    open(next)
+  }) satisfies StartRound
+  if (round) return <RoundScreen hand={hand} round={round} onLeave={() => open(undefined)} />
+  const { answer, detail } = sayChecks(hand, now)
+  const [waiting] = hand.rounds
+  const [sheet] = report.sheets
+  const first = waiting?.occasion ?? (sheet?.isDue ? sheet.occasion : 'before-ride')
+  const minutes = Number(params.get('minutes') ?? '') || undefined
+  const isStopped = report.findings.some(
+    ({ check: { act, result } }) => result === 'fail' && (act === 'stop' || act === 'mechanic'),
+  )
+  const all = hand.itemsOf('spring')
+  const fresh = new Set(all.filter((id) => (hand.since.get(id)?.days ?? Infinity) <= FRESH_DAYS))
+  return (
+    <div className="flex flex-col gap-8">
+      <Answer
+        detail={detail}
+        action={
+          <Button look="next" onClick={() => start(first, hand.itemsOf(first))}>
+            {waiting ? 'Go on' : 'Start'}: {OCCASION_NAMES[first].toLowerCase()}
+          </Button>
+        }
+      >
+        {answer}
+      </Answer>
+      {isStopped && <CautionNote>{sayCaution('stop-riding')}</CautionNote>}
+      <AheadNote hand={hand} />
+      <Findings hand={hand} />
+      <div className="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
+        <SheetList hand={hand} onStart={start} />
+        <div className="flex min-w-0 flex-col gap-8 max-lg:order-first">
+          <Section
+            title="The round"
+            note={`Looked at within ${FRESH_DAYS} days: ${fresh.size} of ${all.length}.`}
+          >
+            <RoundMap items={all} done={fresh} />
+          </Section>
+          <TimePick
+            key={minutes ?? 0}
+            hand={hand}
+            {...(minutes !== undefined && { minutes })}
+            onStart={start}
+          />
+        </div>
+      </div>
+      <Wearing hand={hand} />
+      <Section
+        id="build"
+        title="What it has"
+        note={
+          hand.isBuildOpen
+            ? 'Not all of it is entered: until then everything is asked, and can be answered “not here”.'
+            : 'It decides which checks there are.'
+        }
+      >
+        <BuildForm entry={entry} />
+        <NotHere hand={hand} />
+      </Section>
+      <TorqueBook report={report} />
+    </div>
+  )
+}
+
+/** Checks: the rest of the bike, by occasion, in one round, with what wears and every bolt's torque. */
+export default function Checks() {
+  const { garage } = useOpenLog()
+  const report = useBikeReport(useBikeId(garage))
+  if (!report)
+    return <NoBike what="Add one, and check its brakes, tyres, bolts and steering here, in one round." />
+  return <OneBike key={report.bike.entry.bike} report={report} />
+}

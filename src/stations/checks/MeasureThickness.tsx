@@ -1,0 +1,189 @@
+import { useState } from 'react'
+import { object } from 'yup'
+import {
+  lawOf,
+  THICKNESS_TOOLS,
+  type ThicknessTool,
+  type WearingPart,
+} from '../../core/checks/wearing-parts.ts'
+import { hasGrownBack } from '../../core/checks/wearing.ts'
+import type { EntryDraft } from '../../core/log/entries.ts'
+import type { ThicknessEntry } from '../../core/log/kinds/thickness.ts'
+import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
+import { inchesToMm, mmToInches } from '../../core/units/convert.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { neededNumber } from '../../ui/form/fields.ts'
+import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { SelectField, TextField } from '../../ui/parts/fields.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import { useOnce } from '../../ui/use-once.ts'
+import {
+  sayMm,
+  sayWearAhead,
+  sayWearNow,
+  THICKNESS_TOOL_NAMES,
+  WEARING_HOW,
+  WEARING_NAMES,
+} from '../../ui/words/checks/wearing-words.ts'
+import { recallTool, rememberTool } from './kept-tool.ts'
+import { thisMoment } from './round-writing.ts'
+
+interface Props {
+  readonly report: BikeReport
+  readonly part: WearingPart
+}
+
+const TOOL_OPTIONS = Object.fromEntries(
+  THICKNESS_TOOLS.map((tool) => [tool, THICKNESS_TOOL_NAMES[tool]]),
+) as Readonly<Record<ThicknessTool, string>>
+
+/** What stands in the log of one part, and what it comes to. */
+const outlookIn = ({ wearing }: BikeReport, part: WearingPart) => wearing.find((one) => one.part === part)
+
+/** Whether sealant is still liquid, or is fresh. */
+function LookAtSealant({ report, part }: Props) {
+  const { record } = useOpenLog()
+  const { bike } = report.bike.entry
+  const outlook = outlookIn(report, part)
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const [save, saving] = useOnce(async (more: Pick<ThicknessEntry, 'isDry' | 'isNew'>) => {
+    await record(
+      [{ kind: 'thickness', at: thisMoment(), bike, part, ...more }],
+      `${WEARING_NAMES[part]}: noted.`,
+    )
+  })
+  return (
+    <div role="group" aria-label={WEARING_NAMES[part]} className="border-t border-hairline pt-3">
+      <p className="font-semibold">{WEARING_NAMES[part]}</p>
+      {outlook && (
+        <p className="text-[0.95rem] text-steel">
+          {sayWearNow(outlook, units)}; {sayWearAhead(outlook, units, now)}.
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button disabled={saving} onClick={() => save({ isDry: false })}>
+          Still liquid
+        </Button>
+        <Button disabled={saving} onClick={() => save({ isDry: true })}>
+          Dried out
+        </Button>
+        <Button disabled={saving} onClick={() => save({ isNew: true })}>
+          Filled fresh
+        </Button>
+      </div>
+    </div>
+  )
+}
+
+/** Measuring one part that wears: how thick, with what; what it comes to follows at once. */
+function MeasureMm({ report, part }: Props) {
+  const { record, now } = useOpenLog()
+  const units = useUnits()
+  const isMetric = units === 'metric'
+  const law = lawOf(part)
+  const { bike } = report.bike.entry
+  const outlook = outlookIn(report, part)
+  const [strange, setStrange] = useState<{ readonly mm: number; readonly by: ThicknessTool }>()
+  const [tool, setTool] = useState<ThicknessTool>(recallTool)
+  const write = async (more: Pick<ThicknessEntry, 'mm' | 'by' | 'isNew'>): Promise<void> => {
+    const draft: EntryDraft = { kind: 'thickness', at: thisMoment(), bike, part, ...more }
+    const said = more.isNew
+      ? `${WEARING_NAMES[part]}: fitted new.`
+      : `${WEARING_NAMES[part]}: ${sayMm(more.mm ?? 0, units)}, saved.`
+    if (await record([draft], said)) {
+      setStrange(undefined)
+      form.reset({ mm: '' as never })
+    }
+  }
+  const shown = (mm: number): number => (isMetric ? mm : mmToInches(mm))
+  const { form, submit, saving } = useCheckedForm(
+    object({
+      mm: neededNumber({
+        unit: isMetric ? 'mm' : 'in',
+        ask: `How ${law.gets === 'wider' ? 'wide' : 'thick'} is it?`,
+        least: 0,
+        most: Math.round(shown(law.mostMm) * 1000) / 1000,
+      }),
+    }),
+    { mm: '' },
+    async ({ mm: typed }) => {
+      const mm = isMetric ? typed : inchesToMm(typed)
+      const before = outlook?.entries.findLast((one) => one.mm !== undefined)
+      rememberTool(tool)
+      if (
+        before?.mm !== undefined &&
+        hasGrownBack(law, { mm: before.mm, by: before.by ?? 'ruler' }, { mm, by: tool })
+      )
+        setStrange({ mm, by: tool })
+      else await write({ mm, by: tool })
+    },
+  )
+  const [fitNew, isFitting] = useOnce(() => write({ isNew: true }))
+  const [answer, isAnswering] = useOnce(async (isNew: boolean) => {
+    if (strange) await write({ ...strange, ...(isNew && { isNew: true }) })
+  })
+  return (
+    <form
+      noValidate
+      aria-label={WEARING_NAMES[part]}
+      className="flex flex-col gap-2 border-t border-hairline pt-3"
+      onSubmit={submit}
+    >
+      <p className="font-semibold">
+        {WEARING_NAMES[part]} <span className="font-normal text-steel">({WEARING_HOW[part]})</span>
+      </p>
+      {outlook && (
+        <p className="text-[0.95rem] text-steel">
+          {sayWearNow(outlook, units)}; {sayWearAhead(outlook, units, now)}.
+        </p>
+      )}
+      <div className="flex flex-wrap items-end gap-3">
+        <TextField
+          label={`Measured, ${isMetric ? 'mm' : 'inches'}`}
+          inputMode="decimal"
+          className="w-36"
+          fault={form.formState.errors.mm?.message}
+          {...form.register('mm')}
+        />
+        <SelectField<ThicknessTool>
+          label="With"
+          className="w-40"
+          value={tool}
+          options={TOOL_OPTIONS}
+          onPick={setTool}
+        />
+        <Button look="firm" type="submit" disabled={saving}>
+          Save
+        </Button>
+        <Button look="link" className="min-h-11" disabled={isFitting} onClick={fitNew}>
+          Fitted new
+        </Button>
+      </div>
+      {strange && (
+        <div role="alert" className="border-l-4 border-ochre pl-3">
+          <p>
+            {sayMm(strange.mm, units)} is less worn than the last time, and things do not grow back. Is it
+            new, or was one of the two misread?
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button disabled={isAnswering} onClick={() => answer(true)}>
+              It is new
+            </Button>
+            <Button disabled={isAnswering} onClick={() => answer(false)}>
+              This one is right: keep both
+            </Button>
+            <Button look="link" className="min-h-11" onClick={() => setStrange(undefined)}>
+              Let me measure again
+            </Button>
+          </div>
+        </div>
+      )}
+    </form>
+  )
+}
+
+/** Measuring or looking at one part that wears. */
+export const MeasureThickness = (props: Props) =>
+  lawOf(props.part).gets === 'older' ? <LookAtSealant {...props} /> : <MeasureMm {...props} />

@@ -1,0 +1,107 @@
+import { useState } from 'react'
+import type { ItemId } from '../../core/checks/items.ts'
+import { pickWithin } from '../../core/checks/pick.ts'
+import { isForBike, minutesOf, OCCASIONS, type Occasion } from '../../core/checks/sheets.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { Choice } from '../../ui/parts/fields.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { OCCASION_NAMES, sayDueWhy } from '../../ui/words/checks/check-words.ts'
+import { sayItem } from '../../ui/words/checks/item-names.ts'
+import { sayCount, sayDay, sayList } from '../../ui/words/numbers.ts'
+import type { ChecksInHand } from './use-checks.ts'
+
+/** Begins a round of a sheet; where one waits it is gone on with. */
+export type StartRound = (occasion: Occasion, items: readonly ItemId[]) => void
+
+interface Props {
+  readonly hand: ChecksInHand
+  readonly onStart: StartRound
+}
+
+const minutesSaid = (items: readonly ItemId[]): string =>
+  `${Math.max(1, Math.round(minutesOf(items)))}\u00a0min`
+
+/** Every sheet: why it is due, how long it takes, and its start. */
+export function SheetList({ hand, onStart }: Props) {
+  const { now } = useOpenLog()
+  const { report, itemsOf, rounds } = hand
+  const { sheets, bike } = report
+  const due = new Map(sheets.map((sheet) => [sheet.occasion, sheet]))
+  const order = [
+    ...sheets.filter(({ isDue }) => isDue).map(({ occasion }) => occasion),
+    ...OCCASIONS.filter((one) => !due.get(one)?.isDue),
+  ].filter((one) => one !== 'short' && isForBike(one, bike.entry))
+  return (
+    <Section title="Sheets" note="In the order of the round. What the bike does not have is left out.">
+      <ul aria-label="Sheets" className="border-b border-hairline">
+        {order.map((occasion) => {
+          const sheet = due.get(occasion)
+          const items = itemsOf(occasion)
+          const waits = rounds.find((one) => one.occasion === occasion)
+          return (
+            <li
+              key={occasion}
+              className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 border-t border-hairline py-2"
+            >
+              <span>
+                <strong className="font-semibold">{OCCASION_NAMES[occasion]}</strong>
+                {sheet?.isDue && <span className="ml-2 font-semibold text-rust">due</span>}
+                <span className="block text-sm text-steel">
+                  {waits
+                    ? `Half done: ${sayCount(waits.left.length, 'thing')} to go.`
+                    : sheet
+                      ? `${sayDueWhy(sheet.why, now)}${sheet.isDue ? '' : ` Next: ${sayDay(sheet.day, now)}.`}`
+                      : ''}{' '}
+                  {sayCount(items.length, 'thing')}, about {minutesSaid(items)}.
+                </span>
+              </span>
+              <Button className="max-sm:px-3" onClick={() => onStart(occasion, items)}>
+                {waits ? 'Go on' : 'Start'}
+                <span className="sr-only">: {OCCASION_NAMES[occasion]}</span>
+              </Button>
+            </li>
+          )
+        })}
+      </ul>
+    </Section>
+  )
+}
+
+const TIMES = ['5', '10', '20', '30'] as const
+
+/** "I have ten minutes": what is worth most in them, exactly. */
+export function TimePick({ hand, minutes: asked, onStart }: Props & { readonly minutes?: number }) {
+  const [minutes, setMinutes] = useState(asked ?? 10)
+  const all = hand.itemsOf('short')
+  const picked = pickWithin(all, minutes, (id) => hand.since.get(id) ?? {})
+  return (
+    <Section
+      id="short"
+      title={`I have ${minutes} minutes`}
+      note="Picked by how bad it is to overlook each, times how long nobody looked."
+    >
+      <Choice
+        legend="Minutes"
+        hideLegend
+        value={String(minutes)}
+        onPick={(value) => setMinutes(Number(value))}
+        options={[...new Set([...TIMES, ...(asked ? [String(asked)] : [])])]
+          .sort((a, b) => Number(a) - Number(b))
+          .map((value) => ({ value, label: `${value} min` }))}
+      />
+      {picked.length === 0 ? (
+        <p className="mt-3 text-steel">That is too short for any of it.</p>
+      ) : (
+        <>
+          <p className="mt-3 text-[0.95rem] leading-snug">
+            {sayCount(picked.length, 'thing')}: {sayList(picked.map(sayItem))}.
+          </p>
+          <Button className="mt-3" onClick={() => onStart('short', picked)}>
+            Start these
+          </Button>
+        </>
+      )}
+    </Section>
+  )
+}

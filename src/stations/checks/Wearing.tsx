@@ -1,0 +1,119 @@
+import { useState } from 'react'
+import { itemOf } from '../../core/checks/items.ts'
+import { lawOf, type WearingPart } from '../../core/checks/wearing-parts.ts'
+import type { WearingOutlook } from '../../core/strategy/facts/wearing-facts.ts'
+import { useOpenLog } from '../../session/log-context.ts'
+import { Button } from '../../ui/parts/Button.tsx'
+import { CautionNote } from '../../ui/parts/Empty.tsx'
+import { Section } from '../../ui/parts/Section.tsx'
+import { Sheet } from '../../ui/parts/Sheet.tsx'
+import { useUnits } from '../../ui/screen-state.ts'
+import {
+  sayWearAhead,
+  sayWearNow,
+  sayWearRate,
+  WEARING_HOW,
+  WEARING_NAMES,
+} from '../../ui/words/checks/wearing-words.ts'
+import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { MeasureThickness } from './MeasureThickness.tsx'
+import type { ChecksInHand } from './use-checks.ts'
+import { WearRoad } from './WearRoad.tsx'
+
+/** The parts that the bike's checks measure. */
+const partsOf = ({ itemsOf }: ChecksInHand): readonly WearingPart[] => [
+  ...new Set(itemsOf('spring').flatMap((id) => itemOf(id).measures ?? [])),
+]
+
+function OneOutlook({ one, onMeasure }: { readonly one: WearingOutlook; readonly onMeasure: () => void }) {
+  const { now } = useOpenLog()
+  const units = useUnits()
+  const { part, law, lookDay, nextLook, pPast, lookedAt, km, past } = one
+  const isByDays = law.gets === 'older'
+  const look = isByDays || lookDay ? lookDay && sayDay(lookDay, now) : undefined
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_minmax(14rem,22rem)_auto] items-center gap-x-8 gap-y-2 border-t border-hairline py-3 max-lg:grid-cols-1">
+      <div>
+        <p>
+          <strong className="font-semibold">{WEARING_NAMES[part]}</strong>:{' '}
+          <span className={pPast >= 0.5 ? 'font-semibold text-rust' : ''}>
+            {sayWearAhead(one, units, now)}
+          </span>
+        </p>
+        <p className="text-sm text-steel">
+          Now {sayWearNow(one, units)}; {sayWearRate(one, units)}.
+        </p>
+        <p className="text-sm text-steel">
+          {pPast < 0.1 &&
+            `Next look ${isByDays ? (look ?? 'years from now') : `in about ${sayAboutKm(nextLook, units)}${look ? `, ${look}` : ''}`}. `}
+          {past === 'new' ? `${sayKm(km, units)} since it was new. ` : 'Its past is not known. '}
+          {lookedAt && `Looked at ${sayAgo(lookedAt, now)}.`}
+        </p>
+      </div>
+      <WearRoad one={one} />
+      <Button className="justify-self-start" onClick={onMeasure}>
+        {isByDays ? 'Look' : 'Measure'}
+        <span className="sr-only">: {WEARING_NAMES[part]}</span>
+      </Button>
+    </li>
+  )
+}
+
+/** Pads, rotors, tyres, rims and sealant: how worn, how fast, until when, when to look next. */
+export function Wearing({ hand }: { readonly hand: ChecksInHand }) {
+  const [measuring, setMeasuring] = useState<WearingPart>()
+  const { wearing } = hand.report
+  const parts = partsOf(hand)
+  const known = wearing.filter(({ part }) => parts.includes(part))
+  const strangers = wearing.filter(({ part }) => !parts.includes(part))
+  const rest = parts.filter((part) => !wearing.some((one) => one.part === part))
+  return (
+    <Section
+      id="wearing"
+      title="What wears"
+      note="Each reading has its instrument’s error; the rate is learned from this bike’s own. Makers’ limits come first."
+    >
+      {known.length > 0 && (
+        <ul aria-label="What wears" className="border-b border-hairline">
+          {known.map((one) => (
+            <OneOutlook key={one.part} one={one} onMeasure={() => setMeasuring(one.part)} />
+          ))}
+        </ul>
+      )}
+      {strangers.length > 0 && (
+        <p role="status" className="mt-3 border-l-4 border-ochre pl-3">
+          Measured, but not on this bike by its description:{' '}
+          {strangers.map(({ part }) => WEARING_NAMES[part]).join('; ')}. Is it the right bike, or is something
+          wrong under “What it has”?
+        </p>
+      )}
+      {rest.length > 0 && (
+        <div className="mt-3 flex flex-wrap items-center gap-2">
+          <span className="text-[0.95rem] text-steel">Not measured yet:</span>
+          {rest.map((part) => (
+            <Button key={part} className="text-sm" onClick={() => setMeasuring(part)}>
+              {WEARING_NAMES[part]}
+            </Button>
+          ))}
+        </div>
+      )}
+      <Sheet
+        open={measuring !== undefined}
+        onClose={() => setMeasuring(undefined)}
+        title={measuring ? WEARING_NAMES[measuring] : ''}
+        note={measuring && `What is measured: ${WEARING_HOW[measuring]}.`}
+      >
+        {measuring && (
+          <div className="flex flex-col gap-4">
+            <MeasureThickness key={measuring} report={hand.report} part={measuring} />
+            {lawOf(measuring).gets !== 'older' && (
+              <CautionNote>
+                Fingers out of a turning wheel. Pads and rotors: alcohol only, a cloth used for nothing else.
+              </CautionNote>
+            )}
+          </div>
+        )}
+      </Sheet>
+    </Section>
+  )
+}

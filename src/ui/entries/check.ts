@@ -1,0 +1,19 @@
+import type { CheckEntry } from '../../core/log/kinds/check.ts'
+import { STATIONS } from '../places.ts'
+import { sayFindingBy, RESULT_NAMES } from '../words/checks/check-words.ts'
+import { ITEM_NAMES } from '../words/checks/item-names.ts'
+import { sayCount } from '../words/numbers.ts'
+import { bikeName, type KindWords } from './kind-words.ts'
+
+/** How something that was looked at is worded. */
+export const check: KindWords<CheckEntry> = {
+  name: 'check',
+  step: (count) => sayCount(count, 'check'),
+  say: (entry, garage, units) => {
+    const { bike, item, result, note } = entry
+    const by = result === 'fail' ? `, ${sayFindingBy(entry, units, entry.at)}` : ''
+    return `${bikeName(garage, bike)}, ${ITEM_NAMES[item]}: ${RESULT_NAMES[result].toLowerCase()}${by}${note ? `. ${note}` : ''}`
+  },
+  fields: [],
+  writtenAt: { to: STATIONS.checks.path, label: 'Check the bike' },
+}

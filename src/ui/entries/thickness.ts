@@ -1,0 +1,20 @@
+import type { ThicknessEntry } from '../../core/log/kinds/thickness.ts'
+import { sayMm, THICKNESS_TOOL_NAMES, WEARING_NAMES } from '../words/checks/wearing-words.ts'
+import { sayCount } from '../words/numbers.ts'
+import { bikeName, type KindWords } from './kind-words.ts'
+
+/** How a thickness is worded. */
+export const thickness: KindWords<ThicknessEntry> = {
+  name: 'thickness',
+  step: (count) => sayCount(count, 'thickness', 'thicknesses'),
+  say: ({ bike, part, isNew, mm, by, isDry }, garage, units) => {
+    const facts = [
+      isNew && 'new',
+      mm !== undefined && sayMm(mm, units),
+      by && THICKNESS_TOOL_NAMES[by],
+      isDry !== undefined && !isNew && (isDry ? 'dry' : 'still liquid'),
+    ].filter(Boolean)
+    return `${bikeName(garage, bike)}, ${WEARING_NAMES[part].toLowerCase()}: ${facts.join(', ') || 'looked at'}`
+  },
+  fields: [],
+}
