@@ -20,6 +20,7 @@ import { nextLookSteps, type NextLookQuestion } from '../src/core/wear/next-look
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { readGpx } from '../src/formats/rides/gpx.ts'
 import { riderFigure } from './rider.ts'
+import { checkFigures } from './checks.ts'
 import { faultFigures } from './faults.ts'
 import { planFigures } from './plans.ts'
 import { sessionFigures } from './sessions.ts'
@@ -267,6 +268,7 @@ figures.push(
   ...sessionFigures(),
   ...planFigures(),
   ...faultFigures(time),
+  ...checkFigures(time),
 )
 const pages = await pageFigures()
 const rows = (of: readonly Figure[]): string =>

@@ -10,6 +10,11 @@ const COGS = [11, 13, 15, 18, 21, 24, 28, 32, 36]
 const CHANGES = [2, 215, 475]
 const TRUTH: TrueWear = { rate: 0.205, start: 0 }
 
+const PULLEYS = {
+  guide: { name: 'Guide pulley', spec: { type: 'pulley', position: 'guide', teeth: 11 } },
+  tension: { name: 'Tension pulley', spec: { type: 'pulley', position: 'tension', teeth: 11 } },
+} as const
+
 /** Kite, a mid-drive cargo bike on bakery rounds: every weekday, loaded, outdoors, its last chain run long. */
 export function kite(diary: Diary, random: Random): void {
   deliver(
@@ -34,8 +39,7 @@ export function kite(diary: Diary, random: Random): void {
         spec: { type: 'cassette', teeth: COGS, material: 'steel', soldSingly: [13, 15] },
       },
       ring: { name: 'Ring 38', spec: { type: 'ring', teeth: 38, material: 'steel' } },
-      guide: { name: 'Guide pulley', spec: { type: 'pulley', position: 'guide', teeth: 11 } },
-      tension: { name: 'Tension pulley', spec: { type: 'pulley', position: 'tension', teeth: 11 } },
+      ...PULLEYS,
     },
   )
   let chain = ''

@@ -2,6 +2,7 @@ import type { Entry } from '../src/core/log/entries.ts'
 import { addDays } from '../src/core/units/days.ts'
 import { heron } from './heron.ts'
 import { checks } from './checks.ts'
+import { lessons } from './lessons.ts'
 import { kite } from './kite.ts'
 import { openDiary } from './diary.ts'
 import { faults } from './faults.ts'
@@ -22,7 +23,7 @@ export const DEMO_SEED = 1807
  */
 export function demoWorld(today: string, seed: number = DEMO_SEED): Entry[] {
   const firstDay = addDays(`${today.slice(0, 10)}T00:00:00.000Z`, -STORY_DAYS).slice(0, 10)
-  return [heron, quarry, kite, sparrow, plover, shelf, faults, checks]
+  return [heron, quarry, kite, sparrow, plover, shelf, faults, checks, lessons]
     .flatMap((story, i) => {
       const random = seededRandom(seed + i)
       const diary = openDiary(firstDay, random)

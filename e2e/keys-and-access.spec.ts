@@ -10,6 +10,8 @@ const STATIONS = [
   ['Decide', 'd', '/decide'],
   ['Fault finder', 'y', '/faults'],
   ['Gearing', 'e', '/gearing'],
+  ['Checks', 'c', '/checks'],
+  ['School', 'k', '/school'],
   ['Shelf', 's', '/shelf'],
   ['Rates', 'r', '/rates'],
   ['Log', 'l', '/log'],

@@ -69,12 +69,12 @@ const SHOTS = [
     whole: true,
     shows: /Per 1000 km it costs|It costs about/,
   },
+  { name: 'checks', path: '/checks', bike: 'kite', size: WIDE, whole: true },
+  { name: 'school', path: '/school?lesson=gauge+rule', bike: 'kite', size: WIDE, whole: true },
   { name: 'shelf', path: '/shelf', bike: 'heron', size: WIDE, whole: true, shows: 'for Kite, due now' },
   { name: 'rates', path: '/rates', bike: 'heron', size: WIDE },
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },
-  { name: 'gauge-late-shop', path: '/gauge', bike: 'plover', size: WIDE, theme: 'late-shop' },
   { name: 'today-phone', path: '/', size: PHONE },
-  { name: 'miles-phone', path: '/miles', bike: 'quarry', size: PHONE },
   { name: 'gauge-phone', path: '/gauge', bike: 'heron', size: PHONE },
 ]
 

@@ -21,3 +21,17 @@ test('a made-up cassette is the same for the same seed, worn, and looked at wher
   const [hardest, easiest] = [loads.indexOf(Math.max(...loads)), loads.indexOf(Math.min(...loads))]
   expect(one.truth[hardest]?.worn).toBeGreaterThan(one.truth[easiest]?.worn ?? NaN)
 })
+
+test('looks that are heard otherwise are the same looks', () => {
+  const eye = { shift: 0.1, sd: 0.1 }
+  const [heard, unheard] = [
+    madeUpCassette(seededRandom(9), { eye, heard: eye, often: 0.5 }),
+    madeUpCassette(seededRandom(9), { eye, often: 0.5 }),
+  ]
+  const looks = (made: typeof heard) =>
+    made.ask.sets[0]?.evidence.flatMap(({ found }) => (found.kind === 'look' ? [found] : [])) ?? []
+  expect(looks(heard).length).toBeGreaterThan(10)
+  expect(looks(heard).map(({ word }) => word)).toEqual(looks(unheard).map(({ word }) => word))
+  expect(looks(heard).every((look) => look.eye === eye)).toBe(true)
+  expect(looks(unheard).some((look) => look.eye !== undefined)).toBe(false)
+})

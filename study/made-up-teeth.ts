@@ -66,14 +66,32 @@ interface Truth {
   readonly add: (sprocket: number, found: PlacedEvidence['found']) => void
 }
 
+/** How looks come about and are heard, where that is what is studied. */
+export interface LookWay {
+  /** The eye that looks, and the eye that the app takes it for; absent: a new eye. */
+  readonly eye?: Eye
+  readonly heard?: Eye
+  /** How often a cog is looked at, at each place of the road. */
+  readonly often?: number
+}
+type Eye = NonNullable<Extract<ToothEvidence, { kind: 'look' }>['eye']>
+const LOOKED_AT = 0.08
+
 /** What is found out about each cog at a place of the road: a look, a tool, a picture, a hard push, each now and then. */
-function findOut(random: Random, { teeth, own, worn, add }: Truth, chain: number, isFirst: boolean): void {
+function findOut(
+  random: Random,
+  { teeth, own, worn, add }: Truth,
+  chain: number,
+  isFirst: boolean,
+  { eye, heard, often = LOOKED_AT }: LookWay,
+): void {
   teeth.forEach((count, j) => {
     const likely = (found: ToothEvidence) => evidenceLikelihood(found, worn(j), count, own)
-    if (random.chance(0.08))
+    if (random.chance(often))
       add(j, {
         kind: 'look',
-        word: outcome(random, TOOTH_WORDS, (word) => likely({ kind: 'look', word })),
+        word: outcome(random, TOOTH_WORDS, (word) => likely({ kind: 'look', word, ...(eye && { eye }) })),
+        ...(heard && { eye: heard }),
       })
     if (random.chance(0.03))
       add(j, {
@@ -93,7 +111,7 @@ function findOut(random: Random, { teeth, own, worn, add }: Truth, chain: number
 }
 
 /** Makes up a cassette as the model has it: one to five chains, looks, tools, pictures and rides now and then. */
-export function madeUpCassette(random: Random): MadeUpCassette {
+export function madeUpCassette(random: Random, way: LookWay = {}): MadeUpCassette {
   const teeth = [...pick(random, CASSETTES)]
   const shares = [...guessedCogMix(teeth).values()]
   const past = random.chance(UNKNOWN_PAST) ? 'unknown' : 'new'
@@ -130,7 +148,7 @@ export function madeUpCassette(random: Random): MadeUpCassette {
         road: [{ km, condition: 'dry-road' }],
         loads,
       })
-      findOut(random, { teeth, own, worn, add }, to, step === 0)
+      findOut(random, { teeth, own, worn, add }, to, step === 0, way)
     }
   }
   const draws: KeptDraws = {

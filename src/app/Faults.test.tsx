@@ -58,6 +58,8 @@ test('an address that leads nowhere shows every station there is', () => {
     'Decide',
     'Fault finder',
     'Gearing',
+    'Checks',
+    'School',
     'Shelf',
     'Rates',
     'Log',

@@ -122,6 +122,76 @@ const entries = written([
     slowestRpm: 60,
     whatIfs: [{ name: '42 × 11–42', rings: [42], cogs: [11, 42] }],
   },
+  {
+    kind: 'check',
+    at: noon(1, 4),
+    bike: 'heron',
+    item: 'brake-rear',
+    result: 'fail',
+    act: 'soon',
+    byKm: 200,
+    byDay: noon(3, 1),
+    note: 'spongy',
+    picture: 'p1',
+  },
+  {
+    kind: 'round',
+    at: noon(1, 4),
+    round: 'r1',
+    bike: 'heron',
+    occasion: 'monthly',
+    began: noon(1, 3),
+    items: ['axle-rear', 'frame'],
+    isEnded: true,
+  },
+  { kind: 'thickness', at: noon(1, 4), bike: 'heron', part: 'pads-rear', mm: 3.4, by: 'caliper' },
+  { kind: 'thickness', at: noon(1, 4), bike: 'heron', part: 'sealant-rear', isNew: true, isDry: false },
+  {
+    kind: 'fastener',
+    at: noon(1, 4),
+    bike: 'heron',
+    fastener: 'stem',
+    name: 'Stem',
+    size: 'M5',
+    valuesNm: [5, 4.5],
+    joint: 'carbon-paste',
+    isCarbon: true,
+    isGone: true,
+  },
+  { kind: 'tightened', at: noon(1, 4), bike: 'heron', fastener: 'stem', nm: 4.5, wasLoose: true },
+  {
+    kind: 'lesson',
+    at: noon(1, 4),
+    answer: {
+      about: 'gauge',
+      instrument: 'rule',
+      truth: 0.4,
+      right: 0.42,
+      read: 0.5,
+      slips: ['slack', 'crooked'],
+    },
+  },
+  {
+    kind: 'lesson',
+    at: noon(1, 4),
+    answer: {
+      about: 'gauge',
+      instrument: 'two-contact-limit',
+      truth: 0.4,
+      right: 0.5,
+      limit: 0.5,
+      result: 'drops',
+      slips: [],
+    },
+  },
+  { kind: 'lesson', at: noon(1, 4), answer: { about: 'teeth', truth: 0.4, word: 'swap' } },
+  { kind: 'lesson', at: noon(1, 4), answer: { about: 'skip', p: 0.3, saidSkips: true } },
+  {
+    kind: 'lesson',
+    at: noon(1, 4),
+    answer: { about: 'swap', best: 'run-out', chose: 'swap-now', lostShare: 0.4 },
+  },
+  { kind: 'school-use', at: noon(1, 4), readings: true, looks: false },
   { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
 ])
 const text = writeBackup(entries, noon(2, 1))
@@ -181,7 +251,7 @@ describe('a backup', () => {
         const back = readBackup(cut)
         expect(back.entries).toEqual(entries.slice(0, back.entries.length))
         expect(back.entries.length).toBeGreaterThanOrEqual(whole - 1)
-        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 28 entries could be read/)
+        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 40 entries could be read/)
       }),
     )
   })
@@ -206,14 +276,14 @@ describe('a backup', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 28 entries/)
+    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 40 entries/)
     expect(
       differenceOf(
         { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
         entries,
         [],
       ),
-    ).toMatch(/1 of 28/)
+    ).toMatch(/1 of 40/)
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
       /2 of the 2 entries kept aside/,
     )

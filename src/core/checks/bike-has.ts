@@ -15,6 +15,7 @@ export const FEATURES = [
   'motor',
   'through-axle',
   'quick-release',
+  'nuts',
 ] as const
 export type Feature = (typeof FEATURES)[number]
 
@@ -44,5 +45,6 @@ export function bikeHas({ brakes, speeds, shifting, motor, build = {} }: BikeEnt
     motor: motor !== 'none',
     'through-axle': is(axles, 'through'),
     'quick-release': is(axles, 'quick-release'),
+    nuts: is(axles, 'nuts'),
   }
 }

@@ -9,3 +9,9 @@ export function daysBetween(from: string, to: string): number {
 export function addDays(at: string, days: number): string {
   return new Date(Date.parse(at) + days * MS_PER_DAY).toISOString()
 }
+
+/**
+ * Whether a moment is still to come: more than a day ahead. The screens' clock lags by some minutes behind what was just written, and
+ * another device's clock may run ahead a little.
+ */
+export const isStillToCome = (at: string, now: string): boolean => at > addDays(now, 1)

@@ -51,7 +51,7 @@ export function FindingForm({ item, result, onSave, onBack }: Props) {
   })
   const { form, submit } = useCheckedForm(
     schema,
-    { by: isDated ? Math.round(isMetric ? SOON_KM : kmToMiles(SOON_KM)) : '', day: '', note: '' },
+    { by: Math.round(isMetric ? SOON_KM : kmToMiles(SOON_KM)), day: '', note: '' },
     ({ by, day, note }) =>
       onSave({
         act,

@@ -46,10 +46,10 @@ function OneFinding({ finding }: { readonly finding: OpenFinding }) {
       </div>
       <div className="flex flex-wrap gap-x-4">
         <Button onClick={seenTo}>
-          It is seen to<span className="sr-only">: {ITEM_NAMES[item]}</span>
+          It is seen to<span className="sr-only"> {ITEM_NAMES[item]}</span>
         </Button>
         <Link to={entryAddress(id)} className={`${buttonLook('link')} min-h-11 text-sm`}>
-          correct<span className="sr-only">: {ITEM_NAMES[item]}</span>
+          correct<span className="sr-only"> {ITEM_NAMES[item]}</span>
         </Link>
       </div>
     </li>

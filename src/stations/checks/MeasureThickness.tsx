@@ -87,17 +87,20 @@ function MeasureMm({ report, part }: Props) {
   const outlook = outlookIn(report, part)
   const [strange, setStrange] = useState<{ readonly mm: number; readonly by: ThicknessTool }>()
   const [tool, setTool] = useState<ThicknessTool>(recallTool)
-  const write = async (more: Pick<ThicknessEntry, 'mm' | 'by' | 'isNew'>): Promise<void> => {
+  const shown = (mm: number): number => (isMetric ? mm : mmToInches(mm))
+  const write = async (
+    more: Pick<ThicknessEntry, 'mm' | 'by' | 'isNew'>,
+    clear: () => void,
+  ): Promise<void> => {
     const draft: EntryDraft = { kind: 'thickness', at: thisMoment(), bike, part, ...more }
     const said = more.isNew
       ? `${WEARING_NAMES[part]}: fitted new.`
       : `${WEARING_NAMES[part]}: ${sayMm(more.mm ?? 0, units)}, saved.`
     if (await record([draft], said)) {
       setStrange(undefined)
-      form.reset({ mm: '' as never })
+      clear()
     }
   }
-  const shown = (mm: number): number => (isMetric ? mm : mmToInches(mm))
   const { form, submit, saving } = useCheckedForm(
     object({
       mm: neededNumber({
@@ -108,7 +111,7 @@ function MeasureMm({ report, part }: Props) {
       }),
     }),
     { mm: '' },
-    async ({ mm: typed }) => {
+    async ({ mm: typed }, { reset }) => {
       const mm = isMetric ? typed : inchesToMm(typed)
       const before = outlook?.entries.findLast((one) => one.mm !== undefined)
       rememberTool(tool)
@@ -117,12 +120,13 @@ function MeasureMm({ report, part }: Props) {
         hasGrownBack(law, { mm: before.mm, by: before.by ?? 'ruler' }, { mm, by: tool })
       )
         setStrange({ mm, by: tool })
-      else await write({ mm, by: tool })
+      else await write({ mm, by: tool }, () => reset({ mm: '' as never }))
     },
   )
-  const [fitNew, isFitting] = useOnce(() => write({ isNew: true }))
+  const clear = (): void => form.reset({ mm: '' as never })
+  const [fitNew, isFitting] = useOnce(() => write({ isNew: true }, clear))
   const [answer, isAnswering] = useOnce(async (isNew: boolean) => {
-    if (strange) await write({ ...strange, ...(isNew && { isNew: true }) })
+    if (strange) await write({ ...strange, ...(isNew && { isNew: true }) }, clear)
   })
   return (
     <form

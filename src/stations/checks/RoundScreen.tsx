@@ -1,8 +1,10 @@
 import { useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link } from 'react-router'
+import { bikeHas } from '../../core/checks/bike-has.ts'
 import { itemOf, type ItemId } from '../../core/checks/items.ts'
 import { minutesOf } from '../../core/checks/sheets.ts'
+import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { CHECK_RESULTS, type CheckResult } from '../../core/log/kinds/check.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import type { RoundState } from '../../core/strategy/facts/rounds.ts'
@@ -12,6 +14,7 @@ import { benchToggled, useScreen, useSend } from '../../ui/screen-state.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { AREA_NAMES, OCCASION_NAMES, RESULT_NAMES, sayOccasion } from '../../ui/words/checks/check-words.ts'
 import { ITEM_NAMES } from '../../ui/words/checks/item-names.ts'
+import { howOn } from '../../ui/words/checks/item-talk.ts'
 import { ITEM_WORDS } from '../../ui/words/checks/item-words.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { CheckDrawing } from './CheckDrawing.tsx'
@@ -51,13 +54,13 @@ function Answers({ onAnswer }: { readonly onAnswer: (result: CheckResult) => voi
 }
 
 /** How one item is looked at, what passes, and what to do if it does not. */
-function HowTo({ item, motor }: { readonly item: ItemId; readonly motor: boolean }) {
+function HowTo({ item, entry }: { readonly item: ItemId; readonly entry: BikeEntry }) {
   const { how, passes, fails, care, drawing, goOn } = ITEM_WORDS[item]
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-x-10 gap-y-4 max-sm:grid-cols-1">
       <div className="flex max-w-[44rem] flex-col gap-3 text-[1.1rem]">
         <ol className="list-decimal pl-6 leading-snug">
-          {how.map((step) => (
+          {howOn(how, bikeHas(entry)).map((step) => (
             <li key={step} className="mb-1">
               {step}
             </li>
@@ -72,7 +75,7 @@ function HowTo({ item, motor }: { readonly item: ItemId; readonly motor: boolean
           {fails} The maker’s figures come first.
         </p>
         {care && <CautionNote>{care}</CautionNote>}
-        {motor && (item === 'chain' || item === 'cranks') && (
+        {entry.motor !== 'none' && (item === 'chain' || item === 'cranks') && (
           <CautionNote>Electric bike: power off and battery out first.</CautionNote>
         )}
         {goOn && (
@@ -96,7 +99,7 @@ interface Props {
 export function RoundScreen({ hand, round, onLeave }: Props) {
   const { record, undo } = useOpenLog()
   const send = useSend()
-  const { bike, name, motor } = hand.report.bike.entry
+  const { bike, name } = hand.report.bike.entry
   const [chosen, setChosen] = useState<ItemId>()
   const [finding, setFinding] = useState<'watch' | 'fail'>()
   // Large type, and the screen kept awake, for as long as the round goes on; then as it was before.
@@ -159,7 +162,7 @@ export function RoundScreen({ hand, round, onLeave }: Props) {
       ) : (
         <Answers onAnswer={answer} />
       )}
-      <HowTo item={item} motor={motor !== 'none'} />
+      <HowTo item={item} entry={hand.report.bike.entry} />
       {(itemOf(item).measures ?? []).map((part) => (
         <MeasureThickness key={part} report={hand.report} part={part} />
       ))}
@@ -180,7 +183,7 @@ export function RoundScreen({ hand, round, onLeave }: Props) {
                 </span>
                 <Button className="min-h-12" onClick={() => setChosen(id)}>
                   {check ? 'Look again' : 'Look now'}
-                  <span className="sr-only">: {ITEM_NAMES[id]}</span>
+                  <span className="sr-only"> {ITEM_NAMES[id]}</span>
                 </Button>
               </li>
             )

@@ -58,7 +58,7 @@ export function SheetList({ hand, onStart }: Props) {
               </span>
               <Button className="max-sm:px-3" onClick={() => onStart(occasion, items)}>
                 {waits ? 'Go on' : 'Start'}
-                <span className="sr-only">: {OCCASION_NAMES[occasion]}</span>
+                <span className="sr-only"> {OCCASION_NAMES[occasion]}</span>
               </Button>
             </li>
           )
@@ -79,7 +79,7 @@ export function TimePick({ hand, minutes: asked, onStart }: Props & { readonly m
     <Section
       id="short"
       title={`I have ${minutes} minutes`}
-      note="Picked by how bad it is to overlook each, times how long nobody looked."
+      note="What matters most comes first: how bad a fault would be, and how long ago you looked."
     >
       <Choice
         legend="Minutes"

@@ -108,13 +108,13 @@ function BoltLine({
       </span>
       <span className="flex flex-wrap gap-x-3">
         <Button className="text-sm" onClick={() => tighten(false)}>
-          Tight<span className="sr-only">: {name}</span>
+          Tight<span className="sr-only"> {name}</span>
         </Button>
         <Button className="text-sm" onClick={() => tighten(true)}>
-          It was loose<span className="sr-only">: {name}</span>
+          It was loose<span className="sr-only"> {name}</span>
         </Button>
         <Button look="link" className="min-h-11 text-sm" onClick={onEdit}>
-          change<span className="sr-only">: {name}</span>
+          change<span className="sr-only"> {name}</span>
         </Button>
       </span>
     </li>

@@ -53,7 +53,7 @@ function OneOutlook({ one, onMeasure }: { readonly one: WearingOutlook; readonly
       <WearRoad one={one} />
       <Button className="justify-self-start" onClick={onMeasure}>
         {isByDays ? 'Look' : 'Measure'}
-        <span className="sr-only">: {WEARING_NAMES[part]}</span>
+        <span className="sr-only"> {WEARING_NAMES[part]}</span>
       </Button>
     </li>
   )

@@ -56,7 +56,7 @@ function Row({ state, chain, slip }: RowProps) {
         </span>
         <span className="text-right whitespace-nowrap">
           {used ? meaning.value : 'left out'}{' '}
-          <span className="block text-sm text-steel">{used ? meaning.spread : ''}</span>
+          <span className="block text-sm whitespace-normal text-steel">{used ? meaning.spread : ''}</span>
         </span>
       </label>
     </li>

@@ -168,7 +168,7 @@ export default function School() {
                   </span>
                 </span>
                 <Button onClick={() => open(one)}>
-                  Practise<span className="sr-only">: {skillName(one)}</span>
+                  Practise<span className="sr-only"> {skillName(one)}</span>
                 </Button>
               </li>
             ))}

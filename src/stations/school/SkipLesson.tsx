@@ -4,7 +4,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayChance, sayCount, sayFigure, sayLimit } from '../../ui/words/numbers.ts'
+import { sayChance, sayCount, sayFigure } from '../../ui/words/numbers.ts'
 import type { LessonProps } from './lesson-props.ts'
 
 /** Prices of the story, in any money: a cassette, and fitting one afterwards once more. */
@@ -77,8 +77,8 @@ export function SkipLesson({ seed, onNext, onLeave }: LessonProps) {
         {tool && <li>The cog-check tool says {tool === 'pass' ? 'good' : 'worn out'}.</li>}
         <li>
           {nextChain === 0
-            ? 'A new chain is to go on.'
-            : `A chain from the hook is to go on; it reads ${sayLimit(nextChain)} %.`}
+            ? 'You want to fit a new chain.'
+            : `You want to fit a chain from the hook; it reads ${sayFigure(nextChain)} %.`}
         </li>
         <li>A cassette costs {CASSETTE}.</li>
       </ul>

@@ -1,7 +1,7 @@
 import type { CheckEntry } from '../../core/log/kinds/check.ts'
 import { STATIONS } from '../places.ts'
 import { sayFindingBy, RESULT_NAMES } from '../words/checks/check-words.ts'
-import { ITEM_NAMES } from '../words/checks/item-names.ts'
+import { sayItem } from '../words/checks/item-names.ts'
 import { sayCount } from '../words/numbers.ts'
 import { bikeName, type KindWords } from './kind-words.ts'
 
@@ -12,7 +12,7 @@ export const check: KindWords<CheckEntry> = {
   say: (entry, garage, units) => {
     const { bike, item, result, note } = entry
     const by = result === 'fail' ? `, ${sayFindingBy(entry, units, entry.at)}` : ''
-    return `${bikeName(garage, bike)}, ${ITEM_NAMES[item]}: ${RESULT_NAMES[result].toLowerCase()}${by}${note ? `. ${note}` : ''}`
+    return `${bikeName(garage, bike)}, ${sayItem(item)}: ${RESULT_NAMES[result].toLowerCase()}${by}${note ? `. ${note}` : ''}`
   },
   fields: [],
   writtenAt: { to: STATIONS.checks.path, label: 'Check the bike' },

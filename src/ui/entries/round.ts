@@ -1,5 +1,5 @@
 import type { RoundEntry } from '../../core/log/kinds/round.ts'
-import { sayOccasion } from '../words/checks/check-words.ts'
+import { saySheetToDo } from '../words/checks/check-words.ts'
 import { sayCount } from '../words/numbers.ts'
 import { bikeName, type KindWords } from './kind-words.ts'
 
@@ -8,6 +8,6 @@ export const round: KindWords<RoundEntry> = {
   name: 'round',
   step: (count) => sayCount(count, 'round'),
   say: ({ bike, occasion, items, isEnded }, garage) =>
-    `${bikeName(garage, bike)}, checks ${sayOccasion(occasion)}, ${sayCount(items.length, 'thing')} to look at${isEnded ? ', ended' : ''}`,
+    `${bikeName(garage, bike)}, ${saySheetToDo({ occasion })}: ${sayCount(items.length, 'thing')} to look at${isEnded ? ', ended' : ''}`,
   fields: [],
 }

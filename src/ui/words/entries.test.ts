@@ -38,6 +38,63 @@ describe('an entry in a few words', () => {
       { kind: 'odometer', at: noon(1, 6), bike: 'heron', km: 1200, restarted: true },
       'Heron’s bike computer at 1 200 km, count restarted',
     ],
+    [
+      {
+        kind: 'check',
+        at: noon(1, 6),
+        bike: 'heron',
+        item: 'brake-rear',
+        result: 'fail',
+        act: 'stop',
+        note: 'Air in it.',
+      },
+      'Heron, rear brake: fail, stop riding. Air in it.',
+    ],
+    [{ kind: 'check', at: noon(1, 6), bike: 'heron', item: 'frame', result: 'pass' }, 'Heron, frame: pass'],
+    [
+      {
+        kind: 'round',
+        at: noon(1, 6),
+        round: 'r',
+        bike: 'heron',
+        occasion: 'monthly',
+        began: noon(1, 6),
+        items: ['frame'],
+      },
+      'Heron, monthly round: 1 thing to look at',
+    ],
+    [
+      { kind: 'thickness', at: noon(1, 6), bike: 'heron', part: 'pads-front', mm: 3.42, by: 'caliper' },
+      'Heron, disc pads, front: 3.4 mm, caliper',
+    ],
+    [
+      { kind: 'thickness', at: noon(1, 6), bike: 'heron', part: 'sealant-rear', isDry: true },
+      'Heron, sealant, rear: dry',
+    ],
+    [
+      {
+        kind: 'fastener',
+        at: noon(1, 6),
+        bike: 'heron',
+        fastener: 'a',
+        name: 'Stem',
+        valuesNm: [5, 4.5],
+        joint: 'grease',
+      },
+      'Heron, Stem: 4.5 N m, grease',
+    ],
+    [
+      { kind: 'tightened', at: noon(1, 6), bike: 'heron', fastener: 'a', wasLoose: true },
+      'Heron, a bolt: tightened by feel, it was loose',
+    ],
+    [
+      { kind: 'lesson', at: noon(1, 6), answer: { about: 'teeth', truth: 0.4, word: 'swap' } },
+      'lesson on teeth: said swap, true 0.40 %',
+    ],
+    [
+      { kind: 'school-use', at: noon(1, 6), readings: true, looks: true },
+      'lessons are used for readings and looks at teeth',
+    ],
     [ruleReading(1, 6, 305.5), 'Chain 1 of Heron measured with rule: 24 pitches, 305.5 mm'],
     [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: false }, 'a reading left out'],
     [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: true }, 'a reading counted again'],

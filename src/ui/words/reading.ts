@@ -29,19 +29,21 @@ export function sayAsRead(reading: Reading, units: Units): string {
 /** What a reading means for the chain alone: a figure with its spread, or a bound. The gauge's own bias is off. */
 export function sayMeaning(taken: TakenReading): { readonly value: string; readonly spread: string } {
   const { reading } = taken
-  const evidence = evidenceOf(reading)
+  const evidence = evidenceOf(reading, taken.noise)
   const bias = biasOf(taken)
+  // What the rider's own lessons say of it is said to be theirs.
+  const isOwn = taken.noise !== undefined
   if (reading.instrument === 'ring-lift' || reading.instrument === 'side-play')
     return { value: 'a hint', spread: '' }
   if (evidence.form === 'value')
     return {
       value: sayFigure(evidence.value - bias.b),
-      spread: `±${sayFigure(1.645 * Math.hypot(evidence.sd, bias.sb))}`,
+      spread: `±${sayFigure(1.645 * Math.hypot(evidence.sd, bias.sb))}${isOwn ? ', by your lessons' : ''}`,
     }
   const [low, high] = [evidence.low - bias.b, evidence.high - bias.b]
   const play =
     Math.abs(bias.b) >= 0.01
-      ? `${sayFigure(bias.b)} off for ${taken.tool === undefined ? 'play' : 'this tool'}`
+      ? `${sayFigure(bias.b)} off for ${isOwn ? 'how you read' : taken.tool === undefined ? 'play' : 'this tool'}`
       : ''
   if (!Number.isFinite(low)) return { value: `under ${sayFigure(high)}`, spread: play }
   if (!Number.isFinite(high)) return { value: `over ${sayFigure(low)}`, spread: play }

@@ -33,7 +33,7 @@ export function toolBiases(garage: Garage, except?: ReadonlySet<PartId>): Map<To
   // Readings of no tool go by how this rider reads such an instrument, under the instrument's name.
   const loose = [...own].map(([instrument, { bias, noise }]) => {
     const known: LearnedBias = { ...bias, noise, zeroings: 0, meetings: 0 }
-    return [instrument as ToolId, known] as const
+    return [instrument, known] as const
   })
   if (garage.tools.size === 0) return new Map(loose)
   const instruments = new Map<string, Instrument>()

@@ -5,7 +5,7 @@ import type { BikeId, IsoTime } from '../../log/entry.ts'
 import type { BikeState, Garage } from '../../log/garage.ts'
 import { checkKey, type CheckEntry } from '../../log/kinds/check.ts'
 import { thicknessKey } from '../../log/kinds/thickness.ts'
-import { addDays, daysBetween } from '../../units/days.ts'
+import { daysBetween, isStillToCome } from '../../units/days.ts'
 import { visitsOf } from './advice.ts'
 import { isRenewedSince, jobOfItem } from './item-jobs.ts'
 
@@ -18,14 +18,13 @@ export interface OpenFinding {
   readonly isDue: boolean
 }
 
-/** A device's clock may be a little ahead; what is later than that is dated in the future by mistake. */
-const isAhead = (at: IsoTime, now: IsoTime): boolean => at > addDays(now, 1)
-
 /** The last check of each item of a bike, those dated in the future left out. */
 export function lastChecks(garage: Garage, bike: BikeId, now: IsoTime): ReadonlyMap<ItemId, CheckEntry> {
   return new Map(
     ITEM_IDS.flatMap((item) => {
-      const last = garage.listed.check.get(checkKey(bike, item))?.findLast(({ at }) => !isAhead(at, now))
+      const last = garage.listed.check
+        .get(checkKey(bike, item))
+        ?.findLast(({ at }) => !isStillToCome(at, now))
       return last ? [[item, last] as const] : []
     }),
   )
@@ -34,7 +33,7 @@ export function lastChecks(garage: Garage, bike: BikeId, now: IsoTime): Readonly
 /** Checks of a bike that are dated in the future: they do not count until their day is corrected. */
 export const checksAhead = (garage: Garage, bike: BikeId, now: IsoTime): readonly CheckEntry[] =>
   ITEM_IDS.flatMap((item) =>
-    (garage.listed.check.get(checkKey(bike, item)) ?? []).filter(({ at }) => isAhead(at, now)),
+    (garage.listed.check.get(checkKey(bike, item)) ?? []).filter(({ at }) => isStillToCome(at, now)),
   )
 
 /** Items that were answered "not on this bike". */
@@ -53,7 +52,7 @@ export function sinceLooked(
     (part) => garage.listed.thickness.get(thicknessKey(entry.bike, part))?.at(-1)?.at ?? [],
   )
   const at = [last.get(item)?.at, ...measured]
-    .filter((one) => one !== undefined && one <= now)
+    .filter((one) => one !== undefined && !isStillToCome(one, now))
     .sort()
     .at(-1)
   return at === undefined

@@ -6,7 +6,7 @@ import { sayWearing, type WearingLife, type WearingSaid } from '../../checks/wea
 import type { IsoTime } from '../../log/entry.ts'
 import type { BikeState, Garage, Ride } from '../../log/garage.ts'
 import { thicknessKey, type ThicknessEntry } from '../../log/kinds/thickness.ts'
-import { addDays, daysBetween } from '../../units/days.ts'
+import { addDays, daysBetween, isStillToCome } from '../../units/days.ts'
 import type { WearDistance } from '../../wear/part-grid.ts'
 import type { RidingPlan } from '../../exposure/riding-plan.ts'
 
@@ -148,7 +148,7 @@ function outlookOf(
 export const wearingOf = (garage: Garage, road: Road): readonly WearingOutlook[] =>
   WEARING_PARTS.flatMap((part) => {
     const entries = (garage.listed.thickness.get(thicknessKey(road.bike.entry.bike, part)) ?? []).filter(
-      ({ at }) => at <= road.now,
+      ({ at }) => !isStillToCome(at, road.now),
     )
     return entries.length > 0 ? (outlookOf(road, part, entries) ?? []) : []
   })

@@ -74,8 +74,14 @@ export const BRAKE_WORDS = {
   'brake-lines': {
     how: [
       'Follow each from lever to brake.',
-      'Cable: no frayed strand, no kink, no rust at the ends of the housing.',
-      'Hose: no wet spot at the lever, the caliper or along it. Pull the lever and hold it half a minute.',
+      {
+        needs: 'brake-cable',
+        say: 'Cable: no frayed strand, no kink, no rust at the ends of the housing.',
+      },
+      {
+        needs: 'hydraulic',
+        say: 'Hose: no wet spot at the lever, the caliper or along it. Pull the lever and hold it half a minute.',
+      },
     ],
     passes: 'No strand broken, nothing wet, the lever does not sink while it is held.',
     fails: 'A frayed cable or a leak: a qualified mechanic before it is ridden.',

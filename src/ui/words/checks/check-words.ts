@@ -95,7 +95,7 @@ const TO_DO: Readonly<Record<Occasion, string>> = {
 export const sayOccasion = (occasion: Occasion): string => `the ${TO_DO[occasion]}`
 
 /** A sheet as something to do, in a calendar's line. */
-export const saySheetToDo = ({ occasion }: SheetDue): string => TO_DO[occasion]
+export const saySheetToDo = ({ occasion }: Pick<SheetDue, 'occasion'>): string => TO_DO[occasion]
 
 /** By when a finding should be seen to. */
 export function sayFindingBy(

@@ -13,7 +13,8 @@ export const FRAME_WORDS = {
   post: {
     how: [
       'Scratches above the clamp show that it slipped.',
-      'Once a year: mark the height, pull it out, clean and grease it. Carbon: carbon paste, no grease.',
+      'Once a year: mark the height, pull it out, clean and grease it.',
+      { needs: 'carbon', say: 'Carbon: carbon paste, no grease.' },
     ],
     passes: 'It does not slip or creak, and the mark for the least depth is inside the frame.',
     fails: 'Clean, grease or paste, tighten to the value. Stuck fast: a mechanic.',
@@ -22,7 +23,7 @@ export const FRAME_WORDS = {
     how: [
       'Wipe it and look along every tube and round every joint, with a lamp.',
       'Underneath, behind the head tube, at the chainstays, round the bottom bracket.',
-      'Carbon: tap along it with a coin; a dull spot is suspect.',
+      { needs: 'carbon', say: 'Carbon: tap along it with a coin; a dull spot is suspect.' },
     ],
     passes: 'No crack, no bulge, no line in the paint that comes back after wiping.',
     fails: 'A crack: stop riding. A qualified mechanic looks at it.',
@@ -119,7 +120,8 @@ export const FRAME_WORDS = {
   grease: {
     how: [
       'Grease is the barrier: seat post, headset, axles, pedal threads, bolts.',
-      'Carbon: carbon paste in place of grease. Oil on the seals.',
+      { needs: 'carbon', say: 'Carbon: carbon paste in place of grease.' },
+      'Oil on the seals.',
       'Renew or flush exposed cables. Change to wet lube.',
     ],
     passes: 'All threads and posts greased, seals oiled.',

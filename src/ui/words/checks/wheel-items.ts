@@ -32,9 +32,12 @@ const hub: ItemWords = {
 }
 const axle: ItemWords = {
   how: [
-    'Through axle: turn it by hand the way it closes. It must not move.',
-    'Quick release: the lever is hard to close from half way, marks the palm, and cannot be turned once it is shut.',
-    'Nuts: put a spanner on both.',
+    { needs: 'through-axle', say: 'Through axle: turn it by hand the way it closes. It must not move.' },
+    {
+      needs: 'quick-release',
+      say: 'Quick release: the lever is hard to close from half way, marks the palm, and cannot be turned once it is shut.',
+    },
+    { needs: 'nuts', say: 'Nuts: put a spanner on both.' },
   ],
   passes: 'It is shut and tight, the lever lies along the fork or the stay, the wheel sits straight.',
   fails: 'Close it as it should be. If it does not hold: do not ride it.',
