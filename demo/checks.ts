@@ -11,7 +11,7 @@ export const BUILDS: Readonly<
   Record<string, Required<Pick<BikeEntry, 'brakes'>> & { readonly build: Build }>
 > = {
   heron: {
-    brakes: 'rim',
+    brakes: 'disc',
     build: { suspension: false, tyres: 'tubes', carbon: false, axles: 'quick-release', brakeLine: 'cable' },
   },
   quarry: {
@@ -78,14 +78,14 @@ export function checks(diary: Diary): void {
   const heron = { speeds: 11, shifting: 'cable', motor: 'none' } as const
   round(diary, STORY_DAYS - 52, 'heron', 'monthly', itemsFor('monthly', 'heron', heron))
   round(diary, STORY_DAYS - 19, 'heron', 'monthly', itemsFor('monthly', 'heron', heron), {
-    'rim-rear': { result: 'watch', byKm: 600, note: 'The wear groove is shallow.' },
+    'rotor-rear': { result: 'watch', byKm: 600, note: 'A groove; a nail just slides over it.' },
     'gear-cable': { result: 'fail', act: 'soon', byKm: 800, note: 'One strand loose at the clamp.' },
   })
-  measured(diary, 'heron', 'rim-pads-rear', 'ruler', STORY_DAYS - 300, {
-    [STORY_DAYS - 200]: 4.2,
-    [STORY_DAYS - 110]: 3.6,
-    [STORY_DAYS - 52]: 3,
-    [STORY_DAYS - 19]: 2.6,
+  measured(diary, 'heron', 'pads-rear', 'caliper', STORY_DAYS - 300, {
+    [STORY_DAYS - 200]: 3.95,
+    [STORY_DAYS - 110]: 3.72,
+    [STORY_DAYS - 52]: 3.53,
+    [STORY_DAYS - 19]: 3.44,
   })
   const kite = { speeds: 9, shifting: 'cable', motor: 'mid-drive' } as const
   round(diary, STORY_DAYS - 25, 'kite', 'monthly', itemsFor('monthly', 'kite', kite), {

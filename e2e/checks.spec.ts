@@ -47,11 +47,12 @@ test('the monthly round by keyboard: a crack stops the bike, and reaches Today, 
   await expect(answerOf(page)).toHaveText('Axle, rear')
   await expectAccessible(page)
 
-  // Rim brakes and a cable: no pads, no rotor, no sealant, no motor.
+  // Discs, a gear cable, tubes: no rim pads, no sealant, no motor, no suspension.
   await page.getByText('All of the round:').click()
   const all = page.getByRole('list', { name: 'All of the round' })
-  await expect(all).toContainText('Rim brake pads, rear')
-  for (const absent of ['Disc pads', 'Rotor', 'Sealant', 'Motor']) await expect(all).not.toContainText(absent)
+  await expect(all).toContainText('Disc pads, rear')
+  for (const absent of ['Rim brake pads', 'Braking rim', 'Sealant', 'Motor', 'Suspension'])
+    await expect(all).not.toContainText(absent)
 
   let left = await toGo(page)
   expect(left).toBeGreaterThan(30)

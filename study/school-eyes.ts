@@ -11,7 +11,7 @@ import { madeUpCassette } from './made-up-teeth.ts'
 const SHIFT_SD = 0.1
 const [SPREAD, SPREAD_LOG_SD] = [0.15, 0.4]
 const OFTEN = 0.5
-/** Without lessons an eye has to be taken for so wide, %, that its intervals hold what they claim. */
+/** An eye that nobody knows, taken to be twice as unsure as a new one, %. */
 const DOUBTED = { shift: 0, sd: 0.3 } as const
 
 /** How looks by riders with eyes of their own are heard, over many cassettes. */
@@ -23,7 +23,7 @@ export interface HeardEyes {
   readonly cogs: number
 }
 
-/** Looks heard as a new eye's; as one's that nobody knows, so wide that the intervals hold; after some lessons; with the eye itself known. */
+/** Looks heard as a new eye's; as one taken to be twice as unsure; after some lessons; with the eye itself known. */
 export type Hearing = 'new-eye' | 'doubted' | 'lessons' | 'known'
 
 type Eye = NonNullable<ReturnType<typeof ownEye>>

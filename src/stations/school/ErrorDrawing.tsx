@@ -1,6 +1,6 @@
 import type { OwnError } from '../../core/school/own-error.ts'
 
-const [WIDE, HIGH, MIDDLE, REACH] = [280, 56, 140, 0.3]
+const [WIDE, HIGH, MIDDLE, REACH] = [280, 60, 140, 0.3]
 
 /** A rider's shift as a mark beside the truth, with how surely it is known, and how far single readings scatter. */
 export function ErrorDrawing({ error: { shift, shiftSd, spread } }: { readonly error: OwnError }) {

@@ -50,7 +50,7 @@ export function GaugeBench({ setup, put, onMove }: Props) {
         aria-valuemax={links - 1}
         aria-valuenow={((put.from % links) + links) % links}
         aria-valuetext={`${((put.from % links) + links) % links} links from the joining link`}
-        className="w-full min-w-[34rem] cursor-ew-resize touch-pan-y outline-offset-2 select-none focus-visible:outline-3 focus-visible:outline-petrol"
+        className={`w-full ${span > 12 ? 'min-w-[34rem]' : 'min-w-[22rem]'} cursor-ew-resize touch-pan-y outline-offset-2 select-none focus-visible:outline-3 focus-visible:outline-petrol`}
         onKeyDown={key}
         onPointerDown={(event) => {
           dragged.current = 0

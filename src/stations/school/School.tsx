@@ -98,29 +98,32 @@ function OwnErrors({ skills }: { readonly skills: readonly SkillDue[] }) {
   )
 }
 
+/** A skill within a sentence. */
+const within = (skill: Skill): string => skillName(skill).toLowerCase().replace('?', '')
+
 function sayFirst(skills: readonly SkillDue[], now: string): { answer: string; detail: string } {
   const [first] = skills
   if (!first) return { answer: 'Nothing to practise.', detail: '' }
   const due = skills.filter(({ isDue }) => isDue)
   if (skills.every(({ lessons }) => lessons === 0))
     return {
-      answer: `Practise first: ${skillName(first.skill).toLowerCase()}.`,
+      answer: `Practise first: ${within(first.skill)}.`,
       detail: 'A lesson takes a minute. You read a made-up chain; then you see how long it really is.',
     }
   if (due.length > 0)
     return {
-      answer: `Practise today: ${skillName(first.skill).toLowerCase()}.`,
+      answer: `Practise today: ${within(first.skill)}.`,
       detail: `${sayCount(due.length, 'thing')} to practise. A lesson takes a minute.`,
     }
   const fresh = skills.find(({ lessons }) => lessons === 0)
   if (fresh)
     return {
-      answer: `Not practised yet: ${skillName(fresh.skill).toLowerCase()}.`,
+      answer: `Not practised yet: ${within(fresh.skill)}.`,
       detail: skillTalk(fresh.skill),
     }
   return {
     answer: 'Nothing to practise today.',
-    detail: first.due ? `Next: ${skillName(first.skill).toLowerCase()}, ${sayDay(first.due, now)}.` : '',
+    detail: first.due ? `Next: ${within(first.skill)}, ${sayDay(first.due, now)}.` : '',
   }
 }
 

@@ -82,7 +82,7 @@ export function Dial({ percent }: { readonly percent: number }) {
   const at = (value: number, radius: number): string =>
     `${120 + radius * Math.sin(angle(value))} ${110 - radius * Math.cos(angle(value))}`
   return (
-    <svg viewBox="0 0 240 180" aria-hidden="true" className="w-full max-w-[18rem]">
+    <svg viewBox="0 0 240 204" aria-hidden="true" className="w-full max-w-[18rem]">
       <circle cx={120} cy={110} r={88} className="fill-raised stroke-ink" strokeWidth={3} />
       {Array.from({ length: 25 }, (_, i) => {
         const value = i / 20

@@ -38,7 +38,7 @@ const wearing = (...drafts: readonly EntryDraft[]) => {
   return one
 }
 const measured = (month: number, day: number, more: object): EntryDraft =>
-  ({ kind: 'thickness', at: noon(month, day), bike: 'heron', part: 'pads-front', ...more }) as EntryDraft
+  ({ kind: 'thickness', at: noon(month, day), bike: 'heron', part: 'pads-front', ...more })
 
 describe('sheets in words', () => {
   test.each<readonly [DueWhy, string]>([
