@@ -37,8 +37,13 @@ const wearing = (...drafts: readonly EntryDraft[]) => {
   if (!one) throw new Error('nothing wears')
   return one
 }
-const measured = (month: number, day: number, more: object): EntryDraft =>
-  ({ kind: 'thickness', at: noon(month, day), bike: 'heron', part: 'pads-front', ...more })
+const measured = (month: number, day: number, more: object): EntryDraft => ({
+  kind: 'thickness',
+  at: noon(month, day),
+  bike: 'heron',
+  part: 'pads-front',
+  ...more,
+})
 
 describe('sheets in words', () => {
   test.each<readonly [DueWhy, string]>([
