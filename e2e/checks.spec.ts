@@ -85,7 +85,7 @@ test('the monthly round by keyboard: a crack stops the bike, and reaches Today, 
   await sheet.getByRole('checkbox', { name: /Fork/ }).uncheck()
   await sheet.getByRole('button', { name: 'Save the sheet' }).click()
   await expect(page.getByRole('region', { name: 'What was found' })).toContainText(
-    'Fork: Failed the check: A line in the paint at the crown.',
+    'Fork: Failed the check. A line in the paint at the crown.',
   )
   await expect(page.getByRole('region', { name: 'Not done, and why' })).toContainText('Fork')
   await expect(page.getByRole('region', { name: 'Take care' })).toContainText(

@@ -14,7 +14,7 @@ const RULE_SPAN_MM = 304.8
 const INSTRUMENT_SHARE = 0.5
 
 /** What an instrument's noise is in %, over the span it is usually read. */
-function noiseOf(instrument: Instrument): number {
+export function noiseOf(instrument: Instrument): number {
   const { noise } = INSTRUMENTS[instrument]
   return 'percent' in noise ? noise.percent : (100 * noise.mm) / RULE_SPAN_MM
 }

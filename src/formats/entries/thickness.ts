@@ -8,6 +8,7 @@ export const thicknessSchema = entry('thickness', {
   part: oneOf(WEARING_PARTS),
   isNew: flag().oneOf([true]).optional(),
   mm: amount(THICKNESS_BOUNDS.mm).optional(),
+  limitMm: amount(THICKNESS_BOUNDS.mm).optional(),
   by: maybeOneOf(THICKNESS_TOOLS),
   isDry: flag().optional(),
 })

@@ -16,6 +16,7 @@ import {
   WEARING_NAMES,
 } from '../../ui/words/checks/wearing-words.ts'
 import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { OwnLimit } from './OwnLimit.tsx'
 import { MeasureThickness } from './MeasureThickness.tsx'
 import type { ChecksInHand } from './use-checks.ts'
 import { WearRoad } from './WearRoad.tsx'
@@ -106,6 +107,9 @@ export function Wearing({ hand }: { readonly hand: ChecksInHand }) {
         {measuring && (
           <div className="flex flex-col gap-4">
             <MeasureThickness key={measuring} report={hand.report} part={measuring} />
+            {lawOf(measuring).gets !== 'older' && (
+              <OwnLimit key={`limit ${measuring}`} report={hand.report} part={measuring} />
+            )}
             {lawOf(measuring).gets !== 'older' && (
               <CautionNote>
                 Fingers out of a turning wheel. Pads and rotors: alcohol only, a cloth used for nothing else.

@@ -251,6 +251,21 @@ describe('the station', () => {
     expect(log.entries().findLast(({ kind }) => kind === 'thickness')).toMatchObject({ mm: 5, isNew: true })
   })
 
+  test('the maker’s limit is taken in place of the usual one; one that cannot be is refused', async () => {
+    const log = open()
+    await userEvent.click(screen.getByRole('button', { name: 'Rim wall, rear' }))
+    await userEvent.click(await screen.findByText('Its maker says another limit'))
+    const limit = screen.getByLabelText('Limit, mm')
+    await userEvent.clear(limit)
+    await userEvent.type(limit, '40')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the limit' }))
+    expect((await screen.findByRole('alert')).textContent).toMatch(/At most 5/)
+    await userEvent.clear(limit)
+    await userEvent.type(limit, '0.8')
+    await userEvent.click(screen.getByRole('button', { name: 'Save the limit' }))
+    expect(log.entries().at(-1)).toMatchObject({ kind: 'thickness', part: 'rim-rear', limitMm: 0.8 })
+  })
+
   test('what a bike has is tapped, and decides which checks there are', async () => {
     const log = open([...commuter, ride(1, 2, 400)])
     expect(screen.getByText(/Not all of it is entered/)).not.toBeNull()

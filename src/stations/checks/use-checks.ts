@@ -38,7 +38,7 @@ export function useChecks(report: BikeReport): ChecksInHand {
       last,
       since: new Map(ITEM_IDS.map((id) => [id, sinceLooked(garage, report.bike, last, id, now)])),
       itemsOf: (occasion) => itemsOfSheet(occasion, entry, gone),
-      rounds: openRounds(garage, entry.bike),
+      rounds: openRounds(garage, entry.bike, now),
       ahead: checksAhead(garage, entry.bike, now),
       gone,
       isBuildOpen: FEATURES.some((feature) => has[feature] === undefined),

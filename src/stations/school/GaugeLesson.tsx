@@ -47,7 +47,7 @@ interface Props extends LessonProps {
 
 /** A made-up chain, its elongation hidden: put the instrument on it, read it, and be told the truth. */
 export function GaugeLesson({ instrument, seed, onNext, onLeave }: Props) {
-  const { now, record } = useOpenLog()
+  const { record } = useOpenLog()
   const [setup] = useState(() => madeUpChain(instrument, seed))
   const [put, setPut] = useState<PutOn>(() => ({
     isTight: false,
@@ -65,9 +65,7 @@ export function GaugeLesson({ instrument, seed, onNext, onLeave }: Props) {
     if (done) return
     const answer = answerOf(reading, put, setup)
     setDone({ answer, reading })
-    await record([
-      { kind: 'lesson', at: new Date().toISOString() > now ? new Date().toISOString() : now, answer },
-    ])
+    await record([{ kind: 'lesson', at: new Date().toISOString(), answer }])
   })
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">

@@ -2,8 +2,8 @@ import { createEmptyCard, fsrs, Rating, type Card, type Grade } from 'ts-fsrs'
 import type { IsoTime } from '../../core/log/entry.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { LessonAnswer, LessonEntry } from '../../core/log/kinds/lesson.ts'
-import { readingSd } from '../../core/measure/instruments.ts'
 import { LESSON_INSTRUMENTS, type LessonInstrument } from '../../core/school/gauge-lesson.ts'
+import { noiseOf } from '../../core/school/rider-skill.ts'
 import { toothWord, TOOTH_WORDS } from '../../core/teeth/tooth-word.ts'
 
 /** What can be practised: an instrument, teeth, or one of the two kinds of story. */
@@ -32,7 +32,7 @@ export function gradeOf(answer: LessonAnswer): Grade {
     case 'gauge': {
       if (answer.slips.length > 0) return Rating.Again
       if (answer.read === undefined) return Rating.Good
-      const sd = readingSd({ instrument: 'rule', pitches: 24, lengthMm: 305 })
+      const sd = noiseOf(answer.instrument)
       const off = Math.abs(answer.read - answer.right)
       return off < sd / 2 ? Rating.Easy : off < sd ? Rating.Good : Rating.Hard
     }

@@ -7,11 +7,12 @@ import { bikeName, type KindWords } from './kind-words.ts'
 export const thickness: KindWords<ThicknessEntry> = {
   name: 'thickness',
   step: (count) => sayCount(count, 'thickness', 'thicknesses'),
-  say: ({ bike, part, isNew, mm, by, isDry }, garage, units) => {
+  say: ({ bike, part, isNew, mm, by, isDry, limitMm }, garage, units) => {
     const facts = [
       isNew && 'new',
       mm !== undefined && sayMm(mm, units),
       by && THICKNESS_TOOL_NAMES[by],
+      limitMm !== undefined && `limit ${sayMm(limitMm, units)}`,
       isDry !== undefined && !isNew && (isDry ? 'dry' : 'still liquid'),
     ].filter(Boolean)
     return `${bikeName(garage, bike)}, ${WEARING_NAMES[part].toLowerCase()}: ${facts.join(', ') || 'looked at'}`

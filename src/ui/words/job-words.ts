@@ -67,10 +67,13 @@ export function sayFound({ id, cogs = [] }: ProposedJob, verdict: Verdict): stri
 }
 
 /** A finding of a check as a job of the list. @param price of its parts, minor units */
-export const jobOfFinding = ({ item, note, cents: _cents, ...job }: FindingJob, price: number): VisitJob => ({
+export const jobOfFinding = (
+  { item, note, isWatched, cents: _cents, ...job }: FindingJob,
+  price: number,
+): VisitJob => ({
   ...job,
   name: ITEM_NAMES[item],
-  found: note ? `Failed the check: ${note}` : 'Failed the check.',
+  found: [isWatched ? 'To be looked at again.' : 'Failed the check.', note].filter(Boolean).join(' '),
   price,
   outcome: 'open',
 })

@@ -12,6 +12,8 @@ export interface ThicknessEntry extends EntryBase {
   /** mm; absent where it was only renewed, and of sealant. */
   readonly mm?: number
   readonly by?: ThicknessTool
+  /** The maker's limit, mm, in place of the usual one; the last word counts. */
+  readonly limitMm?: number
   /** Of sealant: whether it had dried. */
   readonly isDry?: boolean
 }

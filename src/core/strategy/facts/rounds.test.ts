@@ -37,6 +37,7 @@ describe('a round', () => {
     const [state, ...others] = openRounds(
       garageOf(check('frame', 1), round('a', 5), check('axle-rear', 5), check('frame', 6, 'watch')),
       'heron',
+      noon(3, 8),
     )
     expect(others).toEqual([])
     expect(state?.left).toEqual(['brake-rear', 'brake-front', 'axle-front'])
@@ -46,14 +47,20 @@ describe('a round', () => {
 
   test('is over when all of it was looked at, or when it was ended', () => {
     const done = ITEMS.map((item) => check(item, 6))
-    expect(openRounds(garageOf(round('a', 5), ...done), 'heron')).toEqual([])
-    expect(openRounds(garageOf(round('a', 5), round('a', 6, { isEnded: true, began: 5 })), 'heron')).toEqual(
-      [],
-    )
+    expect(openRounds(garageOf(round('a', 5), ...done), 'heron', noon(3, 8))).toEqual([])
+    expect(
+      openRounds(garageOf(round('a', 5), round('a', 6, { isEnded: true, began: 5 })), 'heron', noon(3, 8)),
+    ).toEqual([])
   })
 
   test('what was looked at before it began is looked at again', () => {
-    expect(openRounds(garageOf(check('frame', 4), round('a', 5)), 'heron')[0]?.done.size).toBe(0)
+    expect(openRounds(garageOf(check('frame', 4), round('a', 5)), 'heron', noon(3, 8))[0]?.done.size).toBe(0)
+  })
+
+  test('waits for two weeks: after that all of it is looked at again', () => {
+    const garage = garageOf(round('a', 5), check('axle-rear', 5))
+    expect(openRounds(garage, 'heron', noon(3, 18))).toHaveLength(1)
+    expect(openRounds(garage, 'heron', noon(3, 20))).toEqual([])
   })
 
   test('begun on two devices it is one round, and nothing that either found is lost', () => {
@@ -68,7 +75,7 @@ describe('a round', () => {
       Date.UTC(2026, 5, 2),
     )
     const both = mergeLogs([...base, ...here], [...base, ...there], Date.UTC(2026, 6, 1))
-    const [state, ...others] = openRounds(replay([...base, ...here, ...both.added]), 'heron')
+    const [state, ...others] = openRounds(replay([...base, ...here, ...both.added]), 'heron', noon(3, 8))
     expect(others).toEqual([])
     expect(state?.began).toBe(noon(3, 5))
     expect(state?.items).toEqual([...ITEMS, 'fork'])

@@ -4,6 +4,7 @@ import type { BikeId, IsoTime } from '../../log/entry.ts'
 import type { Garage } from '../../log/garage.ts'
 import { checkKey, type CheckEntry } from '../../log/kinds/check.ts'
 import type { RoundEntry } from '../../log/kinds/round.ts'
+import { daysBetween } from '../../units/days.ts'
 
 /** A round as it stands: several of one sheet that are open at once, on two devices, are one. */
 export interface RoundState {
@@ -47,9 +48,14 @@ function stateOf(garage: Garage, rounds: readonly RoundEntry[]): RoundState | un
   return { occasion, bike, began, items, done, left, rounds, isOver: left.length === 0 }
 }
 
+/** A round waits half done for so long, days: after that what was looked at is to be looked at again. Ours. */
+const WAITS_DAYS = 14
+
 /** A round that was begun and not ended, though something of it is left: it waits. The last one begun first. */
-export function openRounds(garage: Garage, bike: BikeId): readonly RoundState[] {
-  const begun = roundsOf(garage, bike).filter(({ isEnded }) => !isEnded)
+export function openRounds(garage: Garage, bike: BikeId, now: IsoTime): readonly RoundState[] {
+  const begun = roundsOf(garage, bike).filter(
+    ({ isEnded, began }) => !isEnded && daysBetween(began, now) <= WAITS_DAYS,
+  )
   return OCCASIONS.flatMap((occasion) => {
     // Older rounds of a sheet that were gone through are over by themselves.
     const open = begun.filter((one) => {

@@ -60,6 +60,17 @@ describe('a part that wears, by its log', () => {
     expect(pads).toMatchObject({ past: 'unknown', isGuess: false })
   })
 
+  test('its maker’s limit comes before the usual one, and tells nothing of how worn it is', () => {
+    const thin = measured(3, 28, { mm: 3.4, by: 'caliper' })
+    const own = measured(3, 29, { limitMm: 2.5 })
+    const [usual] = of(NEW, thin)
+    const [makers] = of(NEW, thin, own)
+    expect(makers?.law.limitMm).toBe(2.5)
+    expect(makers?.toLimit.p50).toBeGreaterThan(1.5 * (usual?.toLimit.p50 ?? 0))
+    expect(makers?.mm.p50).toBeCloseTo(usual?.mm.p50 ?? NaN, 6)
+    expect(of(own)).toEqual([])
+  })
+
   test('sealant goes by days, ridden or not', () => {
     const sealant = (month: number, day: number, more: Partial<ThicknessEntry>) =>
       measured(month, day, { part: 'sealant-rear', ...more })

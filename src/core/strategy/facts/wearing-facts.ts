@@ -71,6 +71,16 @@ function livesOf(law: WearingLaw, entries: readonly ThicknessEntry[], rides: rea
   }))
 }
 
+/** Whether an entry tells how worn a part is, and not only what its maker says. */
+const tells = ({ isNew, mm, isDry }: ThicknessEntry): boolean =>
+  isNew === true || mm !== undefined || isDry !== undefined
+
+/** A part's law, with its maker's limit where that was entered. */
+function lawIn(part: WearingPart, entries: readonly ThicknessEntry[]): WearingLaw {
+  const limitMm = entries.findLast((one) => one.limitMm !== undefined)?.limitMm
+  return limitMm === undefined ? lawOf(part) : { ...lawOf(part), limitMm }
+}
+
 /** A bike, the moment, and how it will be ridden. */
 interface Road {
   readonly bike: BikeState
@@ -91,7 +101,7 @@ function saidOf(
   timesAhead: number,
 ): Said {
   const distance = { ...now, wearKm: Math.round(4 * now.wearKm) / 4 }
-  const question = JSON.stringify([lives, distance, timesAhead])
+  const question = JSON.stringify([lives, distance, timesAhead, law.limitMm])
   const held = answers.get(name)
   if (held?.question === question) return held.said
   const said = sayWearing(law, lives, distance, timesAhead)
@@ -104,9 +114,9 @@ function outlookOf(
   part: WearingPart,
   entries: readonly ThicknessEntry[],
 ): WearingOutlook | undefined {
-  const law = lawOf(part)
+  const law = lawIn(part, entries)
   const { rides } = bike
-  const lives = livesOf(law, entries, rides)
+  const lives = livesOf(law, entries.filter(tells), rides)
   const life = lives.at(-1)
   if (!life) return undefined
   const isByDays = law.gets === 'older'
@@ -129,7 +139,7 @@ function outlookOf(
     daysFor(distance) <= FAR_DAYS ? addDays(now, daysFor(distance)) : undefined
   const [p10, p50, p90] = [said.toLimit.p10, said.toLimit.p50, said.toLimit.p90].map(dayOf)
   const lookDay = dayOf(said.nextLook)
-  const lookedAt = entries.at(-1)?.at
+  const lookedAt = entries.findLast(tells)?.at
   return {
     ...said,
     part,

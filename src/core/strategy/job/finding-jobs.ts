@@ -10,6 +10,8 @@ export interface FindingJob extends Pick<
 > {
   readonly item: ItemId
   readonly note?: string
+  /** It was only to be watched, and is due to be looked at again. */
+  readonly isWatched?: true
   readonly cents: number
 }
 
@@ -23,7 +25,7 @@ const WORTH_PER_HARM = 1.6
 export const findingJobs = (findings: readonly OpenFinding[]): readonly FindingJob[] =>
   findings
     .filter(({ check: { result }, isDue }) => result === 'fail' || isDue)
-    .map(({ check: { item, act, note, byKm, byDay } }) => {
+    .map(({ check: { item, result, act, note, byKm, byDay } }) => {
       const { harm, mend: [minutes, cents] = [USUAL_MINUTES, 0] } = itemOf(item)
       return {
         id: jobOfItem(item),
@@ -33,6 +35,7 @@ export const findingJobs = (findings: readonly OpenFinding[]): readonly FindingJ
         cents,
         worth: Math.round(WORTH_PER_HARM * harm),
         ...(note !== undefined && { note }),
+        ...(result === 'watch' && { isWatched: true as const }),
         ...(byKm !== undefined && { byKm }),
         ...(byDay !== undefined && { byDay }),
       }

@@ -101,7 +101,7 @@ describe('findings in words', () => {
       {
         id: 'check-brake-rear',
         name: 'Brake, rear',
-        found: 'Failed the check: No bite.',
+        found: 'Failed the check. No bite.',
         isSafety: true,
         minutes: 25,
         price: 800,
