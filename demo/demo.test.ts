@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { replay } from '../src/core/log/replay.ts'
 import { bikeReport } from '../src/core/strategy/facts/bike-report.ts'
 import { verdictOf } from '../src/core/strategy/verdict.ts'
+import { itemsOfSheet, OCCASIONS } from '../src/core/checks/sheets.ts'
 import { fittedChain } from '../src/core/log/garage.ts'
 import { checkEntry } from '../src/formats/entry-schema.ts'
 import { seededRandom } from '../src/core/stats/random.ts'
@@ -59,6 +60,41 @@ describe('the demo world', () => {
     ).toBe(true)
     expect(fittedChain(garage, 'plover')?.entry.spec).toMatchObject({ past: 'unknown' })
     expect(garage.parts.get('sparrow-cassette')?.entry.note).toMatch(/None to be had/)
+  })
+
+  test('has sheets for every bike, with what each has not left out', () => {
+    const monthly = (name: string) => itemsOfSheet('monthly', stateOf(name).report.bike.entry)
+    for (const name of garage.bikes.keys())
+      for (const occasion of OCCASIONS)
+        expect([name, occasion, itemsOfSheet(occasion, stateOf(name).report.bike.entry).length > 0]).toEqual([
+          name,
+          occasion,
+          true,
+        ])
+    const [heron, quarry, kite, sparrow, plover] = ['heron', 'quarry', 'kite', 'sparrow', 'plover'].map(
+      monthly,
+    )
+    expect(heron).toEqual(expect.arrayContaining(['pads-rear', 'gear-cable']))
+    expect(heron).not.toEqual(expect.arrayContaining(['rim-pads-rear']))
+    expect(quarry).toEqual(expect.arrayContaining(['sealant', 'shift-battery']))
+    expect(quarry).not.toContain('gear-cable')
+    expect(kite).toEqual(expect.arrayContaining(['motor', 'contacts', 'suspension']))
+    expect(sparrow).toEqual(expect.arrayContaining(['rim-front', 'rim-pads-front']))
+    for (const absent of ['hanger', 'pulleys', 'indexing', 'gear-cable', 'pads-front', 'motor'] as const)
+      expect(sparrow).not.toContain(absent)
+    // Nobody has entered what Plover has: it is asked for both kinds of brakes.
+    expect(plover).toEqual(expect.arrayContaining(['pads-front', 'rim-pads-front']))
+  })
+
+  test('has pads that are forecast with an interval and a day, and findings that wait', () => {
+    const pads = stateOf('kite').report.wearing.find(({ part }) => part === 'pads-front')
+    expect(pads?.isGuess).toBe(false)
+    expect(pads?.toLimit.p10).toBeLessThan(pads?.toLimit.p90 ?? 0)
+    expect(pads?.lookDay).toBeDefined()
+    expect(stateOf('heron').report.findings.map(({ check: { item } }) => item)).toEqual([
+      'gear-cable',
+      'rotor-rear',
+    ])
   })
 
   test('has something to say of each bike, and not the same of all', () => {
