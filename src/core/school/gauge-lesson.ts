@@ -3,7 +3,7 @@ import { INSTRUMENTS, PLACE_SD, SLACK_SHIFT } from '../measure/instruments.ts'
 import { ENTRY_WIDTH } from '../measure/likelihood.ts'
 import type { Instrument, LimitResult } from '../measure/reading.ts'
 import { seededRandom } from '../stats/random.ts'
-import { PITCH_MM } from '../units/pitch.ts'
+import { PITCH_MM, ROLLER_MM } from '../units/pitch.ts'
 
 /** Instruments that can be practised: all that are read, and no hints. */
 export const LESSON_INSTRUMENTS = [
@@ -130,7 +130,6 @@ export function caliperShown(setup: GaugeSetup, put: PutOn): { insideMm: number;
   const half = ROLLER_MM - setup.playMm
   return { insideMm: lengthMm - half, outsideMm: lengthMm + half }
 }
-const ROLLER_MM = 7.75
 
 /** What a side of a drop-in gauge does. */
 export function limitShown(setup: GaugeSetup, put: PutOn): LimitResult {

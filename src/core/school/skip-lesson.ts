@@ -1,6 +1,7 @@
 import type { WearWord } from '../log/entry.ts'
 import { seededRandom } from '../stats/random.ts'
-import { BETWEEN_WORDS, TOOTH_WORDS } from '../teeth/tooth-word.ts'
+import { NEW_EYE, TOOL_FALSE, TOOL_FINDS } from '../teeth/evidence.ts'
+import { toothWord } from '../teeth/tooth-word.ts'
 import { skipRisk, THRESHOLD_SD } from '../teeth/skip.ts'
 
 /** A story of a fresh chain on used cogs. */
@@ -13,7 +14,7 @@ export interface SkipStory {
   readonly chains: number
   /** How the teeth look. */
   readonly look: WearWord
-  /** How far the chain that is to go on has lengthened, %. */
+  /** How far the chain that will be fitted has lengthened, %. */
   readonly nextChain: number
   /** The cog-check tool; absent: nobody has one. */
   readonly tool?: 'pass' | 'condemn'
@@ -27,12 +28,6 @@ export interface SkipStory {
 export const FUTURES = 100
 /** Ways it may be that are tried; those that fit the story stay. */
 const TRIES = 4000
-const EYE_SD = 0.15
-
-/** Which word an eye says of teeth so worn. */
-function wordFor(worn: number): WearWord {
-  return TOOTH_WORDS[BETWEEN_WORDS.filter((mark) => worn >= mark).length] ?? 'spent'
-}
 
 /** How far a cog follows a chain that came off at so much, %: from methods 5, over that chain's life. */
 const FOLLOWED = 0.75
@@ -51,11 +46,11 @@ export function madeUpSkip(seed: number): SkipStory {
   const draw = (): number =>
     (FOLLOWED * lastChain + 0.06 * (chains - 1)) * Math.exp(random.normal(0, Math.hypot(0.3, 0.15)))
   const truth = draw()
-  const look = wordFor(truth + random.normal(0, EYE_SD))
+  const look = toothWord(truth + random.normal(0, NEW_EYE.sd))
   const asksTool = random.chance(0.5)
   const toolSays = (worn: number): 'pass' | 'condemn' => {
     const risk = skipRisk(worn, 0, cog)
-    return random.chance(0.6 * risk + 0.05 * (1 - risk)) ? 'condemn' : 'pass'
+    return random.chance(TOOL_FINDS * risk + TOOL_FALSE * (1 - risk)) ? 'condemn' : 'pass'
   }
   const tool = asksTool ? toolSays(truth) : undefined
   const fits: number[] = []
@@ -63,7 +58,8 @@ export function madeUpSkip(seed: number): SkipStory {
   for (let i = 0; i < TRIES && fits.length < FUTURES; i++) {
     const worn = draw()
     const isSo =
-      wordFor(worn + random.normal(0, EYE_SD)) === look && (tool === undefined || toolSays(worn) === tool)
+      toothWord(worn + random.normal(0, NEW_EYE.sd)) === look &&
+      (tool === undefined || toolSays(worn) === tool)
     if (isSo) fits.push(worn)
     else rest.push(worn)
   }

@@ -1,7 +1,7 @@
 import type { WearAnswer } from '../wear/outlook.ts'
 import type { TeethOutlook } from '../teeth/teeth-outlook.ts'
-import type { ItemId } from '../checks/items.ts'
 import type { BikeReport } from './facts/bike-report.ts'
+import { foundAtCheck, type FoundAtCheck } from './facts/check-facts.ts'
 import { factsOf, type Facts } from './facts/facts.ts'
 import { brokenLink } from './rules/broken-link.ts'
 import { RULES } from './rules/index.ts'
@@ -17,12 +17,6 @@ export interface Verdict extends Proposal {
   readonly lube?: LubeAhead
   /** What was found at a check and comes before the chain; absent where nothing did. */
   readonly found?: FoundAtCheck
-}
-
-/** Findings that are due: those for which the bike is not ridden, or those to be seen to before the next ride. */
-export interface FoundAtCheck {
-  readonly items: readonly ItemId[]
-  readonly isStop: boolean
 }
 
 /** Whether a bike needs something: its chain or teeth, or what was found at a check. */
@@ -94,19 +88,9 @@ function withAdvice(proposal: Proposal, { report }: Facts): Proposal {
     : { ...proposal, reasons: [...proposal.reasons, { kind: 'advice-due', jobs: due }] }
 }
 
-/** What was found at the checks and is due; where the bike must not be ridden, that alone. */
-function foundAtCheck({ report: { findings } }: Facts): FoundAtCheck | undefined {
-  const due = findings.filter(({ isDue }) => isDue)
-  const stop = due.filter(
-    ({ check: { result, act } }) => result === 'fail' && (act === 'stop' || act === 'mechanic'),
-  )
-  const said = stop.length > 0 ? stop : due
-  return said.length > 0 ? { items: said.map(({ check }) => check.item), isStop: stop.length > 0 } : undefined
-}
-
 /** What was found at a check and is due comes before all that is said of the chain. */
 function withFindings(proposal: Proposal, facts: Facts): Proposal & Pick<Verdict, 'found'> {
-  const found = foundAtCheck(facts)
+  const found = foundAtCheck(facts.report.findings)
   if (!found) return proposal
   return {
     ...proposal,

@@ -20,7 +20,7 @@ export type ToothEvidence =
   | { readonly kind: 'ride'; readonly result: 'held' | 'skipped'; readonly chain: number }
 
 /** How far a new eye is out, %. Methods 5. */
-const NEW_EYE = { shift: 0, sd: 0.15 } as const
+export const NEW_EYE = { shift: 0, sd: 0.15 } as const
 
 /** mm of valley to a % of conformed elongation: a guess, and how far the rider's pictures may move it. */
 export const MM_PER_PERCENT = 0.8

@@ -2,6 +2,7 @@ import { useSearchParams } from 'react-router'
 import type { ItemId } from '../../core/checks/items.ts'
 import { minutesOf, OCCASIONS, type Occasion } from '../../core/checks/sheets.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
+import { foundAtCheck } from '../../core/strategy/facts/check-facts.ts'
 import { useBikeReport, useOpenLog } from '../../session/log-context.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
@@ -31,8 +32,7 @@ const FRESH_DAYS = 30
 function sayChecks({ report, rounds }: ChecksInHand, now: string): { answer: string; detail: string } {
   const { findings, sheets, bike } = report
   const { name } = bike.entry
-  const due = findings.filter(({ isDue }) => isDue)
-  const stop = due.filter(({ check: { act } }) => act === 'stop' || act === 'mechanic')
+  const found = foundAtCheck(findings)
   const [sheet] = sheets
   const [round] = rounds
   const next = sheet
@@ -40,16 +40,7 @@ function sayChecks({ report, rounds }: ChecksInHand, now: string): { answer: str
       ? `${OCCASION_NAMES[sheet.occasion]}: due. ${sayDueWhy(sheet.why, now)}`
       : `Next: ${sayOccasion(sheet.occasion)}, ${sayDay(sheet.day, now)}.`
     : 'Before every ride: two minutes.'
-  if (due.length > 0) {
-    const said = stop.length > 0 ? stop : due
-    return {
-      answer: `${name}: ${sayFoundFirst(
-        said.map(({ check }) => check.item),
-        stop.length > 0,
-      )}`,
-      detail: next,
-    }
-  }
+  if (found) return { answer: `${name}: ${sayFoundFirst(found.items, found.isStop)}`, detail: next }
   if (round)
     return {
       answer: `${name}: ${OCCASION_NAMES[round.occasion].toLowerCase()}, half done.`,
@@ -103,9 +94,7 @@ function OneBike({ report }: { readonly report: BikeReport }) {
   const [sheet] = report.sheets
   const first = waiting?.occasion ?? (sheet?.isDue ? sheet.occasion : 'before-ride')
   const minutes = Number(params.get('minutes') ?? '') || undefined
-  const isStopped = report.findings.some(
-    ({ check: { act, result } }) => result === 'fail' && (act === 'stop' || act === 'mechanic'),
-  )
+  const isStopped = foundAtCheck(report.findings)?.isStop === true
   const all = hand.itemsOf('spring')
   const fresh = new Set(all.filter((id) => (hand.since.get(id)?.days ?? Infinity) <= FRESH_DAYS))
   return (

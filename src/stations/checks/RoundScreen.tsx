@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link } from 'react-router'
 import { bikeHas } from '../../core/checks/bike-has.ts'
@@ -10,7 +10,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import type { RoundState } from '../../core/strategy/facts/rounds.ts'
 import { Button, buttonLook } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
-import { benchToggled, useScreen, useSend } from '../../ui/screen-state.ts'
+import { useBenchMode } from '../../ui/use-bench-mode.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { AREA_NAMES, OCCASION_NAMES, RESULT_NAMES, sayOccasion } from '../../ui/words/checks/check-words.ts'
 import { ITEM_NAMES } from '../../ui/words/checks/item-names.ts'
@@ -98,18 +98,10 @@ interface Props {
 /** The round: one thing at a time, large, over the bike's outline; what is left half done waits. */
 export function RoundScreen({ hand, round, onLeave }: Props) {
   const { record, undo } = useOpenLog()
-  const send = useSend()
   const { bike, name } = hand.report.bike.entry
   const [chosen, setChosen] = useState<ItemId>()
   const [finding, setFinding] = useState<'watch' | 'fail'>()
-  // Large type, and the screen kept awake, for as long as the round goes on; then as it was before.
-  const [wasBench] = useState(useScreen((state) => state.screen.bench))
-  useEffect(() => {
-    send(benchToggled(true))
-    return () => {
-      send(benchToggled(wasBench))
-    }
-  }, [send, wasBench])
+  useBenchMode()
   const item = chosen ?? round.left[0]
   const write = useInTurn(async (result: CheckResult, note?: FindingNote) => {
     if (!item) return

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { madeUpSkip, skipFutures } from '../../core/school/skip-lesson.ts'
+import { SKIP_LIKELY } from '../../core/strategy/facts/teeth-facts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
@@ -58,7 +59,7 @@ export function SkipLesson({ seed, onNext, onLeave }: LessonProps) {
   const count = futures.skipped.filter(Boolean).length
   // Fitting the chain alone costs a cassette, and the work again, wherever it skips.
   const costs = { alone: (count / 100) * (CASSETTE + AGAIN), both: CASSETTE }
-  const appSkips = futures.p >= 0.5
+  const appSkips = futures.p >= SKIP_LIKELY
   const costOf = (skips: boolean): string => (skips ? costs.both : costs.alone).toFixed(0)
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">

@@ -136,7 +136,7 @@ export function SwapLesson({ seed, onNext, onLeave }: LessonProps) {
                 : `Yours: ${mine.mean.toFixed(1)} per 1000 km. The app’s, to ${SWAP_CHOICE_NAMES[best.choice]}: ${best.mean.toFixed(1)}.`}
               {mine !== best &&
                 Math.abs(mine.mean - best.mean) < 0.03 * best.mean &&
-                ' That is a close call.'}
+                ' The two are nearly the same.'}
             </p>
             <Costs outcomes={told.outcomes} chose={told.chose} best={best.choice} />
             <p className="text-steel">

@@ -97,3 +97,19 @@ export function openFindings(garage: Garage, bike: BikeState, now: IsoTime): rea
     })
     .sort((a, b) => weigh(b) - weigh(a) || Number(b.isDue) - Number(a.isDue))
 }
+
+/** Findings that are due: those for which the bike is not ridden, or those to be seen to before the next ride. */
+export interface FoundAtCheck {
+  readonly items: readonly ItemId[]
+  readonly isStop: boolean
+}
+
+/** What was found at the checks and is due; where the bike must not be ridden, that alone. Undefined where nothing is. */
+export function foundAtCheck(findings: readonly OpenFinding[]): FoundAtCheck | undefined {
+  const due = findings.filter(({ isDue }) => isDue)
+  const stop = due.filter(
+    ({ check: { result, act } }) => result === 'fail' && (act === 'stop' || act === 'mechanic'),
+  )
+  const said = stop.length > 0 ? stop : due
+  return said.length > 0 ? { items: said.map(({ check }) => check.item), isStop: stop.length > 0 } : undefined
+}

@@ -1,3 +1,4 @@
+import { bikeHas } from '../../checks/bike-has.ts'
 import { isWet } from '../../exposure/conditions.ts'
 import { ridesDuring, totalKm } from '../../exposure/distance.ts'
 import type { FaultFacts } from '../../faults/base-rates.ts'
@@ -38,15 +39,15 @@ function slippedOn(garage: Garage, { sprockets, chain }: BikeReport): FaultFacts
 }
 
 /** What a bike has, as far as faults go. */
-export function needsOf(garage: Garage, { bike, speeds, shifting, brakes }: BikeEntry): ReadonlySet<Need> {
-  const has = new Set<Need>()
-  // A bike with one cog has a derailleur only in name; a hub gear's cable moves nothing on the cogs.
-  if (speeds > 1 && shifting !== 'hub-gear' && shifting !== 'none') has.add('derailleur')
-  if (has.has('derailleur') && shifting === 'cable') has.add('cable')
-  if (has.has('derailleur') && shifting === 'electric') has.add('electric')
-  if (fittedParts(garage, bike, 'ring').length > 1) has.add('two-rings')
-  if (brakes !== 'rim') has.add('disc')
-  return has
+export function needsOf(garage: Garage, entry: BikeEntry): ReadonlySet<Need> {
+  const { derailleur, cable, electric, rim } = bikeHas(entry)
+  return new Set<Need>([
+    ...(derailleur ? (['derailleur'] as const) : []),
+    ...(cable ? (['cable'] as const) : []),
+    ...(derailleur && electric ? (['electric'] as const) : []),
+    ...(fittedParts(garage, entry.bike, 'ring').length > 1 ? (['two-rings'] as const) : []),
+    ...(rim ? [] : (['disc'] as const)),
+  ])
 }
 
 /** Distance since a part went on a bike that was ridden before; undefined where it may have come with the bike. */

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useState } from 'react'
 import { Link } from 'react-router'
 import {
   addMinutes,
@@ -16,7 +16,7 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { CautionNote } from '../../../ui/parts/Empty.tsx'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
 import { checksFor } from '../../../ui/places.ts'
-import { benchToggled, useScreen, useSend } from '../../../ui/screen-state.ts'
+import { useBenchMode } from '../../../ui/use-bench-mode.ts'
 import { sayHow, STEP_WORDS } from '../../../ui/words/step-words.ts'
 import { LUBE_NAMES } from '../../../ui/words/names.ts'
 import type { KeptRun } from './kept-run.ts'
@@ -42,19 +42,11 @@ interface Props {
 export function RunScreen({ kept, onChange }: Props) {
   const { garage } = useOpenLog()
   const reports = useAllReports()
-  const send = useSend()
   const nowMs = useNowMs()
   const { run, washes } = kept
   const [isEnding, setEnding] = useState(false)
   const { canAsk, ask } = useNotices()
-  // Large type, and the screen kept awake, for as long as the wash goes on; then as it was before.
-  const [wasBench] = useState(useScreen((state) => state.screen.bench))
-  useEffect(() => {
-    send(benchToggled(true))
-    return () => {
-      send(benchToggled(wasBench))
-    }
-  }, [send, wasBench])
+  useBenchMode()
   const { plan, left, slotMs } = useRest(run, nowMs)
   const change = useCallback((next: WashRun) => onChange({ ...kept, run: next }), [kept, onChange])
   const nameOf = useCallback((step: WashStep): string => sayStep(garage, washes, step), [garage, washes])
