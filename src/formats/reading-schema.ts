@@ -38,7 +38,8 @@ const limit = (instrument: Instrument) =>
     result: answer(LIMIT_RESULTS),
   }).noUnknown()
 
-const SCHEMAS: Readonly<Record<Instrument, AnyObjectSchema>> = {
+/** The fields of a reading, by its instrument. */
+export const READING_SCHEMAS: Readonly<Record<Instrument, AnyObjectSchema>> = {
   rule: length('rule'),
   strip: length('strip'),
   'caliper-pair': object({
@@ -60,8 +61,8 @@ const SCHEMAS: Readonly<Record<Instrument, AnyObjectSchema>> = {
 export function isReading(value: unknown): value is Reading {
   if (typeof value !== 'object' || value === null) return false
   const { instrument } = value as { instrument?: unknown }
-  if (typeof instrument !== 'string' || !Object.hasOwn(SCHEMAS, instrument)) return false
-  if (!SCHEMAS[instrument as Instrument].isValidSync(value, { strict: true })) return false
+  if (typeof instrument !== 'string' || !Object.hasOwn(READING_SCHEMAS, instrument)) return false
+  if (!READING_SCHEMAS[instrument as Instrument].isValidSync(value, { strict: true })) return false
   try {
     const evidence = evidenceOf(value as Reading)
     return (

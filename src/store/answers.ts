@@ -1,8 +1,8 @@
 import Dexie from 'dexie'
 import type { LogDatabase, StoredAnswer } from './database.ts'
 
-/** All kept answers together may take so much room, bytes: some fifty riders' worth. */
-const MOST_BYTES = 32_000_000
+/** All kept answers together may take so much room, bytes: those of a workshop with two hundred bikes, and their teeth. */
+const MOST_BYTES = 128_000_000
 
 /** The kept answer to just this question; undefined where there is none. */
 export const readAnswer = (database: LogDatabase, key: string): Promise<StoredAnswer | undefined> =>

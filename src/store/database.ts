@@ -71,13 +71,16 @@ async function upgradeEntries(transaction: Transaction): Promise<void> {
   await beginGeneration(transaction)
 }
 
+/** A world's database, not opened yet. */
+export const openDatabase = (world: World): LogDatabase => logDatabase(NAMES[world])
+
 /**
- * A world's database, not opened yet. Migrations are numbered, kept for good and never edited: a new shape is a new
- * number, and whenever the format of entries grows a new number upgrades those stored.
+ * A database of a log under a name, not opened yet. Migrations are numbered, kept for good and never edited: a new shape
+ * is a new number, and whenever the format of entries grows a new number upgrades those stored.
  */
-export function openDatabase(world: World): LogDatabase {
+export function logDatabase(name: string): LogDatabase {
   // Every write is on the disk before it is called written: a record is worth the few milliseconds.
-  const database = new Dexie(NAMES[world], { chromeTransactionDurability: 'strict' }) as LogDatabase
+  const database = new Dexie(name, { chromeTransactionDurability: 'strict' }) as LogDatabase
   database.version(1).stores({ entries: '++seq, &id' })
   database.version(2).stores({ kept: '&key' })
   database.version(3).stores({ forecasts: '&group' })

@@ -5,6 +5,7 @@ import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
 import type { EntryChecks } from '../formats/entry-checks.ts'
 import type { LogDatabase, StoredEntry } from './database.ts'
 import { countChange, readGeneration } from './generation.ts'
+import { readWho } from './kept.ts'
 
 const withoutSeq = ({ seq, ...entry }: StoredEntry): Entry => entry
 
@@ -88,7 +89,18 @@ export async function addEntries(
   const newest = await stampAgain(database, nowMs)
   const ids = nextIds(drafts.length, newest, nowMs)
   const action = ids[0] ?? ''
-  const written = drafts.map((draft, i) => ({ ...draft, id: ids[i] ?? '', format: ENTRY_FORMAT, action }))
+  const writtenBy = await readWho(database)
+  const written = drafts.map((draft, i): Entry => {
+    // A correction is copied from what it corrects: who wrote that, and what was left out of it, stays there.
+    const { writtenBy: _who, abridged: _part, ...facts } = draft as Entry
+    return {
+      ...(facts as Entry),
+      ...(writtenBy !== undefined && { writtenBy }),
+      id: ids[i] ?? '',
+      format: ENTRY_FORMAT,
+      action,
+    }
+  })
   await database.entries.bulkAdd(written)
   return written
 }

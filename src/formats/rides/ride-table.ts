@@ -66,23 +66,34 @@ export function guessColumns(heads: readonly string[]): Partial<Record<Column, n
 /** Titles are no longer than this, lines. */
 const LOOKED_AT = 30
 
+/** What is looked for in a table before it is known what separates its cells and where it begins. */
+export interface TableSigns {
+  /** How many of the cells of a row are recognised as heads of columns. */
+  readonly known: (cells: readonly string[]) => number
+  /** Whether cells are a row: a table without heads begins with the first. */
+  readonly isRow?: (cells: readonly string[]) => boolean
+}
+
+const OF_RIDES: TableSigns = { known: (cells) => Object.keys(guessColumns(cells)).length }
+
+const trimmed = (row: readonly string[]): string[] => row.map((cell) => cell.trim())
+
 /** The row that holds the heads: the first whose cells can be recognised, after whatever titles stand above it. */
-function headRow(data: readonly (readonly string[])[]): number {
+function headRow(data: readonly (readonly string[])[], { known, isRow }: TableSigns): number {
   const widest = data.slice(0, LOOKED_AT).reduce((most, row) => Math.max(most, row.length), 0)
-  const told = data.findIndex(
-    (row, i) =>
-      i < LOOKED_AT && row.length > 1 && Object.keys(guessColumns(row.map((cell) => cell.trim()))).length > 1,
-  )
-  return told >= 0 ? told : data.findIndex((row) => row.length === widest && widest > 1)
+  const told = data.findIndex((row, i) => i < LOOKED_AT && row.length > 1 && known(trimmed(row)) > 1)
+  if (told >= 0) return told
+  const first = isRow ? data.findIndex((row) => row.length > 1 && isRow(row)) : -1
+  return first >= 0 ? first : data.findIndex((row) => row.length === widest && widest > 1)
 }
 
 /** What separates the cells: with it the most heads are recognised. Decimal commas would mislead whoever only counts. */
-function separatorOf(text: string): string | undefined {
+function separatorOf(text: string, signs: TableSigns): string | undefined {
   let best: { readonly separator: string; readonly told: number } | undefined
   for (const separator of SEPARATORS) {
     const { data } = Papa.parse<string[]>(text, { delimiter: separator, preview: LOOKED_AT })
-    const heads = data[headRow(data)] ?? []
-    const told = heads.length < 2 ? 0 : Object.keys(guessColumns(heads.map((head) => head.trim()))).length
+    const heads = data[headRow(data, signs)] ?? []
+    const told = heads.length < 2 ? 0 : signs.known(trimmed(heads))
     if (told > (best?.told ?? 0)) best = { separator, told }
   }
   return best?.separator
@@ -90,15 +101,16 @@ function separatorOf(text: string): string | undefined {
 
 /**
  * Reads a CSV file, whatever separates its cells and whatever titles stand above its heads.
+ * @param signs what is looked for: the heads of rides, where it is not said
  * @throws RideFileError where it is empty or has no rows under its heads
  */
-export function readTable(text: string): RideTable {
+export function readTable(text: string, signs: TableSigns = OF_RIDES): RideTable {
   const plain = text.replace(/^\ufeff/, '')
   if (plain.trim() === '') throw new RideFileError('The file is empty. Export the table again.')
   const [firstLine = ''] = plain.split(/\r?\n/, 1)
   const told = SEPARATOR_LINE.exec(firstLine)?.[1]
   const body = told === undefined ? plain : plain.slice(firstLine.length).replace(/^\r?\n/, '')
-  const separator = told ?? separatorOf(body)
+  const separator = told ?? separatorOf(body, signs)
   const { data } = Papa.parse<string[]>(body, {
     ...(separator === undefined ? { delimitersToGuess: SEPARATORS } : { delimiter: separator }),
   })
@@ -106,7 +118,10 @@ export function readTable(text: string): RideTable {
   const numbered = data
     .map((row, i) => ({ row, line: i + skipped }))
     .filter(({ row }) => row.some((cell) => cell.trim() !== ''))
-  const at = headRow(numbered.map(({ row }) => row))
+  const at = headRow(
+    numbered.map(({ row }) => row),
+    signs,
+  )
   const heads = numbered[at]
   if (!heads)
     throw new RideFileError(

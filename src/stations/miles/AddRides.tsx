@@ -16,7 +16,7 @@ import { readRide } from '../../workers/read-ride.ts'
 import { readRides, type Progress, type Reading, type RideFile } from '../../workers/read-rides.ts'
 import { liveRides, offeredRows, sortBatch, type OfferedRow, type SortedBatch } from './batch.ts'
 import { BatchReview } from './BatchReview.tsx'
-import { DropPlace } from './DropPlace.tsx'
+import { DropPlace } from '../../ui/parts/DropPlace.tsx'
 import { Odometer } from './Odometer.tsx'
 import { Receipt } from './Receipt.tsx'
 import { RideByHand } from './RideByHand.tsx'
@@ -158,7 +158,17 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
       {step.at === 'idle' && step.added && (
         <Receipt {...step.added} onClose={() => setStep({ at: 'idle' })} />
       )}
-      {step.at === 'idle' && <DropPlace onFiles={start} />}
+      {step.at === 'idle' && (
+        <DropPlace
+          note="GPX, TCX, FIT, a CSV table, or a ZIP of them. They are read in this browser and go nowhere else."
+          accept=".gpx,.tcx,.fit,.csv,.zip,.gz"
+          label="Ride files"
+          button="Choose files"
+          onFiles={start}
+        >
+          Drop ride files here, several at once.
+        </DropPlace>
+      )}
       <p role="status" className="text-[0.95rem] empty:hidden">
         {step.at === 'idle' ? step.said : ''}
       </p>

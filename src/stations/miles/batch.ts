@@ -8,6 +8,7 @@ import type { RideEntry, RideReceipt } from '../../core/log/kinds/ride.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
 import { faultOfDraft } from '../../formats/entry-schema.ts'
 import { isRide } from '../../formats/rides/sports.ts'
+import { draftOfRow } from '../../formats/rides/row-draft.ts'
 import type { TableRide } from '../../formats/rides/table-rides.ts'
 import { sayRideFault } from '../../ui/words/write-faults.ts'
 import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
@@ -72,23 +73,6 @@ export function draftOfRecording(bike: string, ride: ReadRide, file: string, pri
     ...(steep && { steep }),
     receipt: receiptOf(ride),
     source: { file, fingerprint: print },
-  }
-}
-
-/** What the log keeps of a row of a table. */
-export function draftOfRow(bike: string, ride: TableRide, file: string): RideDraft {
-  const { at, km, movingSeconds, hasTime, twin } = ride
-  const print = ['row', at, km.toFixed(3), movingSeconds, twin > 0 ? `again ${twin}` : undefined]
-  return {
-    kind: 'ride',
-    at,
-    bike,
-    km,
-    ...(movingSeconds !== undefined && { movingSeconds }),
-    // Where only the day is known nothing is known of when it began and ended.
-    ...(movingSeconds !== undefined && hasTime && { elapsedSeconds: movingSeconds }),
-    receipt: { distance: 'table' },
-    source: { file, fingerprint: print.filter((part) => part !== undefined).join(' ') },
   }
 }
 

@@ -7,7 +7,7 @@ import type { EntryDraft } from '../../core/log/entries.ts'
 import { readTable } from '../../formats/rides/ride-table.ts'
 import type { ReadTable, TableMapping } from '../../formats/rides/table-rides.ts'
 import { ConditionSorter } from './ConditionSorter.tsx'
-import { DropPlace } from './DropPlace.tsx'
+import { DropPlace } from '../../ui/parts/DropPlace.tsx'
 import { GearsRidden } from './GearsRidden.tsx'
 import { Odometer } from './Odometer.tsx'
 import { RideList } from './RideList.tsx'
@@ -209,7 +209,17 @@ describe('what the gears did', () => {
 
 test('files are dropped or chosen, and nothing else is', () => {
   const dropped: string[][] = []
-  openLog(commuter).show(<DropPlace onFiles={(files) => dropped.push(files.map(({ name }) => name))} />)
+  openLog(commuter).show(
+    <DropPlace
+      note=""
+      accept=".gpx"
+      label="Ride files"
+      button="Choose files"
+      onFiles={(files) => dropped.push(files.map(({ name }) => name))}
+    >
+      Drop ride files here, several at once.
+    </DropPlace>,
+  )
   const file = new File(['x'], 'monday.gpx')
   const place = screen.getByText('Drop ride files here, several at once.')
   fireEvent.dragOver(place)

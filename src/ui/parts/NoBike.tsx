@@ -15,6 +15,9 @@ export function NoBike({ what }: { readonly what: string }) {
         <Link to={OPENS.newBike} className={buttonLook('plain')}>
           Add a bike
         </Link>
+        <Link to={OPENS.notesIn} className={buttonLook('plain')}>
+          Bring in notes
+        </Link>
         <a href="/demo/" className={buttonLook('plain')}>
           Open the demo
         </a>

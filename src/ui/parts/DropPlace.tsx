@@ -1,9 +1,22 @@
 import { FileUp } from 'lucide-react'
-import { useRef, useState, type DragEvent } from 'react'
-import { Button } from '../../ui/parts/Button.tsx'
+import { useRef, useState, type DragEvent, type ReactNode } from 'react'
+import { Button } from './Button.tsx'
 
-/** Where ride files are dropped, or chosen. */
-export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File[]) => void }) {
+interface Props {
+  /** What can be dropped here, in a sentence. */
+  readonly children: ReactNode
+  readonly note: ReactNode
+  /** The files that are offered, as `.gpx,.csv`. */
+  readonly accept: string
+  /** What the files are called to who cannot see the place. */
+  readonly label: string
+  readonly button: string
+  readonly isSingle?: boolean
+  readonly onFiles: (files: readonly File[]) => void
+}
+
+/** Where files are dropped, or chosen. */
+export function DropPlace({ children, note, accept, label, button, isSingle = false, onFiles }: Props) {
   const picker = useRef<HTMLInputElement>(null)
   const [over, setOver] = useState(false)
   const drop = (event: DragEvent) => {
@@ -23,22 +36,20 @@ export function DropPlace({ onFiles }: { readonly onFiles: (files: readonly File
     >
       <FileUp aria-hidden="true" className="size-7 shrink-0 text-steel max-sm:hidden" />
       <p className="min-w-40 flex-1">
-        Drop ride files here, several at once.
-        <span className="block text-sm text-steel">
-          GPX, TCX, FIT, a CSV table, or a ZIP of them. They are read in this browser and go nowhere else.
-        </span>
+        {children}
+        <span className="block text-sm text-steel">{note}</span>
       </p>
       <Button look="firm" onClick={() => picker.current?.click()}>
-        Choose files
+        {button}
       </Button>
       <input
         ref={picker}
         type="file"
-        accept=".gpx,.tcx,.fit,.csv,.zip,.gz"
-        multiple
+        accept={accept}
+        multiple={!isSingle}
         className="sr-only"
         tabIndex={-1}
-        aria-label="Ride files"
+        aria-label={label}
         onChange={(event) => {
           onFiles([...(event.target.files ?? [])])
           event.target.value = ''

@@ -1,0 +1,151 @@
+import { sidesWritten, strangeWords, type GuessedNotes } from '../../../formats/notes/note-mapping.ts'
+import type { NoteTable } from '../../../formats/notes/note-table.ts'
+import { SelectField, TextField } from '../../../ui/parts/fields.tsx'
+import { CURRENCIES } from '../../../ui/words/money.ts'
+import {
+  CONTACT_NAMES,
+  DATE_ORDER_NAMES,
+  DECIMAL_NAMES,
+  SIDE_NAMES,
+  YES_MEANS_NAMES,
+} from '../../../ui/words/notes-words.ts'
+
+interface Props {
+  readonly table: NoteTable
+  readonly mapping: GuessedNotes
+  readonly onMap: (mapping: GuessedNotes) => void
+}
+
+const NONE = ''
+const CHOOSE = { [NONE]: 'choose' } as const
+/** Marks that drop-in gauges have, %. */
+const MARKS = [0.5, 0.75, 1]
+
+/** One thing to settle: a choice that begins empty where nothing is known. */
+function Pick<T extends string>({
+  label,
+  options,
+  value,
+  onPick,
+  hint,
+}: {
+  readonly label: string
+  /** What to say of a choice that is made already. */
+  readonly hint?: string
+  readonly options: Readonly<Record<T, string>>
+  readonly value: T | undefined
+  readonly onPick: (value: T) => void
+}) {
+  return (
+    <SelectField<T | ''>
+      label={label}
+      options={value === undefined ? { ...CHOOSE, ...options } : ({ ...options } as Record<T | '', string>)}
+      value={value ?? NONE}
+      hint={value === undefined ? <strong className="text-rust">Choose one.</strong> : hint}
+      onPick={(picked) => picked !== NONE && onPick(picked)}
+    />
+  )
+}
+
+const DISTANCES = ['ride', 'odometer', 'chain-distance', 'since-last'] as const
+
+/** What beside its columns has to be known of a table, with what the table tells filled in. */
+export function Settle({ table, mapping, onMap }: Props) {
+  const { uses, limits, words } = mapping
+  const has = (use: (typeof uses)[number]): boolean => uses.includes(use)
+  const set = (part: Partial<GuessedNotes>) => onMap({ ...mapping, ...part })
+  const sides = sidesWritten(table, uses)
+  return (
+    <div className="grid grid-cols-[repeat(auto-fill,minmax(14.5rem,1fr))] gap-x-6 gap-y-4 max-sm:grid-cols-1">
+      {has('date') && (
+        <Pick
+          label="Days are written as"
+          options={DATE_ORDER_NAMES}
+          value={mapping.dates}
+          onPick={(dates) => set({ dates })}
+        />
+      )}
+      {DISTANCES.some(has) && (
+        <Pick
+          label="Distances are in"
+          options={{ km: 'kilometres', miles: 'miles' }}
+          value={mapping.unit}
+          onPick={(unit) => set({ unit })}
+        />
+      )}
+      <Pick
+        label="Decimals after"
+        options={DECIMAL_NAMES}
+        value={mapping.decimals}
+        onPick={(decimals) => set({ decimals })}
+      />
+      {uses.map(
+        (use, at) =>
+          use === 'limit' && (
+            <Pick
+              key={at}
+              label={`Mark of “${table.heads[at] || `column ${at + 1}`}”`}
+              options={Object.fromEntries(MARKS.map((mark) => [String(mark), `${mark.toFixed(2)} %`]))}
+              value={limits[String(at)] === undefined ? undefined : String(limits[String(at)])}
+              onPick={(mark) => set({ limits: { ...limits, [String(at)]: Number(mark) } })}
+            />
+          ),
+      )}
+      {(sides.any || has('percent')) && (
+        <Pick
+          label="The gauge has"
+          options={CONTACT_NAMES}
+          value={mapping.contacts}
+          onPick={(contacts) => set({ contacts })}
+        />
+      )}
+      {sides.yesNo && (
+        <Pick
+          label="Yes beside the gauge means"
+          options={YES_MEANS_NAMES}
+          value={mapping.yesMeans}
+          onPick={(yesMeans) => set({ yesMeans })}
+          hint="Judged by the rows: a chain only grows longer. Change it if it is wrong."
+        />
+      )}
+      {strangeWords(table, mapping).map((word) => (
+        <Pick
+          key={word}
+          label={`“${word}” beside the gauge means`}
+          options={SIDE_NAMES}
+          value={words[word]}
+          onPick={(meaning) => set({ words: { ...words, [word]: meaning } })}
+        />
+      ))}
+      {has('length') && (
+        <>
+          <TextField
+            label="Links in each length"
+            hint="Inner and outer links both count. 12 inches are 24."
+            inputMode="numeric"
+            defaultValue={mapping.pitches ?? ''}
+            onChange={({ target }) => {
+              const pitches = Number(target.value)
+              const { pitches: _old, ...rest } = mapping
+              onMap(Number.isInteger(pitches) && pitches >= 1 && pitches <= 400 ? { ...rest, pitches } : rest)
+            }}
+          />
+          <Pick
+            label="Lengths are in"
+            options={{ mm: 'millimetres', inches: 'inches' }}
+            value={mapping.lengthUnit}
+            onPick={(lengthUnit) => set({ lengthUnit })}
+          />
+        </>
+      )}
+      {has('price') && (
+        <Pick
+          label="Prices are in"
+          options={Object.fromEntries(CURRENCIES.map((code) => [code, code]))}
+          value={mapping.currency}
+          onPick={(currency) => set({ currency })}
+        />
+      )}
+    </div>
+  )
+}
