@@ -7,6 +7,7 @@ import {
   finderToggled,
   keysToggled,
   newToggled,
+  saveToggled,
   themeChosen,
   unitsChosen,
   useScreen,
@@ -75,6 +76,9 @@ export function MoreMenu({ open, onOpen, children, ...trigger }: BarMenuProps) {
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(newToggled(true))}>
             New entry <kbd className="font-mono text-xs opacity-80">n</kbd>
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => send(saveToggled(true))}>
+            Save drawings and tables
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(keysToggled(true))}>
             Keys <kbd className="font-mono text-xs opacity-80">?</kbd>

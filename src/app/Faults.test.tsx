@@ -62,6 +62,7 @@ test('an address that leads nowhere shows every station there is', () => {
     'School',
     'Shelf',
     'Rates',
+    'Compare',
     'Log',
     'Files',
   ])

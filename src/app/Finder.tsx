@@ -11,6 +11,7 @@ import {
   benchToggled,
   bikeChosen,
   keysToggled,
+  saveToggled,
   themeChosen,
   unitsChosen,
   useScreen,
@@ -59,6 +60,7 @@ function useActions(): readonly Found[] {
       'imperial metric',
     ),
     act(bench ? 'Bench mode: off' : 'Bench mode: on', () => send(benchToggled(!bench)), 'large awake'),
+    act('Save drawings and tables', () => send(saveToggled(true)), 'picture chart svg png csv export'),
     act('Keys', () => send(keysToggled(true)), 'shortcuts help'),
   ]
 }

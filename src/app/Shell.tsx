@@ -5,7 +5,14 @@ import { useOpenLog } from '../session/log-context.ts'
 import { runKey } from '../stations/wash/run/run-key.ts'
 import { onTexts, recallText } from '../ui/local-memory.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
-import { finderToggled, keysToggled, newToggled, useScreen, useSend } from '../ui/screen-state.ts'
+import {
+  finderToggled,
+  keysToggled,
+  newToggled,
+  saveToggled,
+  useScreen,
+  useSend,
+} from '../ui/screen-state.ts'
 import { Header } from './Header.tsx'
 import { CameBackNote } from './CameBackNote.tsx'
 import { VersionNote } from './VersionNote.tsx'
@@ -15,6 +22,7 @@ import { applyTheme } from './theme.ts'
 
 const Finder = lazy(() => import('./Finder.tsx'))
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'))
+const SaveSheet = lazy(() => import('./SaveSheet.tsx'))
 const NewSheet = lazy(() => import('./NewSheet.tsx'))
 const WashClock = lazy(() => import('../stations/wash/run/WashClock.tsx'))
 
@@ -111,11 +119,12 @@ function useMissingPieces() {
 
 /** What any station can call up, each fetched when it is first asked for. */
 function Sheets() {
-  const { finderShown, keysShown, newShown } = useScreen((state) => state.screen)
+  const { finderShown, keysShown, newShown, saveShown } = useScreen((state) => state.screen)
   const send = useSend()
   return (
     <Suspense>
       {keysShown && <KeysSheet onClose={() => send(keysToggled(false))} />}
+      {saveShown && <SaveSheet onClose={() => send(saveToggled(false))} />}
       {newShown && <NewSheet onClose={() => send(newToggled(false))} />}
       {finderShown && <Finder onClose={() => send(finderToggled(false))} />}
     </Suspense>

@@ -17,6 +17,7 @@ export const SCREENS: { readonly [S in StationName]: Load } = {
   school: () => import('../stations/school/School.tsx'),
   shelf: () => import('../stations/shelf/Shelf.tsx'),
   rates: () => import('../stations/rates/Rates.tsx'),
+  compare: () => import('../stations/compare/Compare.tsx'),
   log: () => import('../stations/log/Log.tsx'),
   files: () => import('../stations/files/Files.tsx'),
 }

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { demoWorld } from '../../demo/world.ts'
 import { commuter, noon, ride, ruleReading, written } from '../../test/log.ts'
 import { mutantBackups } from '../../test/mutants.ts'
+import { samples as entries } from '../../test/samples.ts'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { EntryDraft } from '../core/log/entries.ts'
 import { replay } from '../core/log/replay.ts'
@@ -12,188 +13,6 @@ import { readBackup } from './read-backup.ts'
 import { differenceOf } from './verify-backup.ts'
 import { writeBackup } from './write-backup.ts'
 
-const entries = written([
-  ...commuter,
-  ride(1, 2, 20, { source: { file: 'a.gpx', fingerprint: 'p' }, trackKm: 19.9, movingSeconds: 3600 }),
-  ruleReading(1, 3, 305),
-  { kind: 'look', at: noon(1, 4), part: 'cassette', cog: 13, word: 'good' },
-  { kind: 'look', at: noon(1, 4), part: 'ring', word: 'watch', worstFromCrankDeg: 270 },
-  { kind: 'wash', at: noon(1, 4), chain: 'chain', method: 'wipe', lube: 'wet-lube', way: 'wipe' },
-  { kind: 'lube-check', at: noon(1, 4), chain: 'chain', look: 'squeaks' },
-  { kind: 'link-check', at: noon(1, 4), chain: 'chain', found: [{ link: 7, fault: 'stiff-link' }] },
-  {
-    kind: 'session',
-    at: noon(1, 4),
-    bike: 'heron',
-    chains: ['chain'],
-    way: 'wipe',
-    minutes: 41.5,
-    stepMin: { 'wipe-chain': 4.5 },
-  },
-  {
-    kind: 'kit',
-    at: noon(1, 4),
-    tools: ['stand', 'pot'],
-    noSolvent: true,
-    school: 'wipe',
-    waxSince: noon(1, 2),
-  },
-  { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early' },
-  { kind: 'rotation', at: noon(1, 4), bike: 'heron', everyKm: 300 },
-  { kind: 'prices', at: noon(1, 4), bike: 'heron', currency: 'EUR', minor: { chain: 2450, skip: 500 } },
-  { kind: 'policy', at: noon(1, 4), bike: 'heron', percent: 0.75, chains: 2, everyKm: 300, lube: 'wax' },
-  {
-    kind: 'stock',
-    at: noon(1, 4),
-    stock: 'plain',
-    name: 'Plain chain',
-    item: 'chain',
-    place: 'drawer 2',
-    minimum: 1,
-    facts: { speeds: 11, innerWidthMm: 2.38 },
-  },
-  {
-    kind: 'stock-move',
-    at: noon(1, 4),
-    stock: 'plain',
-    count: 2,
-    why: 'bought',
-    minor: 5600,
-    currency: 'EUR',
-  },
-  { kind: 'paid', at: noon(1, 4), bike: 'heron', what: 'Cable', minor: 450, currency: 'EUR' },
-  {
-    kind: 'visit',
-    at: noon(1, 4),
-    visit: 'v1',
-    bike: 'heron',
-    currency: 'EUR',
-    sum: 6000,
-    hour: 4000,
-    safetyTimes: 5,
-    isClosed: true,
-    jobs: [
-      {
-        id: 'pulleys',
-        name: 'New pulleys',
-        isSafety: false,
-        price: 2000,
-        minutes: 15,
-        worth: 5,
-        isOut: true,
-        needs: [],
-        needsOneOf: [['chain', 'cassette']],
-        excludes: ['derailleur'],
-        found: 'Worn.',
-        outcome: 'left',
-        why: 'None to be had.',
-        byKm: 400,
-        byDay: noon(6, 1),
-      },
-    ],
-    found: ['The chain has lengthened.'],
-    expect: ['Measure it again.'],
-    cautions: ['Ride gently.'],
-  },
-  {
-    kind: 'fault',
-    at: noon(1, 4),
-    fault: 'f1',
-    bike: 'heron',
-    about: 'shifting',
-    answers: [
-      { finding: 'slips', said: ['yes'] },
-      { finding: 'load', said: ['hard-only', 'light-too'] },
-    ],
-    cogs: [11, 13],
-    found: ['worn-cogs', 'seat-post'],
-    outcome: 'mended',
-    afterwards: 'gone',
-  },
-  { kind: 'mishap', at: noon(1, 4), bike: 'heron', what: 'wheel-change' },
-  {
-    kind: 'gearing',
-    at: noon(1, 4),
-    bike: 'heron',
-    chainstayMm: 435,
-    powerW: 150,
-    hillPercent: 9.5,
-    cadenceRpm: 85,
-    slowestRpm: 60,
-    whatIfs: [{ name: '42 × 11–42', rings: [42], cogs: [11, 42] }],
-  },
-  {
-    kind: 'check',
-    at: noon(1, 4),
-    bike: 'heron',
-    item: 'brake-rear',
-    result: 'fail',
-    act: 'soon',
-    byKm: 200,
-    byDay: noon(3, 1),
-    note: 'spongy',
-    picture: 'p1',
-  },
-  {
-    kind: 'round',
-    at: noon(1, 4),
-    round: 'r1',
-    bike: 'heron',
-    occasion: 'monthly',
-    began: noon(1, 3),
-    items: ['axle-rear', 'frame'],
-    isEnded: true,
-  },
-  { kind: 'thickness', at: noon(1, 4), bike: 'heron', part: 'pads-rear', mm: 3.4, by: 'caliper' },
-  { kind: 'thickness', at: noon(1, 4), bike: 'heron', part: 'sealant-rear', isNew: true, isDry: false },
-  {
-    kind: 'fastener',
-    at: noon(1, 4),
-    bike: 'heron',
-    fastener: 'stem',
-    name: 'Stem',
-    size: 'M5',
-    valuesNm: [5, 4.5],
-    joint: 'carbon-paste',
-    isCarbon: true,
-    isGone: true,
-  },
-  { kind: 'tightened', at: noon(1, 4), bike: 'heron', fastener: 'stem', nm: 4.5, wasLoose: true },
-  {
-    kind: 'lesson',
-    at: noon(1, 4),
-    answer: {
-      about: 'gauge',
-      instrument: 'rule',
-      truth: 0.4,
-      right: 0.42,
-      read: 0.5,
-      slips: ['slack', 'crooked'],
-    },
-  },
-  {
-    kind: 'lesson',
-    at: noon(1, 4),
-    answer: {
-      about: 'gauge',
-      instrument: 'two-contact-limit',
-      truth: 0.4,
-      right: 0.5,
-      limit: 0.5,
-      result: 'drops',
-      slips: [],
-    },
-  },
-  { kind: 'lesson', at: noon(1, 4), answer: { about: 'teeth', truth: 0.4, word: 'swap' } },
-  { kind: 'lesson', at: noon(1, 4), answer: { about: 'skip', p: 0.3, saidSkips: true } },
-  {
-    kind: 'lesson',
-    at: noon(1, 4),
-    answer: { about: 'swap', best: 'run-out', chose: 'swap-now', lostShare: 0.4 },
-  },
-  { kind: 'school-use', at: noon(1, 4), readings: true, looks: false },
-  { kind: 'remove', at: noon(1, 5), part: 'ring', to: 'shelf' },
-])
 const text = writeBackup(entries, noon(2, 1))
 const aside: readonly AsideEntry[] = [
   { text: '{"kind":"inspection"}', why: 'newer', said: 'an entry of the kind "inspection"' },
@@ -251,7 +70,7 @@ describe('a backup', () => {
         const back = readBackup(cut)
         expect(back.entries).toEqual(entries.slice(0, back.entries.length))
         expect(back.entries.length).toBeGreaterThanOrEqual(whole - 1)
-        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 40 entries could be read/)
+        return expect(back.remark).toMatch(/cut short or damaged: \d+ of its 53 entries could be read/)
       }),
     )
   })
@@ -276,14 +95,14 @@ describe('a backup', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 40 entries/)
+    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 53 entries/)
     expect(
       differenceOf(
         { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
         entries,
         [],
       ),
-    ).toMatch(/1 of 40/)
+    ).toMatch(/1 of 53/)
     expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
       /2 of the 2 entries kept aside/,
     )

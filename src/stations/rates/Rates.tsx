@@ -12,7 +12,7 @@ import { QUARTER_NAMES } from '../../ui/words/names.ts'
 import { sayAboutKm, sayChance, sayCount } from '../../ui/words/numbers.ts'
 import { namePart } from '../../ui/words/part-name.ts'
 import { useForecasts } from '../../session/use-forecasts.ts'
-import { RateRows, type RateRow } from './RateRows.tsx'
+import { RateRows, type RateRow } from '../../ui/charts/RateRows.tsx'
 import {
   capital,
   isRoad,

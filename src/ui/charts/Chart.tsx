@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react'
 import { useScreen } from '../screen-state.ts'
 import type { ChartOption } from './echarts.ts'
+import { drawnBy } from '../saving/drawn.ts'
 import { inkOf, type Ink } from './ink.ts'
 
 interface Props {
@@ -38,6 +39,19 @@ export function Chart({ option, sentence, className, table }: Props) {
       if (!wanted) return
       const chart = init(element)
       chart.setOption({ animation: false, ...option(inkOf(element), width) })
+      drawnBy(element, {
+        svg: async () => {
+          const ink = inkOf(element)
+          // The writer of SVG sets the face between double quotes as it is.
+          const quoted = { ...ink, sans: ink.sans.replaceAll('"', "'") }
+          const { chartSvg } = await import('./chart-svg.ts')
+          return chartSvg(
+            { animation: false, ...option(quoted, width) },
+            { width, height: element.clientHeight },
+          )
+        },
+        canvas: (ratio) => chart.renderToCanvas({ pixelRatio: ratio }),
+      })
       element.dataset['drawn'] = 'true'
       dispose = () => chart.dispose()
     })

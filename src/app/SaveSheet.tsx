@@ -1,0 +1,92 @@
+import { useState } from 'react'
+import { useLocation } from 'react-router'
+import { Button } from '../ui/parts/Button.tsx'
+import { Sheet } from '../ui/parts/Sheet.tsx'
+import { STATION_LIST } from '../ui/places.ts'
+import { saveBytes } from '../ui/save-file.ts'
+import { thingsOn, type PageThing } from '../ui/saving/page-things.ts'
+import { asPng, asSvg } from '../ui/saving/picture.ts'
+import { csvOfTable } from '../ui/saving/table-csv.ts'
+import { useOnce } from '../ui/use-once.ts'
+
+type Form = 'SVG' | 'PNG' | 'CSV'
+
+/** A name for a file out of what a thing is called. */
+const fileName = (station: string, thing: string): string =>
+  `${station} ${thing}`
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60)
+
+/** @returns what could not be done, if anything */
+async function save({ element, name }: PageThing, form: Form, station: string): Promise<string | undefined> {
+  const file = fileName(station, name)
+  if (form === 'CSV') {
+    saveBytes(`${file}.csv`, await csvOfTable(element), 'text/csv')
+    return undefined
+  }
+  const contents = form === 'SVG' ? await asSvg(element) : await asPng(element)
+  if (contents === undefined) return `This one cannot be saved as ${form} here.`
+  saveBytes(`${file}.${form.toLowerCase()}`, contents, form === 'SVG' ? 'image/svg+xml' : 'image/png')
+  return undefined
+}
+
+function Thing({ thing, station }: { readonly thing: PageThing; readonly station: string }) {
+  const [said, setSaid] = useState<string>()
+  const [press, busy] = useOnce(async (form: Form) => {
+    setSaid(
+      (await save(thing, form, station).catch(() => 'The browser could not make the file.')) ??
+        `${form} saved.`,
+    )
+  })
+  const forms: readonly Form[] = thing.kind === 'table' ? ['CSV'] : ['SVG', 'PNG']
+  return (
+    <li className="border-t border-hairline py-3">
+      <p className="line-clamp-3 text-[0.95rem]">{thing.name}</p>
+      <p className="mt-1.5 flex flex-wrap items-center gap-3">
+        {forms.map((form) => (
+          <Button
+            key={form}
+            disabled={busy}
+            aria-label={`${form}: ${thing.name}`}
+            onClick={() => press(form)}
+          >
+            {form}
+          </Button>
+        ))}
+        <span role="status" className="text-sm text-steel">
+          {said}
+        </span>
+      </p>
+    </li>
+  )
+}
+
+/** The drawings and tables of the page that is open, each to be saved as a file. */
+export default function SaveSheet({ onClose }: { readonly onClose: () => void }) {
+  const { pathname } = useLocation()
+  const [things] = useState(() => {
+    const main = document.getElementById('main')
+    return main ? thingsOn(main) : []
+  })
+  const station = STATION_LIST.find(({ path }) => path === pathname)?.name ?? 'Jolt Mile'
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title="Save drawings and tables"
+      note={
+        things.length === 0
+          ? 'There is no drawing or table on this page yet.'
+          : 'Of the page that is open. Painted roads come as PNG, tables as CSV.'
+      }
+    >
+      <ul aria-label="Drawings and tables">
+        {things.map((thing, i) => (
+          <Thing key={i} thing={thing} station={station} />
+        ))}
+      </ul>
+    </Sheet>
+  )
+}

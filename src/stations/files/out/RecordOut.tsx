@@ -1,0 +1,131 @@
+import { useState } from 'react'
+import { recordOf, type RecordOf } from '../../../core/log/one-bike.ts'
+import { picturesNamed } from '../../../core/log/kept-picture.ts'
+import { saveLog } from '../../../session/backup.ts'
+import { useOpenLog } from '../../../session/log-context.ts'
+import { useJudged } from '../../../session/verdicts.ts'
+import { Button } from '../../../ui/parts/Button.tsx'
+import { SelectField } from '../../../ui/parts/fields.tsx'
+import { Section } from '../../../ui/parts/Section.tsx'
+import { saveBytes, saveText } from '../../../ui/save-file.ts'
+import { useUnits } from '../../../ui/screen-state.ts'
+import { useBikeId } from '../../../ui/use-bike-id.ts'
+import { useOnce } from '../../../ui/use-once.ts'
+import { namePart } from '../../../ui/words/part-name.ts'
+import { sayRecord } from '../../../ui/words/out-words.ts'
+import { recordSheet } from '../../../ui/words/record-sheet.ts'
+import { usePaper } from '../../../ui/paper.ts'
+import { LeaveOut } from './LeaveOut.tsx'
+
+const PART = 'part:'
+
+/** A name for a file out of what a thing is called. */
+const plain = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+
+/** What the record is of, what it is called, and the bike whose sheet goes with it. */
+function useChosen() {
+  const { garage } = useOpenLog()
+  const current = useBikeId(garage)
+  const [picked, setPicked] = useState<string>()
+  const id = picked ?? current ?? ''
+  const isPart = id.startsWith(PART)
+  const of: RecordOf = isPart ? { part: id.slice(PART.length) } : { bike: id }
+  const name = isPart
+    ? namePart(garage, id.slice(PART.length), undefined, true)
+    : (garage.bikes.get(id)?.entry.name ?? '')
+  return { id, of, name, bike: isPart ? undefined : id, setPicked }
+}
+
+/** The bike's sheet as PDF: the readable twin of its record. */
+function Sheet({ bike, name }: { readonly bike: string; readonly name: string }) {
+  const { garage } = useOpenLog()
+  const units = useUnits()
+  const paper = usePaper()
+  const judged = useJudged(bike)
+  const [said, setSaid] = useState('')
+  const [save, busy] = useOnce(async () => {
+    if (!judged) return
+    const { ownerSheetPdf } = await import('../../../formats/owner-sheet.ts')
+    const sheet = recordSheet(judged.report, judged.answer, judged.verdict, garage, units)
+    const { bytes, lost } = await ownerSheetPdf(sheet, paper)
+    saveBytes(`${plain(name)}-record.pdf`, bytes, 'application/pdf')
+    setSaid(lost > 0 ? `Saved, but ${lost} letters have no place in a plain PDF.` : 'Saved.')
+  })
+  return (
+    <>
+      <Button disabled={busy || !judged?.verdict} onClick={save}>
+        Its sheet as PDF
+      </Button>
+      <span role="status" className="text-sm text-steel">
+        {said}
+      </span>
+    </>
+  )
+}
+
+/** One bike's record, or a part's, as a file of its own, to be brought into another log. */
+export function RecordOut() {
+  const { garage, ledger, pictures } = useOpenLog()
+  const { id, of, name, bike, setPicked } = useChosen()
+  const [people, setPeople] = useState(true)
+  const [money, setMoney] = useState(true)
+  const [said, setSaid] = useState('')
+  const [save, busy] = useOnce(async () => {
+    const state = ledger.state()
+    if (state.status !== 'open') return
+    const record = recordOf(state.entries, garage, of, { people, money })
+    const named = new Set(picturesNamed(record))
+    await saveLog(
+      (now) => `jolt-mile-${plain(name)}-${now.slice(0, 10)}.json`,
+      async () => ({
+        stored: record,
+        aside: [],
+        pictures: (await pictures.all()).filter(({ id: picture }) => named.has(picture)),
+      }),
+      saveText,
+      (outcome) => setSaid(sayRecord(name, outcome)),
+    )
+  })
+  if (garage.bikes.size === 0) return null
+  return (
+    <Section
+      title="One bike’s record"
+      note="For whoever rides or mends it next: its parts, rides, readings and washes in one file, and a sheet to read. A part alone brings what it has done and what was measured last."
+    >
+      <SelectField
+        label="Record of"
+        value={id}
+        options={{
+          ...Object.fromEntries([...garage.bikes.values()].map(({ entry }) => [entry.bike, entry.name])),
+          ...Object.fromEntries(
+            [...garage.parts.values()].map(({ entry }) => [
+              `${PART}${entry.part}`,
+              namePart(garage, entry.part, undefined, true),
+            ]),
+          ),
+        }}
+        onPick={(picked) => {
+          setPicked(picked)
+          setSaid('')
+        }}
+      />
+      <div className="mt-2">
+        <LeaveOut label="Leave out names, places and notes" value={people} onChange={setPeople} />
+        <LeaveOut label="Leave out prices and visits" value={money} onChange={setMoney} />
+      </div>
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <Button disabled={busy || name === ''} onClick={save}>
+          Save the record
+        </Button>
+        {bike !== undefined && <Sheet key={bike} bike={bike} name={name} />}
+      </div>
+      <p role="status" className="mt-3 text-[0.95rem] empty:hidden">
+        {said}
+      </p>
+    </Section>
+  )
+}

@@ -1,0 +1,21 @@
+const text = (cell: Element): string => (cell.textContent ?? '').replace(/\s+/g, ' ').trim()
+
+/**
+ * The cells of a table of the page, row by row, as they read. A cell over several columns stands in the first of them.
+ */
+export const cellsOf = (table: Element): readonly (readonly string[])[] =>
+  [...table.querySelectorAll('tr')].map((row) =>
+    [...row.querySelectorAll('th, td')].flatMap((cell) => {
+      const span = Number(cell.getAttribute('colspan') ?? 1)
+      return [text(cell), ...Array.from({ length: Math.max(0, span - 1) }, () => '')]
+    }),
+  )
+
+/** A table of the page as CSV. A cell that begins as a formula does is written as words. */
+export async function csvOfTable(table: Element): Promise<string> {
+  const { default: Papa } = await import('papaparse')
+  return `${Papa.unparse(
+    cellsOf(table).map((row) => [...row]),
+    { newline: '\r\n', escapeFormulae: true },
+  )}\r\n`
+}
