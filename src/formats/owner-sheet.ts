@@ -1,4 +1,4 @@
-import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib'
+import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFImage, type PDFPage } from 'pdf-lib'
 import type { OwnerSheet } from '../core/strategy/job/owner-sheet.ts'
 import { toPoints, type Paper } from './printed-sheet.ts'
 
@@ -6,7 +6,7 @@ const SIZES_MM: Readonly<Record<Paper, readonly [number, number]>> = {
   a4: [210, 297],
   letter: [215.9, 279.4],
 }
-const [MARGIN, LINE, PICTURE_MM] = [18, 5.4, 52] as const
+const [MARGIN, LINE, PICTURE_MM, BOX_MM] = [18, 5.4, 52, 3.4] as const
 const INK = rgb(0.08, 0.15, 0.17)
 const STEEL = rgb(0.36, 0.42, 0.45)
 
@@ -56,6 +56,34 @@ export interface SheetPdf {
   readonly lost: number
 }
 
+/** A box to tick, before a line whose top is so high, mm. */
+const drawBox = (page: PDFPage, y: number): void =>
+  page.drawRectangle({
+    x: toPoints(MARGIN + 2),
+    y: toPoints(y - LINE - 0.4),
+    width: toPoints(BOX_MM),
+    height: toPoints(BOX_MM),
+    borderColor: INK,
+    borderWidth: 0.8,
+  })
+
+/** Draws a picture with its caption under it. @returns letters of the caption that the typeface does not have */
+function drawPicture(
+  page: PDFPage,
+  picture: PDFImage,
+  { caption, font, x, y, high }: { caption: string; font: PDFFont; x: number; y: number; high: number },
+): number {
+  page.drawImage(picture, {
+    x: toPoints(x),
+    y: toPoints(y),
+    width: toPoints(PICTURE_MM),
+    height: toPoints(high),
+  })
+  const set = settable(font, caption)
+  page.drawText(set.text.slice(0, 44), { x: toPoints(x), y: toPoints(y - 4), size: 8, font, color: STEEL })
+  return set.lost
+}
+
 /** Sets an owner's sheet on as many pages as it takes. */
 export async function ownerSheetPdf(sheet: OwnerSheet, paper: Paper): Promise<SheetPdf> {
   const document = await PDFDocument.create()
@@ -91,14 +119,22 @@ export async function ownerSheetPdf(sheet: OwnerSheet, paper: Paper): Promise<Sh
   write(sheet.title, 18, bold, 0)
   y -= 1
   write(sheet.about, 10.5, plain, 0, STEEL)
-  for (const { heading, lines } of sheet.sections) {
+  for (const { heading, lines, mark } of sheet.sections) {
     if (lines.length === 0) continue
     // A heading is never left alone at the foot of a page.
     room(4 + 3 * LINE)
     y -= 4
     write(heading, 12.5, bold, 0)
     y -= 0.8
-    for (const line of lines) write(`\u2022 ${line}`, 10.5, plain, 2)
+    for (const line of lines) {
+      if (mark !== 'box') {
+        write(`\u2022 ${line}`, 10.5, plain, 2)
+        continue
+      }
+      room(LINE)
+      drawBox(page, y)
+      write(line, 10.5, plain, 8)
+    }
   }
   let x = MARGIN
   for (const { caption, jpeg } of sheet.pictures) {
@@ -108,21 +144,7 @@ export async function ownerSheetPdf(sheet: OwnerSheet, paper: Paper): Promise<Sh
       room(high + 12)
       y -= high + 6
     }
-    page.drawImage(picture, {
-      x: toPoints(x),
-      y: toPoints(y),
-      width: toPoints(PICTURE_MM),
-      height: toPoints(high),
-    })
-    const set = settable(plain, caption)
-    lost += set.lost
-    page.drawText(set.text.slice(0, 44), {
-      x: toPoints(x),
-      y: toPoints(y - 4),
-      size: 8,
-      font: plain,
-      color: STEEL,
-    })
+    lost += drawPicture(page, picture, { caption, font: plain, x, y, high })
     x += PICTURE_MM + 6
     if (x + PICTURE_MM > widthMm - MARGIN) {
       x = MARGIN

@@ -8,7 +8,7 @@ import { questionHash } from './question-hash.ts'
 
 const IDLE: Pool = {
   size: 2,
-  ask: () => ({ done: new Promise(() => undefined), stop: () => undefined }),
+  ask: () => ({ done: new Promise(() => undefined), stop: () => undefined, hurry: () => undefined }),
 }
 const worth = (wrongNow: number): Answer<'next-look'> => ({ wrongNow, halfNow: 0.1, values: [] })
 

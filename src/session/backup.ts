@@ -47,12 +47,13 @@ export interface BackupOf {
 
 /**
  * Writes a backup, reads it again, entry for entry, before anyone calls it saved, and hands it over.
+ * @param nameAt what the file is called, by the moment
  * @param find what goes into it; may throw, which makes the backup a failed one
  * @param hand gives the file to the browser
  * @param tell hears how it stands, the last time how it ended
  */
-export async function saveBackup(
-  world: 'own' | 'demo',
+export async function saveLog(
+  nameAt: (now: string) => string,
   find: () => BackupOf | Promise<BackupOf>,
   hand: (name: string, text: string) => void,
   tell: (outcome: BackupOutcome) => void,
@@ -73,7 +74,7 @@ export async function saveBackup(
         : contents === 'cancelled'
           ? undefined
           : differenceOf(contents, stored, aside, pictures)
-    hand(backupName(world, now), text)
+    hand(nameAt(now), text)
     return difference === undefined
       ? { status: 'saved', count: stored.length }
       : { status: 'partial', difference }
@@ -83,3 +84,9 @@ export async function saveBackup(
   tell(outcome)
   return outcome
 }
+
+/** Saves the whole log as {@link saveLog} does, under the name that backups have. */
+export const saveBackup = (
+  world: 'own' | 'demo',
+  ...rest: Parameters<typeof saveLog> extends [unknown, ...infer R] ? R : never
+): Promise<BackupOutcome> => saveLog((now) => backupName(world, now), ...rest)

@@ -106,6 +106,14 @@ export function forecastStore(keeper: AnswerKeeper<'rider-outlook'>): KeptForeca
         tell()
       })
     },
+    askFirst: (bikes) => {
+      const wanted = new Set(bikes)
+      keeper.first(
+        (asked?.groups ?? []).flatMap(({ id, bikes: own }) =>
+          own.some((bike) => wanted.has(bike)) ? [id] : [],
+        ),
+      )
+    },
     stop: keeper.stop,
     resume: keeper.resume,
   }

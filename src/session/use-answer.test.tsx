@@ -16,6 +16,7 @@ const answering = (() =>
         isTooLong: false,
       }),
       stop: () => undefined,
+      hurry: () => undefined,
     }),
     load: () => Promise.resolve(undefined),
     save: () => Promise.resolve(),

@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, useSyncExternalStore } from 'react'
+import { createContext, useContext, useEffect, useMemo, useSyncExternalStore } from 'react'
 import type { BikeId, PartId } from '../core/log/entry.ts'
 import { onBike, type ChainNow, type WearAnswer } from '../core/wear/outlook.ts'
 import type { KeptDraws } from '../core/wear/kept-draws.ts'
@@ -18,13 +18,24 @@ export interface GroupForecast {
   readonly fault?: string
 }
 
+const byChain = new WeakMap<readonly GroupForecast[], ReadonlyMap<PartId, GroupForecast>>()
+
+/** The group of each chain. Gathered once for each list: a workshop has thousands of chains. */
+function groupsByChain(groups: readonly GroupForecast[]): ReadonlyMap<PartId, GroupForecast> {
+  const held = byChain.get(groups)
+  if (held) return held
+  const made = new Map(groups.flatMap((group) => group.chains.map((chain) => [chain, group] as const)))
+  byChain.set(groups, made)
+  return made
+}
+
 /** What is known of one chain; undefined until it is worked out for the first time. */
 export function answerFor(
   groups: readonly GroupForecast[],
   chain: PartId | undefined,
 ): { readonly group: GroupForecast; readonly answer: ChainNow | WearAnswer | undefined } | undefined {
   if (chain === undefined) return undefined
-  const group = groups.find(({ chains }) => chains.includes(chain))
+  const group = groupsByChain(groups).get(chain)
   return group && { group, answer: group.outlook?.chains[chain] }
 }
 
@@ -35,6 +46,8 @@ export interface ForecastStore {
   readonly groups: () => readonly GroupForecast[]
   readonly stop: () => void
   readonly resume: () => void
+  /** Says which bikes are looked at: what is not known of them yet is worked out before the rest. */
+  readonly askFirst: (bikes: readonly BikeId[]) => void
 }
 
 export const ForecastsContext = createContext<ForecastStore | undefined>(undefined)
@@ -115,6 +128,14 @@ export function useAnswers(chains: readonly PartId[]): Answers {
 export function useDrawsOf(chain: PartId | undefined): KeptDraws | undefined {
   const { subscribe, groups } = useStore()
   return useSyncExternalStore(subscribe, () => answerFor(groups(), chain)?.group.outlook?.draws)
+}
+
+/** Has the forecasts of some bikes worked out before the others', for as long as they are looked at. */
+export function useAskFirst(bikes: readonly BikeId[]): void {
+  const { askFirst } = useStore()
+  useEffect(() => {
+    if (bikes.length > 0) askFirst(bikes)
+  }, [askFirst, bikes])
 }
 
 /** How it stands with several chains, in their order. */

@@ -5,6 +5,7 @@ import { allAside } from '../store/merge-in.ts'
 import { picturesOf } from '../store/pictures.ts'
 import { keep, readKept } from '../store/kept.ts'
 import type { Ledger } from '../store/ledger.ts'
+import { readAnyhow } from './backup.ts'
 import type { FolderState, SafeKeeping } from './safe-keeping.ts'
 import { readOthers, writeOwn, type SeenFiles } from './synced-folder.ts'
 
@@ -45,7 +46,7 @@ async function takeTurn(
 ): Promise<{ readonly state: FolderState; readonly written?: readonly Entry[] }> {
   try {
     const device = await deviceName(ledger)
-    const broughtIn = await readOthers(folder, device, seen, ledger.merge)
+    const broughtIn = await readOthers(folder, device, seen, ledger.merge, readAnyhow)
     const log = ledger.state()
     const at = new Date().toISOString()
     const state: FolderState = { name: folder.name, status: 'kept', at, broughtIn }
@@ -57,6 +58,7 @@ async function takeTurn(
       await allAside(ledger.database),
       await picturesOf(ledger.database, log.entries),
       at,
+      readAnyhow,
     )
     await onWritten(log.stored)
     return { state, written: log.stored }

@@ -6,7 +6,7 @@ export const FIRST_YEAR = 1990
 export const LAST_YEAR = 2100
 
 /** How many letters a name and a note may have, whatever they are of, in UTF-16 units. */
-export const BOUNDS = { nameLetters: 80, noteLetters: 400 } as const
+export const BOUNDS = { nameLetters: 80, noteLetters: 400, whoLetters: 40 } as const
 
 /**
  * Whether a text is a time as entries hold it: `2026-03-09T07:30:00.000Z`, a day that exists, from 1990 to 2100.

@@ -22,6 +22,10 @@ export interface EntryBase {
   readonly supersedes?: EntryId
   /** The id it was first written under, by a device whose clock ran ahead: see `one-stamp.ts`. */
   readonly firstId?: EntryId
+  /** Who wrote it: the name that was given to the device it was written on. */
+  readonly writtenBy?: string
+  /** Something of it was left out when it was given to others: the whole of it may be elsewhere. */
+  readonly abridged?: true
 }
 
 /** The five words for wear. */

@@ -18,6 +18,13 @@ function canonical(value: unknown): unknown {
 /** A value as text that depends on what it says alone: not on the order in which its fields were written. */
 export const canonicalText = (value: unknown): string => JSON.stringify(canonical(value)) ?? 'null'
 
+/**
+ * Whether two entries of one id are one entry. Where something was left out of one of them on purpose, nothing can be
+ * compared: they are.
+ */
+const isSame = (ours: Entry, theirs: Entry): boolean =>
+  ours.abridged === true || theirs.abridged === true || canonicalText(ours) === canonicalText(theirs)
+
 export interface Merge {
   /** What the other log holds and ours does not, in its order. Ours and these together are the union. */
   readonly added: readonly Entry[]
@@ -46,7 +53,7 @@ export function mergeLogs(ours: readonly Entry[], theirs: readonly Entry[], nowM
   for (const entry of theirs) {
     const same = held.get(entry.id)
     if (same) {
-      if (same === entry || canonicalText(same) === canonicalText(entry)) known.push(entry.id)
+      if (same === entry || isSame(same, entry)) known.push(entry.id)
       else differing.push(entry)
     } else if (stamped.has(entry.id)) known.push(entry.id)
     else {

@@ -20,11 +20,8 @@ import type { FitEntry } from './kinds/fit.ts'
 import type { RemoveEntry } from './kinds/remove.ts'
 import type { RideEntry } from './kinds/ride.ts'
 import { mount } from './mount.ts'
+import { inTimeOrder } from './time-order.ts'
 import { lineage, liveEntries } from './supersede.ts'
-
-/** In order of time; entries of the same moment in the order in which they were written. */
-const byTime = (a: Entry, b: Entry): number =>
-  a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
 
 /** Live entries, sorted by kind and, within a kind, by time. */
 interface Sorted {
@@ -35,7 +32,7 @@ interface Sorted {
 }
 
 function sortedByTime(entries: readonly Entry[], current: Sorted['current']): Sorted {
-  const lists = byKind([...entries].sort(byTime))
+  const lists = byKind(inTimeOrder(entries))
   return { lists, listed: listed(lists), current }
 }
 
@@ -89,7 +86,7 @@ function bikeStates(sorted: Sorted): Map<BikeId, BikeState> {
 
 /** Fittings and takings off together, in order of time. */
 const movesOf = ({ lists }: Sorted): (FitEntry | RemoveEntry)[] =>
-  [...lists.fit, ...lists.remove].sort(byTime)
+  inTimeOrder([...lists.fit, ...lists.remove]) as (FitEntry | RemoveEntry)[]
 
 /** The garage of sorted entries whose bikes are known. */
 function assemble(sorted: Sorted, bikes: ReadonlyMap<BikeId, BikeState>): Garage {

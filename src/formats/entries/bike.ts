@@ -30,4 +30,6 @@ export const bikeSchema = entry('bike', {
   cogMix: record(isTeeth, 1, BIKE_BOUNDS.speeds),
   fit: fitFacts(),
   build: build(),
+  owner: line(BOUNDS.whoLetters).min(1).optional(),
+  rack: line(BOUNDS.whoLetters).min(1).optional(),
 })

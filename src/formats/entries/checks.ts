@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, object, string, type AnyObjectSchema } from 'yup'
-import { isEntryId, isIsoTime, isOneLine, isPlainText, isThingId } from '../../core/log/bounds.ts'
+import { BOUNDS, isEntryId, isIsoTime, isOneLine, isPlainText, isThingId } from '../../core/log/bounds.ts'
 import type { EntryKind } from '../../core/log/entries.ts'
 import { ENTRY_FORMAT } from '../../core/log/entry.ts'
 import { PART_BOUNDS } from '../../core/log/kinds/part.ts'
@@ -14,12 +14,28 @@ const orAbsent =
   (value: string | undefined): boolean =>
     value === undefined || isSound(value)
 
+/** What an id of an entry, an id of a thing and a time look like, for the published schema. */
+const FORMS = {
+  entryId: '^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$',
+  thingId: '^[A-Za-z0-9][A-Za-z0-9._:-]{0,63}$',
+  time: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d\\.\\d{3}Z$',
+} as const
+const form = (pattern: string) => ({ jsonSchema: { pattern } })
+
 /** The id of another entry. */
 export const entryId = () =>
-  string().strict().required().test('entry id', '${path} is not an id of an entry', orAbsent(isEntryId))
+  string()
+    .strict()
+    .required()
+    .meta(form(FORMS.entryId))
+    .test('entry id', '${path} is not an id of an entry', orAbsent(isEntryId))
 /** The id of a bike, part, tool or event. */
 export const thingId = () =>
-  string().strict().required().test('thing id', '${path} is not an id', orAbsent(isThingId))
+  string()
+    .strict()
+    .required()
+    .meta(form(FORMS.thingId))
+    .test('thing id', '${path} is not an id', orAbsent(isThingId))
 /** Text of several lines. */
 export const text = (most: number) =>
   string()
@@ -58,6 +74,7 @@ export const time = () =>
   string()
     .strict()
     .required()
+    .meta(form(FORMS.time))
     .test('time', '${path} is not a date and time from 1990 to 2100', orAbsent(isIsoTime))
 /** The entries that a word is about. */
 export const targets = () => array(entryId()).strict().required().min(1).max(MOST_TARGETS)
@@ -69,6 +86,8 @@ const base = {
   action: entryId().optional(),
   supersedes: entryId().optional(),
   firstId: entryId().optional(),
+  writtenBy: line(BOUNDS.whoLetters).min(1).optional(),
+  abridged: flag().oneOf([true]).optional(),
 }
 /** The schema of a kind of entry: what every entry has, and these fields. */
 export const entry = (kind: EntryKind, fields: Parameters<AnyObjectSchema['shape']>[0]): AnyObjectSchema =>
@@ -76,15 +95,23 @@ export const entry = (kind: EntryKind, fields: Parameters<AnyObjectSchema['shape
 
 /** A record of numbers under keys of one form. */
 export const record = (isKey: (key: string) => boolean, most: number, mostKeys: number) =>
-  mixed<Record<string, number>>().test('record', '${path} cannot be', (value) => {
-    if (value === undefined) return true
-    if (typeof value !== 'object' || Array.isArray(value)) return false
-    const held = Object.entries(value)
-    return (
-      held.length <= mostKeys &&
-      held.every(([key, amount]) => isKey(key) && Number.isFinite(amount) && amount >= 0 && amount <= most)
-    )
-  })
+  mixed<Record<string, number>>()
+    .meta({
+      jsonSchema: {
+        type: 'object',
+        maxProperties: mostKeys,
+        additionalProperties: { type: 'number', minimum: 0, maximum: most },
+      },
+    })
+    .test('record', '${path} cannot be', (value) => {
+      if (value === undefined) return true
+      if (typeof value !== 'object' || Array.isArray(value)) return false
+      const held = Object.entries(value)
+      return (
+        held.length <= mostKeys &&
+        held.every(([key, amount]) => isKey(key) && Number.isFinite(amount) && amount >= 0 && amount <= most)
+      )
+    })
 
 /** A tooth count of a sprocket. */
 export const teeth = () => whole(...PART_BOUNDS.teeth)
@@ -94,7 +121,11 @@ export const isTeeth = (key: string): boolean =>
   /^[1-9]\d{0,2}$/.test(key) && Number(key) >= PART_BOUNDS.teeth[0] && Number(key) <= PART_BOUNDS.teeth[1]
 
 /** A reading of an elongation that can be. */
-export const reading = () => mixed<Reading>().required().test('reading', '${path} cannot be', isReading)
+export const reading = () =>
+  mixed<Reading>()
+    .required()
+    .meta({ jsonSchema: { type: 'object', $ref: '#/$defs/reading' } })
+    .test('reading', '${path} cannot be', isReading)
 
 /** Fields that belong together, or nothing. */
 export const maybe = (schema: AnyObjectSchema) => schema.noUnknown().optional().default(undefined)

@@ -38,6 +38,7 @@ import { thicknessSchema } from './thickness.ts'
 import { fastenerSchema, tightenedSchema } from './fastener.ts'
 import { lessonSchema } from './lesson.ts'
 import { schoolUseSchema } from './school-use.ts'
+import { settledSchema } from './settled.ts'
 import { planSchema } from './plan.ts'
 import { eventSchema } from './event.ts'
 import { withdrawSchema } from './withdraw.ts'
@@ -82,6 +83,7 @@ export const SCHEMAS: { readonly [K in EntryKind]: AnyObjectSchema } = {
   tightened: tightenedSchema,
   lesson: lessonSchema,
   'school-use': schoolUseSchema,
+  settled: settledSchema,
   limit: limitSchema,
   plan: planSchema,
   event: eventSchema,

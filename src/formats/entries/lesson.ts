@@ -8,7 +8,8 @@ import { amount, entry, flag, maybeOneOf, oneOf } from './checks.ts'
 const between = ([least, most]: readonly [number, number]) =>
   number().strict().required().min(least).max(most)
 
-const ANSWERS: Readonly<Record<string, AnyObjectSchema>> = {
+/** The fields of an answer, by what the lesson was about. */
+export const ANSWERS: Readonly<Record<string, AnyObjectSchema>> = {
   gauge: object({
     about: oneOf(['gauge']),
     instrument: oneOf(Object.keys(INSTRUMENTS) as Instrument[]),

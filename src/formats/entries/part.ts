@@ -5,7 +5,8 @@ import { entry, thingId, text, line, amount, whole, flag, oneOf, maybeOneOf, tee
 
 const material = () => oneOf(['steel', 'aluminium', 'titanium'])
 
-const specSchemas: Readonly<Record<PartSpec['type'], AnyObjectSchema>> = {
+/** The fields of what a part is, by its type. */
+export const specSchemas: Readonly<Record<PartSpec['type'], AnyObjectSchema>> = {
   chain: object({
     type: oneOf(['chain']),
     links: whole(...PART_BOUNDS.links),

@@ -18,7 +18,7 @@ export function BringIn() {
   return (
     <Section
       title="Bring in a backup"
-      note="Adds what the file holds and this log does not. Nothing here is changed or removed."
+      note="Or one bike’s record. Adds what the file holds and this log does not. Nothing here is changed or removed."
     >
       <Button disabled={progress !== undefined} onClick={() => picker.current?.click()}>
         Choose a backup

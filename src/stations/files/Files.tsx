@@ -1,13 +1,15 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
 import { saveBackup } from '../../session/backup.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { useSafeKeeping } from '../../session/safe-keeping.ts'
 import { saveText } from '../../ui/save-file.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
-import { Button } from '../../ui/parts/Button.tsx'
+import { Button, buttonLook } from '../../ui/parts/Button.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
+import { OPENS } from '../../ui/places.ts'
 import { sayBackup } from '../../ui/words/backup.ts'
 import { sayCount } from '../../ui/words/numbers.ts'
 import { sayUnsaved } from '../../ui/words/unsaved.ts'
@@ -16,6 +18,11 @@ import { makeDemoWorld } from '../../workers/demo-world.ts'
 import { Aside } from './Aside.tsx'
 import { BringIn } from './BringIn.tsx'
 import { KeptSafe } from './KeptSafe.tsx'
+import { DataOut } from './out/DataOut.tsx'
+import { RecordOut } from './out/RecordOut.tsx'
+import { WhoWrites } from './WhoWrites.tsx'
+
+const NotesIn = lazy(() => import('./notes/NotesIn.tsx'))
 
 /** Saves a backup, but says so only after it was read again and everything was in it. */
 function useBackupOut() {
@@ -75,6 +82,19 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
   )
 }
 
+function NotesSection() {
+  return (
+    <Section
+      title="Notes from a spreadsheet"
+      note="Readings, distances, parts, washes or prices that you kept in a table: paste them, or drop the file."
+    >
+      <Link to={OPENS.notesIn} className={buttonLook('plain')}>
+        Bring in notes
+      </Link>
+    </Section>
+  )
+}
+
 function DemoSection() {
   const { world, ledger, now } = useOpenLog()
   const [restart, busy] = useOnce(async () => {
@@ -105,8 +125,8 @@ function DemoSection() {
   )
 }
 
-/** Files: the whole log out as one file, and files of it in. */
-export default function Files() {
+/** The whole log out as one file, and files of it in. */
+function Log() {
   const { entries, now } = useOpenLog()
   const { lastBackup, unsaved } = useSafeKeeping()
   const { said, save, busy } = useBackupOut()
@@ -128,7 +148,11 @@ export default function Files() {
       </p>
       <div className="grid grid-cols-2 gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <BringIn />
+        <NotesSection />
+        <RecordOut />
+        <DataOut />
         <KeptSafe />
+        <WhoWrites />
         <Aside />
         <DemoSection />
         <Section title="Wipe" note="Empties this log in this browser. Save a backup first.">
@@ -140,4 +164,16 @@ export default function Files() {
       <WipeSheet open={wiping} onClose={() => setWiping(false)} />
     </div>
   )
+}
+
+/** Files: what comes into the log and goes out of it. */
+export default function Files() {
+  const [search] = useSearchParams()
+  if (search.has('notes'))
+    return (
+      <Suspense fallback={<Answer>Opening…</Answer>}>
+        <NotesIn />
+      </Suspense>
+    )
+  return <Log />
 }

@@ -23,6 +23,7 @@ import { thickness } from './thickness.ts'
 import { fastener, tightened } from './fastener.ts'
 import { lesson } from './lesson.ts'
 import { schoolUse } from './school-use.ts'
+import { settled } from './settled.ts'
 import { paid } from './paid.ts'
 import { linkCheck } from './link-check.ts'
 import { lubeCheck } from './lube-check.ts'
@@ -86,6 +87,7 @@ export const KIND_WORDS: { readonly [K in EntryKind]: KindWords<EntryByKind[K]> 
   tightened,
   lesson,
   'school-use': schoolUse,
+  settled,
   limit,
   plan,
   withdraw,

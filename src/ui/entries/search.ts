@@ -43,6 +43,7 @@ const textOf = (entry: Entry, garage: Garage, units: Units): string =>
       sayEntry(entry, garage, units),
       entry.at.slice(0, 10),
       sayFullDay(entry.at),
+      entry.writtenBy ?? '',
       ...new Set(aboutIn(entry, garage).map((id) => nameOf(id, garage))),
     ].join(' '),
   )

@@ -95,6 +95,10 @@ describe('an entry in a few words', () => {
       { kind: 'school-use', at: noon(1, 6), readings: true, looks: true },
       'lessons are used for readings and looks at teeth',
     ],
+    [
+      { kind: 'settled', at: noon(1, 6), targets: ['a', 'b'] },
+      '2 entries that seemed to contradict: all happened',
+    ],
     [ruleReading(1, 6, 305.5), 'Chain 1 of Heron measured with rule: 24 pitches, 305.5 mm'],
     [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: false }, 'a reading left out'],
     [{ kind: 'reading-use', at: noon(1, 6), target: 'a', counts: true }, 'a reading counted again'],

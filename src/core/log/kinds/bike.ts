@@ -50,6 +50,9 @@ export interface BikeEntry extends EntryBase {
   readonly fit?: FitFacts
   /** Absent, and what is absent in it: not entered. */
   readonly build?: Build
+  /** Whose it is, and where it stands: what a workshop sorts its bikes by. */
+  readonly owner?: string
+  readonly rack?: string
 }
 
 /** Bounds of a bike's fields. */

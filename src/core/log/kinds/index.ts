@@ -36,6 +36,7 @@ import { thickness } from './thickness.ts'
 import { fastener, tightened } from './fastener.ts'
 import { lesson } from './lesson.ts'
 import { schoolUse } from './school-use.ts'
+import { settled } from './settled.ts'
 import { plan } from './plan.ts'
 import { event } from './event.ts'
 import { withdraw } from './withdraw.ts'
@@ -81,6 +82,7 @@ export const KINDS = {
   tightened,
   lesson,
   'school-use': schoolUse,
+  settled,
   plan,
   event,
   withdraw,
