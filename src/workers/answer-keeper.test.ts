@@ -25,6 +25,7 @@ function workshop(
   older: Readonly<Record<string, RiderOutlook>> = {},
 ) {
   const jobs: Held[] = []
+  const hurried: number[] = []
   const saved: Record<string, RiderOutlook> = { ...kept }
   const keeper = answerKeeper<'rider-outlook'>({
     ask: ({ seed }, { isWaitedFor, onStep }) => {
@@ -43,6 +44,7 @@ function workshop(
           job.stopped = true
           give(undefined)
         },
+        hurry: () => void hurried.push(seed),
       }
     },
     load: (question, about): Promise<Kept<RiderOutlook> | undefined> => {
@@ -56,7 +58,7 @@ function workshop(
       return Promise.resolve()
     },
   })
-  return { keeper, jobs, saved }
+  return { keeper, jobs, saved, hurried }
 }
 
 /** Lets everything that is waiting on a promise go on. */

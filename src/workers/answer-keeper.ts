@@ -4,6 +4,9 @@ import { telling } from './telling.ts'
 
 /** Changes are told at most this often, ms. */
 const TELL_MS = 200
+/** With more than this to tell of, screens are drawn seldom: the time goes to working it out. */
+const MANY = 24
+const TELL_OF_MANY_MS = 1000
 
 /** Something that is asked, and what it is about: the same whatever the log says of it. */
 export interface Subject<Q> {
@@ -49,6 +52,8 @@ export interface AnswerKeeper<N extends JobName> {
   readonly want: (subjects: readonly Subject<Question<N>>[]) => void
   readonly known: () => readonly Known<Answer<N>>[]
   readonly subscribe: (onChange: () => void) => () => void
+  /** Has these worked out before the others, where they still wait. */
+  readonly first: (about: readonly string[]) => void
   /** Stops what is being worked out, and leaves it. */
   readonly stop: () => void
   /** Takes up again what was stopped or went wrong. */
@@ -112,7 +117,7 @@ export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans
   let held: readonly Held<N>[] = []
   const running = new Map<string, { readonly key: string; readonly asked: Asked<Answer<N>> }>()
 
-  const { subscribe, tell } = telling(TELL_MS)
+  const { subscribe, tell } = telling(() => (held.length > MANY ? TELL_OF_MANY_MS : TELL_MS))
   const put = (about: string, key: string, change: (one: Held<N>) => Held<N>): void => {
     held = held.map((one) => (one.about === about && one.key === key ? change(one) : one))
     tell()
@@ -181,6 +186,10 @@ export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans
     },
     known: () => held,
     subscribe,
+    first: (about) => {
+      // The last to be moved to the front is done first.
+      for (const one of [...about].reverse()) running.get(one)?.asked.hurry()
+    },
     stop: () => {
       held = held.map((one) => (isWaiting(one) ? { ...ended(one), stopped: true } : one))
       stopAll(() => false)

@@ -1,3 +1,4 @@
+import { compareSteps } from '../core/compare/compare-steps.ts'
 import type { JobSteps } from '../core/job.ts'
 import { timedPlanSteps } from '../core/session/fit-time.ts'
 import { sumSteps } from '../core/strategy/job/job-choice.ts'
@@ -26,6 +27,7 @@ export const JOBS = {
   'swap-wait': waitSteps,
   'what-next': whatNextSteps,
   'job-sums': sumSteps,
+  compare: compareSteps,
   'ride-files': async function* (question: RideFilesQuestion) {
     const { rideFileSteps } = await import('./ride-jobs.ts')
     return yield* rideFileSteps(question)
@@ -67,6 +69,7 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'swap-wait': 1,
   'what-next': 1,
   'job-sums': 1,
+  compare: 1,
   'ride-files': 1,
   'ride-archive': 1,
   'packed-rides': 1,

@@ -22,6 +22,8 @@ export interface Asked<A> {
   /** Gives nothing where it was stopped; fails where the job, or the worker, does. */
   readonly done: Promise<A | undefined>
   readonly stop: () => void
+  /** Has it done before the others that wait, where it waits still. */
+  readonly hurry: () => void
 }
 
 export interface Pool {
@@ -48,7 +50,7 @@ interface Seat {
 /** Who works at what, and who waits. */
 function seating(start: () => Started<AnswersWorker>, size: number) {
   const seats: readonly Seat[] = Array.from({ length: size }, (): Seat => ({}))
-  const waiting = new Set<Task>()
+  let waiting = new Set<Task>()
 
   const end = (seat: Seat, worker: Started<AnswersWorker>): void => {
     worker.stop()
@@ -96,6 +98,9 @@ function seating(start: () => Started<AnswersWorker>, size: number) {
       waiting.add(task)
       fill()
     },
+    hurry: (task: Task): void => {
+      if (waiting.has(task)) waiting = new Set([task, ...waiting])
+    },
     /** @param ask tells the worker that is at it */
     leave: (task: Task, ask: (worker: Started<AnswersWorker>) => void): void => {
       if (waiting.delete(task)) return
@@ -128,7 +133,7 @@ type RunOf<N extends JobName> = (
  * @param size at least 2
  */
 export function workerPool(start: () => Started<AnswersWorker>, size: number): Pool {
-  const { enter, leave } = seating(start, size)
+  const { enter, leave, hurry } = seating(start, size)
   let ids = 0
   return {
     size,
@@ -163,7 +168,7 @@ export function workerPool(start: () => Started<AnswersWorker>, size: number): P
         settle(undefined)
         leave(task, ({ remote }) => void remote.stop(id))
       }
-      return { done, stop }
+      return { done, stop, hurry: () => hurry(task) }
     },
   }
 }

@@ -7,9 +7,9 @@ export interface Telling {
 /**
  * Tells of a change at once, or, where it told of one a moment ago, a moment later: every listener is a screen to be
  * drawn, and a hundred changes a second are one to whoever looks.
- * @param leastMs between one telling and the next
+ * @param leastMs between one telling and the next; asked each time where it depends on how much there is to draw
  */
-export function telling(leastMs: number): Telling {
+export function telling(leastMs: number | (() => number)): Telling {
   const listeners = new Set<() => void>()
   let timer: ReturnType<typeof setTimeout> | undefined
   let toldAt = -Infinity
@@ -25,7 +25,7 @@ export function telling(leastMs: number): Telling {
       return () => void listeners.delete(onChange)
     },
     tell: () => {
-      const wait = toldAt + leastMs - Date.now()
+      const wait = toldAt + (typeof leastMs === 'number' ? leastMs : leastMs()) - Date.now()
       if (wait <= 0) tellNow()
       else timer ??= setTimeout(tellNow, wait)
     },

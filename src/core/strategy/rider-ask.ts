@@ -30,6 +30,11 @@ export interface RiderGroup {
  * that share a chain together.
  */
 const MOST_OF_ONE_RIDER = 24
+/**
+ * Of a workshop's bike so many chains are asked about, those in use and the newest others: what was retired long ago tells
+ * little of how the bike is ridden today, and two hundred bikes are to be worked out while one waits.
+ */
+const MOST_OF_A_BIKE = 5
 const SEED = 1807
 
 /** Bikes that belong together: all, or those that have shared a chain. */
@@ -125,6 +130,15 @@ function seasonsOf(stories: readonly ChainStory[]): SeasonRoad[] {
   })
 }
 
+/** The chains that were fitted last, those in use among them, in the order in which they were passed. */
+function newestOf(chains: readonly ChainFacts[], most: number): readonly ChainFacts[] {
+  if (chains.length <= most) return chains
+  const lastOf = ({ part }: ChainFacts): string =>
+    openFitting(part) ? '9999' : (part.fittings.at(-1)?.from ?? '')
+  const kept = new Set([...chains].sort((a, b) => (lastOf(a) < lastOf(b) ? 1 : -1)).slice(0, most))
+  return chains.filter((facts) => kept.has(facts))
+}
+
 /** Whether nothing that a rider's question is made of differs between two garages, but for the rides of other bikes. */
 function isSameBut(garage: Garage, before: Garage, bikes: readonly BikeId[]): boolean {
   return (
@@ -158,10 +172,16 @@ export function* riderGroupSteps(
 ): Generator<RiderGroup, void> {
   const day = askedAt(now)
   const chains = allChainFacts(garage).filter(({ part }) => part.fittings.length > 0)
+  const isOneOfMany = garage.bikes.size > MOST_OF_ONE_RIDER
   const isLastOn = ({ part }: ChainFacts, bikes: readonly BikeId[]): boolean =>
     bikes.includes(part.fittings.at(-1)?.bike ?? '')
   const groupOf = (bikes: readonly BikeId[]): RiderGroup => {
-    const own = chains.filter((facts) => isLastOn(facts, bikes))
+    const own = isOneOfMany
+      ? newestOf(
+          chains.filter((facts) => isLastOn(facts, bikes)),
+          MOST_OF_A_BIKE * bikes.length,
+        )
+      : chains.filter((facts) => isLastOn(facts, bikes))
     // Its chains speak of their tools themselves; what other riders' chains and new ones say is known before.
     const biases = toolBiases(garage, new Set(own.map(({ part }) => part.entry.part)))
     const asked = own.flatMap((facts) => askedChain(garage, facts, biases, day) ?? [])
@@ -173,6 +193,7 @@ export function* riderGroupSteps(
         chains: asked,
         seasons: seasonsOf(own.map(({ story }) => story)),
         seed: SEED,
+        ...(isOneOfMany && { isOneOfMany }),
       },
     }
   }

@@ -58,6 +58,13 @@ function FactFields({ register, errors }: FactFieldsProps) {
       <SelectField label="Motor" options={MOTOR_NAMES} {...register('motor')} />
       <SelectField label="Usual conditions" options={CONDITION_NAMES} {...register('usual')} />
       <SelectField label="Kept" options={STORAGE_NAMES} {...register('kept')} />
+      <TextField label="Owner" hint="Empty: yours." fault={errors.owner?.message} {...register('owner')} />
+      <TextField
+        label="Rack or place"
+        hint="Where it stands in the workshop."
+        fault={errors.rack?.message}
+        {...register('rack')}
+      />
     </>
   )
 }
@@ -90,6 +97,18 @@ function MoreOfBike({ form }: { readonly form: UseFormReturn<BikeDraft> }) {
           hint="How long its lube lasts standing."
           options={STORAGE_NAMES}
           {...form.register('kept')}
+        />
+        <TextField
+          label="Owner"
+          hint="Empty: yours."
+          fault={errors.owner?.message}
+          {...form.register('owner')}
+        />
+        <TextField
+          label="Rack or place"
+          hint="Where it stands in the workshop."
+          fault={errors.rack?.message}
+          {...form.register('rack')}
         />
         <TextField
           label="Teeth on the rings"
@@ -146,6 +165,8 @@ export function NewBikeForm({ onDone }: Props) {
     {
       name: '',
       note: '',
+      owner: '',
+      rack: '',
       usual: 'dry-road',
       kept: 'indoors',
       rings: '',
@@ -220,10 +241,10 @@ export function NewBikeForm({ onDone }: Props) {
 /** A bike's description, to be corrected. */
 export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEntry }) {
   const { record } = useOpenLog()
-  const { name, note, shifting, motor, usualCondition: usual, storage: kept } = entry
+  const { name, note, shifting, motor, usualCondition: usual, storage: kept, owner = '', rack = '' } = entry
   const { form, submit, saving } = useCheckedForm(
     seasonsSchema,
-    { name, note, shifting, motor, usual, kept, ...seasonFields(entry) },
+    { name, note, shifting, motor, usual, kept, owner, rack, ...seasonFields(entry) },
     async (changed) => {
       if (await record([changedBike(entry, changed)], `${changed.name} saved.`)) onDone()
     },

@@ -13,6 +13,8 @@ const draft: BikeDraft = {
   gears: 'few',
   usual: 'wet-road',
   kept: 'indoors',
+  owner: '',
+  rack: '',
   rings: '36, 50',
   cogs: '11-13-15-18-21-24-28',
   cogsCounted: false,
@@ -88,7 +90,7 @@ describe('a new bike', () => {
     if (first?.kind !== 'bike') throw new Error('a bike comes first')
     const { name, note, shifting, motor, usualCondition: usual } = first
     const after = written(
-      [changedBike(first, { name, note, shifting, motor, usual, kept: 'outdoors' })],
+      [changedBike(first, { name, note, shifting, motor, usual, kept: 'outdoors', owner: '', rack: '' })],
       Date.UTC(2027, 0, 1),
     )
     expect(replay([...log, ...after]).bikes.get(bike)?.entry).toMatchObject({

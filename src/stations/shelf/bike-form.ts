@@ -4,6 +4,7 @@ import { DRIVETRAIN_NAMES } from '../../ui/words/names.ts'
 import { numberField } from '../../ui/form/fields.ts'
 import { cogRange, isUsualCogCount, USUAL_COGS } from '../../core/gearing/cassettes.ts'
 import { fewestLinks } from '../../core/gearing/chain-loop.ts'
+import { BOUNDS } from '../../core/log/bounds.ts'
 import { CONDITIONS, QUARTERS, type Condition, type Quarter } from '../../core/exposure/conditions.ts'
 import { PART_BOUNDS, type CassetteSpec, type RingSpec } from '../../core/log/kinds/part.ts'
 import { usualGearName } from '../../core/gearing/write-set.ts'
@@ -43,6 +44,8 @@ const facts = {
     .oneOf([...CONDITIONS])
     .required(),
   kept: string().oneOf(['indoors', 'outdoors']).required(),
+  owner: string().trim().max(BOUNDS.whoLetters, 'A shorter name, please.').default(''),
+  rack: string().trim().max(BOUNDS.whoLetters, 'A shorter name, please.').default(''),
 }
 
 /** What is asked of a bike that is already in the log. */
@@ -90,6 +93,8 @@ export const bikeSchema = object({
   usual: facts.usual,
   note: facts.note,
   kept: facts.kept,
+  owner: facts.owner,
+  rack: facts.rack,
   rings: teeth(3),
   cogs: teeth(14).test('whole cassette', '', (text, context) => {
     const { cogsCounted } = context.parent as { cogsCounted?: boolean }
@@ -124,6 +129,12 @@ export function faultOfChain(
     : undefined
 }
 
+/** Whose a bike is and where it stands, where that is given. */
+const standing = (owner: string, rack: string): Pick<BikeEntry, 'owner' | 'rack'> => ({
+  ...(owner !== '' && { owner }),
+  ...(rack !== '' && { rack }),
+})
+
 /** Ids for a bike and all that may come with it, made once for each form: pressed twice it saves one bike. */
 export const bikeIds = (): readonly string[] => Array.from({ length: 12 }, () => crypto.randomUUID())
 
@@ -142,7 +153,7 @@ export function bikeEntries(
   // The start of the day, today too: a ride of that morning is counted on it, as the form says.
   const at = new Date(`${draft.since}T00:00:00`).toISOString()
   const cogs = teethOf(draft.cogs)
-  const { name, note, usual, kept } = draft
+  const { name, note, usual, kept, owner, rack } = draft
   const { shifting, motor, ...kind } = DRIVETRAINS[draft.gears]
   const speeds = cogs.length > 0 ? cogs.length : kind.speeds
   const entries: EntryDraft[] = [
@@ -157,6 +168,7 @@ export function bikeEntries(
       motor,
       usualCondition: usual,
       storage: kept,
+      ...standing(owner, rack),
     },
   ]
   const fit = (partName: string, spec: Extract<EntryDraft, { kind: 'part' }>['spec']): void => {
@@ -177,8 +189,8 @@ export function bikeEntries(
 
 /** A bike's description written again in place of the old one; what the form does not ask stays. */
 export function changedBike(entry: BikeEntry, changed: BikeFacts & Partial<BikeSeasons>): EntryDraft {
-  const { id, action: _action, usualByQuarter: _seasons, ...held } = entry
-  const { name, note, shifting, motor, usual, kept } = changed
+  const { id, action: _action, usualByQuarter: _seasons, owner: _owner, rack: _rack, ...held } = entry
+  const { name, note, shifting, motor, usual, kept, owner, rack } = changed
   const usualIn = Object.fromEntries(
     QUARTERS.flatMap((quarter) => {
       const said = changed[quarter] ?? entry.usualByQuarter?.[quarter] ?? AS_MOSTLY
@@ -195,5 +207,6 @@ export function changedBike(entry: BikeEntry, changed: BikeFacts & Partial<BikeS
     usualCondition: usual,
     storage: kept,
     ...(Object.keys(usualIn).length > 0 && { usualByQuarter: usualIn }),
+    ...standing(owner, rack),
   }
 }

@@ -5,7 +5,7 @@ import type { EntryDraft } from '../../core/log/entries.ts'
 import { fittedChain, fittedLink, fittedParts } from '../../core/log/garage.ts'
 import { replay } from '../../core/log/replay.ts'
 import { partDraft, PartFault, partFormSchema } from './part-form.ts'
-import { chainsToHand, linksToHand, swapEntries, type Swap } from './swap.ts'
+import { chainsToHand, linksToHand, swapEntries, type Swap } from '../../core/strategy/shelf/swap.ts'
 
 const made = (raw: object) => partDraft(raw, 'id', noon(3, 1))
 const faultOf = (raw: object): PartFault => {

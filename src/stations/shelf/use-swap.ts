@@ -22,7 +22,7 @@ import { useTeeth } from '../../session/teeth-store.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { BOUGHT, chainCost } from './chain-cost.ts'
 import { faultOfChain } from './bike-form.ts'
-import { chainsToHand, linksToHand, swapEntries, type Swap } from './swap.ts'
+import { chainsToHand, linksToHand, swapEntries, type Swap } from '../../core/strategy/shelf/swap.ts'
 
 /** Stands for a part that is not in the log yet. */
 export const NEW = 'new'

@@ -1,8 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { KM_PER_MILE } from '../../core/units/convert.ts'
-import { OPENS, STATIONS } from '../../ui/places.ts'
 import { useNavigate } from 'react-router'
-import { needsSomething, SWAPS, urgency, type Verdict } from '../../core/strategy/verdict.ts'
+import { needsSomething, urgency } from '../../core/strategy/verdict.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Answer } from '../../ui/parts/Answer.tsx'
@@ -10,7 +9,6 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { NoBike } from '../../ui/parts/NoBike.tsx'
 import { bikeChosen, useSend, useUnits, type Units } from '../../ui/screen-state.ts'
 import { sayAction, sayReason } from '../../ui/words/advice.ts'
-import { NEXT_STEP } from '../../ui/words/next-step.ts'
 import { sayChance, sayCount, sayFigure, sayKm, sayLimit } from '../../ui/words/numbers.ts'
 import { sayRoad } from '../../ui/words/road.ts'
 import type { SharedScale } from '../../ui/road/SmallRoad.tsx'
@@ -18,18 +16,13 @@ import { DUE_MARKS } from '../../ui/road/marks.ts'
 import { sharedScale } from './shared-scale.ts'
 import { sayLastReading } from '../../ui/words/verdict.tsx'
 import { UnsavedNote } from './UnsavedNote.tsx'
+import { stepFor } from './step-for.ts'
 import { AfterRepair } from './AfterRepair.tsx'
 import { AfterRide } from './AfterRide.tsx'
 import { ComingUp } from './ComingUp.tsx'
+import { Contradictions } from './Contradictions.tsx'
 import { useForecasts } from '../../session/use-forecasts.ts'
 import { useAllJudged, type JudgedBike } from '../../session/verdicts.ts'
-
-/** What the way to the next step is called here: a verdict is looked at before it is acted on. */
-function stepFor({ action, found }: Verdict): { readonly path: string; readonly label: string } {
-  if (found) return { path: OPENS.findings, label: 'See to it' }
-  const weighty = SWAPS.includes(action) || action === 'ride-on'
-  return weighty ? { path: STATIONS.decide.path, label: 'See why' } : NEXT_STEP[action]
-}
 
 function useLines() {
   const bikes = useAllJudged()
@@ -52,6 +45,10 @@ function sayHowSure({ report, answer, verdict }: JudgedBike): string {
 
 const SmallRoad = lazy(() => import('../../ui/road/SmallRoad.tsx'))
 const SharedRuler = lazy(async () => ({ default: (await import('../../ui/road/SmallRoad.tsx')).SharedRuler }))
+
+const DayList = lazy(() => import('./day/DayList.tsx'))
+/** With more bikes than this Today is a workshop's list: a row each, found, grouped and narrowed. */
+const MANY = 12
 
 /** The columns of a bike's row where there is room for them: name, advice, road, step. */
 const COLUMNS = 'lg:grid-cols-[9.5rem_minmax(0,1fr)_minmax(17rem,24rem)_8.5rem]'
@@ -221,12 +218,21 @@ export default function Today() {
   return (
     <>
       <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working, units)}</Answer>
-      <RoadsHead scale={scale} />
-      <ul aria-label="Bikes" className="border-b border-hairline">
-        {lines.map((line, i) => (
-          <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} scale={scale} />
-        ))}
-      </ul>
+      <Contradictions />
+      {lines.length > MANY ? (
+        <Suspense fallback={<p className="mt-4 text-steel">Laying out the list…</p>}>
+          <DayList lines={lines} />
+        </Suspense>
+      ) : (
+        <>
+          <RoadsHead scale={scale} />
+          <ul aria-label="Bikes" className="border-b border-hairline">
+            {lines.map((line, i) => (
+              <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} scale={scale} />
+            ))}
+          </ul>
+        </>
+      )}
       <AfterRide reports={lines.map(({ report }) => report)} />
       <AfterRepair bikes={lines.map(({ report }) => report.bike.entry)} />
       <ComingUp bikes={lines} />

@@ -3,7 +3,12 @@ export interface OwnerSheet {
   readonly title: string
   /** The day, the bike. */
   readonly about: string
-  readonly sections: readonly { readonly heading: string; readonly lines: readonly string[] }[]
+  readonly sections: readonly {
+    readonly heading: string
+    readonly lines: readonly string[]
+    /** What stands before each line: a dot, or a box to tick on paper. */
+    readonly mark?: 'box'
+  }[]
   readonly pictures: readonly { readonly caption: string; readonly jpeg: Uint8Array }[]
   readonly foot: string
 }

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import type { BikeId } from '../../../core/log/entry.ts'
 import type { TimedPlan } from '../../../core/session/fit-time.ts'
 import { oneAfterAnother } from '../../../core/session/in-turn.ts'
@@ -40,7 +41,13 @@ export function useWashPlan(report: BikeReport, facts: WashFacts) {
   const { garage } = useOpenLog()
   const reports = useAllReports()
   const here = report.bike.entry.bike
-  const [choices, setChoices] = useState<Choices>({})
+  const [search] = useSearchParams()
+  // Bikes that were chosen on Today to be washed together.
+  const [choices, setChoices] = useState<Choices>(() =>
+    Object.fromEntries(
+      (search.get('with') ?? '').split(',').flatMap((bike) => (bike === '' ? [] : [[bike, {}]])),
+    ),
+  )
   const [minutes, setMinutes] = useState<number>()
   const bikes = useMemo<readonly PlannedBike[]>(() => {
     const along = reports.filter(({ bike }) => bike.entry.bike !== here && choices[bike.entry.bike])

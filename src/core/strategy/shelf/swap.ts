@@ -1,6 +1,6 @@
-import type { EntryDraft } from '../../core/log/entries.ts'
-import { fittedLink, openFitting, type Garage, type PartState } from '../../core/log/garage.ts'
-import type { Lube } from '../../core/lube/lubes.ts'
+import type { EntryDraft } from '../../log/entries.ts'
+import { fittedLink, openFitting, type Garage, type PartState } from '../../log/garage.ts'
+import type { Lube } from '../../lube/lubes.ts'
 
 /** A swap as it was done: one chain off, one on, in one go. */
 export interface Swap {

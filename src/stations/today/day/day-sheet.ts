@@ -1,0 +1,36 @@
+import type { OwnerSheet } from '../../../core/strategy/job/owner-sheet.ts'
+import type { IsoTime } from '../../../core/log/entry.ts'
+import type { DayGroup, DayGroupOf } from '../../../core/strategy/needs.ts'
+import { sayAction, sayReason } from '../../../ui/words/advice.ts'
+import { sayGroup } from '../../../ui/words/day-words.ts'
+import { sayCount, sayFullDay } from '../../../ui/words/numbers.ts'
+import type { Garage } from '../../../core/log/garage.ts'
+import type { Units } from '../../../ui/screen-state.ts'
+import type { ListedBike } from './use-day-list.ts'
+
+/** A day's list for paper: a box to tick for each bike, what it needs, and why. */
+export function daySheet(
+  groups: readonly DayGroupOf<ListedBike>[],
+  group: DayGroup,
+  garage: Garage,
+  units: Units,
+  now: IsoTime,
+): OwnerSheet {
+  const count = groups.reduce((sum, { bikes }) => sum + bikes.length, 0)
+  return {
+    title: 'The day’s list',
+    about: `${sayFullDay(now)} \u00b7 ${sayCount(count, 'bike')}`,
+    sections: groups.map(({ key, bikes }) => ({
+      heading: `${sayGroup(group, key)} (${bikes.length})`,
+      mark: 'box',
+      lines: bikes.map(({ entry, verdict }) => {
+        const [why] = verdict?.reasons ?? []
+        const place = [entry.owner, entry.rack].filter((one) => one !== undefined).join(', ')
+        const said = verdict ? sayAction(verdict, units) : 'Being worked out.'
+        return `${entry.name}${place === '' ? '' : ` (${place})`}: ${said}${why && verdict?.action !== 'ride-on' ? ` ${sayReason(why, units, garage.tools)}` : ''}`
+      }),
+    })),
+    pictures: [],
+    foot: 'Brakes that do not hold, steering that binds, a crack: the bike is not ridden. The makers’ instructions come before this list.',
+  }
+}
