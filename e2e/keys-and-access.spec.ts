@@ -14,6 +14,7 @@ const STATIONS = [
   ['School', 'k', '/school'],
   ['Shelf', 's', '/shelf'],
   ['Rates', 'r', '/rates'],
+  ['Compare', 'o', '/compare'],
   ['Log', 'l', '/log'],
   ['Files', 'f', '/files'],
 ] as const

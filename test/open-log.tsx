@@ -38,6 +38,7 @@ const SILENT: Answering = () => ({
   want: () => undefined,
   known: () => NOTHING_KNOWN,
   subscribe: () => () => undefined,
+  first: () => undefined,
   stop: () => undefined,
   resume: () => undefined,
 })
@@ -107,6 +108,7 @@ export function openLog(drafts: readonly EntryDraft[], outlook?: (garage: Garage
     subscribe: () => () => undefined,
     stop: () => undefined,
     resume: () => undefined,
+    askFirst: () => undefined,
   }
   const store = configureStore({ reducer: { screen: screenSlice.reducer } })
   return {

@@ -1,4 +1,4 @@
-import type { EntryId, IsoTime } from '../core/log/entry.ts'
+import type { BikeId, EntryId, IsoTime } from '../core/log/entry.ts'
 
 /** A station: a post along the road, in the order of the work, or beside it. */
 export interface Station {
@@ -50,8 +50,21 @@ export const STATIONS = {
   },
   shelf: { path: '/shelf', name: 'Shelf', key: 's', beside: true, about: 'bikes, parts, spares, swap' },
   rates: { path: '/rates', name: 'Rates', key: 'r', beside: true, about: 'wear by conditions and lube' },
+  compare: {
+    path: '/compare',
+    name: 'Compare',
+    key: 'o',
+    beside: true,
+    about: 'chains, lubes, bikes and seasons side by side',
+  },
   log: { path: '/log', name: 'Log', key: 'l', beside: true, about: 'every entry, correct, restore' },
-  files: { path: '/files', name: 'Files', key: 'f', beside: true, about: 'backup, bring in, storage' },
+  files: {
+    path: '/files',
+    name: 'Files',
+    key: 'f',
+    beside: true,
+    about: 'backup, notes from a spreadsheet, data out, storage',
+  },
 } as const satisfies Readonly<Record<string, Station>>
 
 export type StationName = keyof typeof STATIONS
@@ -79,11 +92,16 @@ export const OPENS = {
   fitChain: '/shelf#chain',
   newPart: '/shelf?new=part',
   newBike: '/shelf?new=bike',
+  notesIn: '/files?notes',
 } as const
 
 /** The address of the owner's sheet of a visit. */
 export const sheetAddress = (visit: string): string =>
   `/decide?${new URLSearchParams({ sheet: visit }).toString()}`
+
+/** The address of a wash of the bike in hand together with others. */
+export const washTogether = (others: readonly BikeId[]): string =>
+  `/wash?${new URLSearchParams({ with: others.join(',') }).toString()}`
 
 /** The address of the checks that are worth most in some minutes. */
 export const checksFor = (minutes: number): string => `/checks?minutes=${minutes}#short`

@@ -12,6 +12,8 @@ export interface ScreenState {
   readonly units: Units
   readonly keysShown: boolean
   readonly newShown: boolean
+  /** The drawings and tables of the page, to be saved. */
+  readonly saveShown: boolean
   readonly finderShown: boolean
   /** Large type and targets, and the screen kept awake. */
   readonly bench: boolean
@@ -23,6 +25,7 @@ const initialState: ScreenState = {
   units: 'metric',
   keysShown: false,
   newShown: false,
+  saveShown: false,
   finderShown: false,
   bench: false,
 }
@@ -38,11 +41,20 @@ export const screenSlice = createSlice({
     keysToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keysShown: payload }),
     benchToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, bench: payload }),
     finderToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, finderShown: payload }),
+    saveToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, saveShown: payload }),
     newToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, newShown: payload }),
   },
 })
-export const { benchToggled, bikeChosen, themeChosen, unitsChosen, keysToggled, newToggled, finderToggled } =
-  screenSlice.actions
+export const {
+  benchToggled,
+  bikeChosen,
+  themeChosen,
+  unitsChosen,
+  keysToggled,
+  newToggled,
+  finderToggled,
+  saveToggled,
+} = screenSlice.actions
 
 interface WithScreen {
   readonly screen: ScreenState

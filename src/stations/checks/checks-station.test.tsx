@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { cleanup, render, screen, within } from '@testing-library/react'
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { liveLog } from '../../../test/live-log.tsx'
 import { commuter, noon, ride } from '../../../test/log.ts'
@@ -207,7 +207,7 @@ describe('the station', () => {
     await screen.findByRole('heading', { level: 1, name: 'Tyre pressure' })
     await userEvent.click(screen.getByRole('button', { name: 'End the round here' }))
     await userEvent.click(await screen.findByRole('button', { name: 'It is seen to Axle, rear' }))
-    expect(screen.queryByRole('list', { name: 'Findings' })).toBeNull()
+    await waitFor(() => expect(screen.queryByRole('list', { name: 'Findings' })).toBeNull())
     expect(log.entries().filter(({ kind }) => kind === 'round')).toHaveLength(2)
   })
 
@@ -222,7 +222,9 @@ describe('the station', () => {
   test('what is not on the bike is answered so, left out, and can be put back', async () => {
     open([...LOG, { kind: 'check', at: noon(1, 10), bike: 'heron', item: 'mudguards', result: 'not-here' }])
     await userEvent.click(screen.getByRole('button', { name: 'Mudguards and racks: put it back' }))
-    expect(screen.queryByRole('button', { name: 'Mudguards and racks: put it back' })).toBeNull()
+    await waitFor(() =>
+      expect(screen.queryByRole('button', { name: 'Mudguards and racks: put it back' })).toBeNull(),
+    )
   })
 
   test('a check that is dated in the future is asked about', () => {

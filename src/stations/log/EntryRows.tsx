@@ -63,6 +63,7 @@ export function EntryRows({ found, standing, onOpen }: RowsProps) {
                 className={`min-w-0 flex-1 truncate ${stands === 'counts' ? '' : 'text-steel line-through'}`}
               >
                 {said}
+                {entry.writtenBy !== undefined && <span className="text-steel"> · {entry.writtenBy}</span>}
               </span>
               {stands === 'counts' ? (
                 <Button

@@ -1,6 +1,7 @@
 import { useEffect, useState, type RefObject } from 'react'
 import { flushSync } from 'react-dom'
 import { inkOf, type Ink } from '../charts/ink.ts'
+import { drawnBy } from '../saving/drawn.ts'
 
 /** Width of an element, px, kept up to date. */
 export function useWidth(box: RefObject<HTMLElement | null>): number {
@@ -63,6 +64,17 @@ export function usePainting(
       element.dataset['drawn'] = 'true'
     }
     draw()
+    drawnBy(element, {
+      canvas: (more) => {
+        const copy = document.createElement('canvas')
+        copy.width = Math.round(wide * more)
+        copy.height = Math.round(high * more)
+        const own = copy.getContext('2d')
+        own?.setTransform(more, 0, 0, more, 0, 0)
+        if (own) paint(own, inkOf(element), more)
+        return copy
+      },
+    })
     let wanted = document.fonts?.status === 'loading'
     // The figures' face may come after the first drawing.
     if (wanted) void document.fonts.ready.then(() => wanted && draw())
