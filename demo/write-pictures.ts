@@ -7,7 +7,7 @@ import { DEMO_SCENES } from './pictures/shots.ts'
 // Run with: node --import tsx demo/write-pictures.ts
 
 const QUALITY = 82
-const FOLDER = new URL('../public/pictures/', import.meta.url)
+const FOLDER = new URL('../public/pictures', import.meta.url)
 mkdirSync(FOLDER, { recursive: true })
 for (const [name, scene] of Object.entries(DEMO_SCENES)) {
   const { width, height, data } = drawScene(scene)

@@ -138,7 +138,7 @@ soon;9;0:30:00
 13.11.2026;102,0;5:10:00
 `
 
-const folder = new URL('./rides/', import.meta.url)
+const folder = new URL('./rides', import.meta.url)
 mkdirSync(folder, { recursive: true })
 const written = OUTINGS.map((outing, i) => {
   const points = track(outing, seededRandom(90 + i))

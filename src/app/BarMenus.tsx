@@ -13,7 +13,7 @@ import {
   useScreen,
   useSend,
 } from '../ui/screen-state.ts'
-import { STATION_LIST } from '../ui/places.ts'
+import { STATION_LIST } from '../words/places.ts'
 import { useBikeId } from '../ui/use-bike-id.ts'
 import type { BarMenuProps } from './bar-menu-props.ts'
 import { DEMO_PATH } from './world.ts'

@@ -1,8 +1,8 @@
-import { STATIONS } from '../ui/places.ts'
+import { STATIONS } from '../words/places.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { Button } from '../ui/parts/Button.tsx'
-import { sayCount } from '../ui/words/numbers.ts'
+import { sayCount } from '../words/numbers.ts'
 import { ledger } from './world.ts'
 
 /** That the browser had lost the log, and where it came from again. It stays until it is read. */

@@ -7,10 +7,10 @@ import { Button, buttonLook } from '../ui/parts/Button.tsx'
 import { isChunkError } from '../ui/parts/chunk-error.ts'
 import { FullNotice } from '../ui/parts/FullNotice.tsx'
 import { saveText } from '../ui/save-file.ts'
-import { sayBackup } from '../ui/words/backup.ts'
+import { sayBackup } from '../words/backup.ts'
 import { useOnce } from '../ui/use-once.ts'
 import { SafePage } from './SafePage.tsx'
-import { STATION_LIST } from '../ui/places.ts'
+import { STATION_LIST } from '../words/places.ts'
 import { ledger, world } from './world.ts'
 
 /** An address that leads nowhere: says so, and where one can go from here. */

@@ -4,9 +4,9 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { liveEntries } from '../core/log/supersede.ts'
 import { useOpenLog } from '../session/log-context.ts'
-import { NEW_ENTRIES, sayEntry } from '../ui/entries/index.ts'
-import { entryTexts, finder, newestFirst, searchable } from '../ui/entries/search.ts'
-import { entryAddress, logAddress, OPENS, STATION_LIST } from '../ui/places.ts'
+import { NEW_ENTRIES, sayEntry } from '../words/entries/index.ts'
+import { entryTexts, finder, newestFirst, searchable } from '../words/entries/search.ts'
+import { entryAddress, logAddress, OPENS, STATION_LIST } from '../words/places.ts'
 import {
   benchToggled,
   bikeChosen,
@@ -17,8 +17,8 @@ import {
   useScreen,
   useSend,
 } from '../ui/screen-state.ts'
-import { sayDay } from '../ui/words/numbers.ts'
-import { namePart } from '../ui/words/part-name.ts'
+import { sayDay } from '../words/numbers.ts'
+import { namePart } from '../words/part-name.ts'
 
 /** Something that can be found and done. */
 interface Found {

@@ -6,8 +6,8 @@ import { totalKm } from '../core/exposure/distance.ts'
 import { useOpenLog } from '../session/log-context.ts'
 import { useUnits } from '../ui/screen-state.ts'
 import { useBikeId } from '../ui/use-bike-id.ts'
-import { sayKm } from '../ui/words/numbers.ts'
-import { STATION_LIST } from '../ui/places.ts'
+import { sayKm } from '../words/numbers.ts'
+import { STATION_LIST } from '../words/places.ts'
 import { BarMenu } from './BarMenu.tsx'
 
 /** The current bike, always in sight, and the way to another. */

@@ -1,5 +1,5 @@
 import { Sheet } from '../ui/parts/Sheet.tsx'
-import { STATION_LIST } from '../ui/places.ts'
+import { STATION_LIST } from '../words/places.ts'
 
 const OTHER_KEYS: readonly (readonly [string, string])[] = [
   ['/', 'find anything, do anything (Ctrl k too)'],

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router'
-import { NEW_ENTRIES } from '../ui/entries/index.ts'
+import { NEW_ENTRIES } from '../words/entries/index.ts'
 import { Sheet } from '../ui/parts/Sheet.tsx'
 
 /** What can be written into the log, each where it is written. */

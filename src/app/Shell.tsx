@@ -17,7 +17,7 @@ import { Header } from './Header.tsx'
 import { CameBackNote } from './CameBackNote.tsx'
 import { VersionNote } from './VersionNote.tsx'
 import { WorkingLine } from './WorkingLine.tsx'
-import { STATION_LIST } from '../ui/places.ts'
+import { STATION_LIST } from '../words/places.ts'
 import { applyTheme } from './theme.ts'
 
 const Finder = lazy(() => import('./Finder.tsx'))

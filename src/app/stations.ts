@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react'
-import type { StationName } from '../ui/places.ts'
+import type { StationName } from '../words/places.ts'
 
 type Load = () => Promise<{ readonly default: ComponentType }>
 

@@ -1,9 +1,9 @@
 import { useMemo } from 'react'
 import type { Telling } from '../session/use-writing.ts'
 import { useNotice } from '../ui/parts/notices.tsx'
-import { sayCount } from '../ui/words/numbers.ts'
-import { sayStep } from '../ui/entries/index.ts'
-import { sayWriteFault } from '../ui/words/write-faults.ts'
+import { sayCount } from '../words/numbers.ts'
+import { sayStep } from '../words/entries/index.ts'
+import { sayWriteFault } from '../words/write-faults.ts'
 
 /** Tells in notices what was written, undone or refused. */
 export function useTelling(): Telling {

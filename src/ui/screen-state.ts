@@ -1,9 +1,9 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import { useDispatch, useSelector, type TypedUseSelectorHook } from 'react-redux'
 import type { BikeId } from '../core/log/entry.ts'
+import type { Units } from '../core/units/units.ts'
 
 export type Theme = 'daylight' | 'late-shop'
-export type Units = 'metric' | 'imperial'
 
 /** What belongs to the screen and the moment; the records are elsewhere. */
 export interface ScreenState {

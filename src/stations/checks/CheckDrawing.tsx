@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { BikeOutline } from '../../ui/drawings/BikeOutline.tsx'
-import type { CheckDrawing as Drawing } from '../../ui/words/checks/item-talk.ts'
+import type { CheckDrawing as Drawing } from '../../words/checks/item-talk.ts'
 
 const LINE = { fill: 'none', strokeWidth: 3, strokeLinecap: 'round', strokeLinejoin: 'round' } as const
 

@@ -9,7 +9,7 @@ import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { JOINT_NAMES, TORQUE_UNIT_NAMES } from '../../ui/words/checks/torque-words.ts'
+import { JOINT_NAMES, TORQUE_UNIT_NAMES } from '../../words/checks/torque-words.ts'
 
 interface Props {
   readonly bolt: Omit<FastenerEntry, 'id' | 'format' | 'action'>

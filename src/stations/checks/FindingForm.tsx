@@ -9,11 +9,11 @@ import { numberField, shortText } from '../../ui/form/fields.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
-import { dayOf } from '../../ui/parts/day.ts'
+import { dayOf } from '../../words/day.ts'
 import { PickFile } from '../../ui/pictures/PickFile.tsx'
 import { decodePicture, jpegOf } from '../../ui/pictures/decode.ts'
 import { useUnits } from '../../ui/screen-state.ts'
-import { ACT_NAMES } from '../../ui/words/checks/check-words.ts'
+import { ACT_NAMES } from '../../words/checks/check-words.ts'
 import type { FindingNote } from './round-writing.ts'
 
 interface Props {

@@ -25,7 +25,7 @@ import {
   THICKNESS_TOOL_NAMES,
   WEARING_HOW,
   WEARING_NAMES,
-} from '../../ui/words/checks/wearing-words.ts'
+} from '../../words/checks/wearing-words.ts'
 import { recallTool, rememberTool } from './kept-tool.ts'
 import { thisMoment } from './round-writing.ts'
 

@@ -8,7 +8,7 @@ import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayMm, WEARING_NAMES } from '../../ui/words/checks/wearing-words.ts'
+import { sayMm, WEARING_NAMES } from '../../words/checks/wearing-words.ts'
 import { thisMoment } from './round-writing.ts'
 
 interface Props {

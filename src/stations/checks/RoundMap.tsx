@@ -1,6 +1,6 @@
 import { AREAS, itemOf, type Area, type ItemId } from '../../core/checks/items.ts'
 import { BikeOutline } from '../../ui/drawings/BikeOutline.tsx'
-import { AREA_NAMES } from '../../ui/words/checks/check-words.ts'
+import { AREA_NAMES } from '../../words/checks/check-words.ts'
 
 /** Where each part of the round lies on the outline. */
 const SPOTS: Readonly<Record<Exclude<Area, 'whole'>, readonly [number, number]>> = {

@@ -6,9 +6,9 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { OCCASION_NAMES, sayDueWhy } from '../../ui/words/checks/check-words.ts'
-import { sayItem } from '../../ui/words/checks/item-names.ts'
-import { sayCount, sayDay, sayList } from '../../ui/words/numbers.ts'
+import { OCCASION_NAMES, sayDueWhy } from '../../words/checks/check-words.ts'
+import { sayItem } from '../../words/checks/item-names.ts'
+import { sayCount, sayDay, sayList } from '../../words/numbers.ts'
 import type { ChecksInHand } from './use-checks.ts'
 
 /** Begins a round of a sheet; where one waits it is gone on with. */

@@ -17,13 +17,8 @@ import { Choice } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import {
-  FASTENER_NAMES,
-  JOINT_NAMES,
-  sayTorque,
-  TORQUE_UNIT_NAMES,
-} from '../../ui/words/checks/torque-words.ts'
-import { sayAgo } from '../../ui/words/numbers.ts'
+import { FASTENER_NAMES, JOINT_NAMES, sayTorque, TORQUE_UNIT_NAMES } from '../../words/checks/torque-words.ts'
+import { sayAgo } from '../../words/numbers.ts'
 import { FastenerForm } from './FastenerForm.tsx'
 import { thisMoment } from './round-writing.ts'
 

@@ -1,6 +1,6 @@
 import type { WearingOutlook } from '../../core/strategy/facts/wearing-facts.ts'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayMm, WEARING_NAMES } from '../../ui/words/checks/wearing-words.ts'
+import { sayMm, WEARING_NAMES } from '../../words/checks/wearing-words.ts'
 
 const [WIDE, HIGH, LEFT, RIGHT] = [340, 64, 6, 334]
 

@@ -14,8 +14,8 @@ import {
   sayWearRate,
   WEARING_HOW,
   WEARING_NAMES,
-} from '../../ui/words/checks/wearing-words.ts'
-import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../ui/words/numbers.ts'
+} from '../../words/checks/wearing-words.ts'
+import { sayAboutKm, sayAgo, sayDay, sayKm } from '../../words/numbers.ts'
 import { OwnLimit } from './OwnLimit.tsx'
 import { MeasureThickness } from './MeasureThickness.tsx'
 import type { ChecksInHand } from './use-checks.ts'

@@ -17,8 +17,8 @@ import {
   sayComparison,
   sayNotShown,
   sayTimes,
-} from '../../ui/words/compare-words.ts'
-import { sayCount, sayKm } from '../../ui/words/numbers.ts'
+} from '../../words/compare-words.ts'
+import { sayCount, sayKm } from '../../words/numbers.ts'
 
 const MARKS = [0.05, 0.1, 0.2, 0.3, 0.5]
 const CHOICES = COMPARED.map((value) => ({ value, label: COMPARED_NAMES[value] }))

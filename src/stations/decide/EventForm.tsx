@@ -6,10 +6,10 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { StepperField } from '../../ui/form/StepperField.tsx'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf } from '../../ui/parts/day.ts'
+import { dayOf } from '../../words/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { CONDITION_NAMES } from '../../ui/words/names.ts'
+import { CONDITION_NAMES } from '../../words/names.ts'
 import { eventFields, eventSchema, plannedEvent } from './event-form.ts'
 
 interface Props {

@@ -2,7 +2,7 @@ import type { BikeId } from '../../core/log/entry.ts'
 import type { Priced } from '../../core/log/kinds/prices.ts'
 import type { BreakEven, PlanCost } from '../../core/strategy/plans/price.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { minorPerMajor, sayMoney } from '../../ui/words/money.ts'
+import { minorPerMajor, sayMoney } from '../../words/money.ts'
 import { usePriceSaving } from './plans/use-price-saving.ts'
 import type { Plans } from './plans/use-plans.ts'
 

@@ -8,7 +8,7 @@ import { neededNumber } from '../../ui/form/fields.ts'
 import { StepperField } from '../../ui/form/StepperField.tsx'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayAboutKm, sayKm } from '../../ui/words/numbers.ts'
+import { sayAboutKm, sayKm } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
 
 const planSchema = object({

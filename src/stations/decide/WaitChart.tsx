@@ -1,8 +1,8 @@
 import type { WaitChoice } from '../../core/strategy/plans/wait-steps.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
-import { sayMoney } from '../../ui/words/money.ts'
-import { sayAboutKm, sayKm } from '../../ui/words/numbers.ts'
+import { sayMoney } from '../../words/money.ts'
+import { sayAboutKm, sayKm } from '../../words/numbers.ts'
 
 const [WIDE, NARROW] = [560, 360]
 const [LEFT, TOP, HIGH, FOOT] = [52, 22, 120, 34]

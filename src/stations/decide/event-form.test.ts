@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { EventEntry } from '../../core/log/kinds/event.ts'
-import type { Units } from '../../ui/screen-state.ts'
+import type { Units } from '../../core/units/units.ts'
 import { ValidationError } from 'yup'
 import type { Shown } from '../../ui/form/use-checked-form.ts'
 import { eventFields, eventSchema, plannedEvent, type EventDraft } from './event-form.ts'

@@ -7,8 +7,8 @@ import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { addDays } from '../../core/units/days.ts'
 import type { Shown } from '../../ui/form/use-checked-form.ts'
 import { neededNumber, neededText } from '../../ui/form/fields.ts'
-import type { Units } from '../../ui/screen-state.ts'
-import { dayOf } from '../../ui/parts/day.ts'
+import type { Units } from '../../core/units/units.ts'
+import { dayOf } from '../../words/day.ts'
 
 /** A form filled in: with what was planned, or with a week in five weeks' time. */
 export function eventFields(

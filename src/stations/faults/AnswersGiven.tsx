@@ -1,9 +1,9 @@
 import { COMPLAINTS, contradictions, movedBy, type AnyFinding } from '../../core/faults/finder.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { FINDING_WORDS } from '../../ui/words/faults/findings.ts'
-import { sayMoved } from '../../ui/words/faults/say-fault.ts'
-import { sayList } from '../../ui/words/numbers.ts'
+import { FINDING_WORDS } from '../../words/faults/findings.ts'
+import { sayMoved } from '../../words/faults/say-fault.ts'
+import { sayList } from '../../words/numbers.ts'
 import { withAnswer } from './given.ts'
 import type { SearchInHand } from './use-search.ts'
 

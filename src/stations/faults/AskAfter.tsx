@@ -4,8 +4,8 @@ import { faultToAskAfter } from '../../core/strategy/facts/faults-found.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayCause } from '../../ui/words/faults/causes.ts'
-import { sayDay, sayList } from '../../ui/words/numbers.ts'
+import { sayCause } from '../../words/faults/causes.ts'
+import { sayDay, sayList } from '../../words/numbers.ts'
 
 interface Props {
   readonly garage: Garage

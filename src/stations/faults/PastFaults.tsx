@@ -1,9 +1,9 @@
 import { faultsOf } from '../../core/strategy/facts/faults-found.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Section } from '../../ui/parts/Section.tsx'
-import { fault as words } from '../../ui/entries/fault.ts'
+import { fault as words } from '../../words/entries/fault.ts'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayDay } from '../../ui/words/numbers.ts'
+import { sayDay } from '../../words/numbers.ts'
 
 /** What was found on a bike before: it moves how likely each cause is thought to be. */
 export function PastFaults({ bike }: { readonly bike: string }) {

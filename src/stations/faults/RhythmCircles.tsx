@@ -1,6 +1,6 @@
 import { ROUNDS, type TapAnswer } from '../../core/faults/tap-period.ts'
-import { ROUND_NAMES } from '../../ui/words/faults/tap-words.ts'
-import { sayChance, sayFigure } from '../../ui/words/numbers.ts'
+import { ROUND_NAMES } from '../../words/faults/tap-words.ts'
+import { sayChance, sayFigure } from '../../words/numbers.ts'
 
 const [SIZE, R] = [104, 38]
 

@@ -4,9 +4,9 @@ import type { AnyCause } from '../../core/faults/finder.ts'
 import { chancesOf } from '../../core/faults/network.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { sayChance } from '../../ui/words/numbers.ts'
-import { FINDING_WORDS } from '../../ui/words/faults/findings.ts'
-import { RATE_REASONS, sayCauseWith } from '../../ui/words/faults/say-fault.ts'
+import { sayChance } from '../../words/numbers.ts'
+import { FINDING_WORDS } from '../../words/faults/findings.ts'
+import { RATE_REASONS, sayCauseWith } from '../../words/faults/say-fault.ts'
 import type { SearchInHand } from './use-search.ts'
 
 /** So many causes are shown at first, and none that is less likely than this. */

@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import { COMPLAINTS, type AnyFinding } from '../../core/faults/finder.ts'
 import { Section } from '../../ui/parts/Section.tsx'
-import { COMPLAINT_NAMES, FINDING_WORDS } from '../../ui/words/faults/findings.ts'
+import { COMPLAINT_NAMES, FINDING_WORDS } from '../../words/faults/findings.ts'
 import { CogPick } from './CogPick.tsx'
 import { withAnswer } from './given.ts'
 import { TapAlong } from './TapAlong.tsx'

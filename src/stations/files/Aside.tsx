@@ -4,7 +4,7 @@ import { useSafeKeeping } from '../../session/safe-keeping.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useNotice } from '../../ui/parts/notices.tsx'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 
 const SHOWN = 20
 

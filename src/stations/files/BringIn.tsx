@@ -2,7 +2,7 @@ import { useRef } from 'react'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
 import { useBackupIn } from './use-backup-in.ts'
 

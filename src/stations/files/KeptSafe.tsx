@@ -2,7 +2,7 @@ import { lightFormat } from 'date-fns'
 import { useSafeKeeping, type FolderState, type StoragePromise } from '../../session/safe-keeping.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
 
 const PROMISED: Readonly<Record<StoragePromise, string>> = {

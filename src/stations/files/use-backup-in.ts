@@ -3,7 +3,7 @@ import type { EntryId } from '../../core/log/entry.ts'
 import type { Merge } from '../../core/log/merge.ts'
 import { BackupFileError, type BackupContents } from '../../formats/backup-contents.ts'
 import { useOpenLog } from '../../session/log-context.ts'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 import { readBackupFile, type BackupReading } from '../../workers/read-backup.ts'
 
 /** How it stands with a backup that is brought in. */

@@ -5,9 +5,9 @@ import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-rep
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { DashSample, DensityChart } from '../../ui/charts/DensityChart.tsx'
 import { ChainLoopDrawing, type ReadPlace } from '../../ui/drawings/ChainLoop.tsx'
-import { sayChance, sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { sayChance, sayCount, sayFigure } from '../../words/numbers.ts'
 import { measuringGear } from './Guide.tsx'
-import { sayResultShort } from '../../ui/words/reading.ts'
+import { sayResultShort } from '../../words/reading.ts'
 import { useToolNames } from './use-tool-names.ts'
 
 /** What was read at each place of the last look: one figure where there is one, else the gauge's answers. */

@@ -1,6 +1,6 @@
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 import { PLACES } from './take-form.ts'
 
 /** Ring and cog that hold the chain tight while it is measured: the big ones. */

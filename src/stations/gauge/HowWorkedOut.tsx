@@ -1,4 +1,4 @@
-import { STATIONS } from '../../ui/places.ts'
+import { STATIONS } from '../../words/places.ts'
 import { Link } from 'react-router'
 import type { PartId } from '../../core/log/entry.ts'
 import { WorkingsNote } from '../../ui/parts/WorkingsNote.tsx'

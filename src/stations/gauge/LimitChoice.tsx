@@ -10,7 +10,7 @@ import { StepperField } from '../../ui/form/StepperField.tsx'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
-import { keepUnits, sayLimit } from '../../ui/words/numbers.ts'
+import { keepUnits, sayLimit } from '../../words/numbers.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 
 const SCHOOLS: readonly School[] = ['early', 'usual', 'late']

@@ -7,10 +7,10 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { pastDay } from '../../ui/form/fields.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf } from '../../ui/parts/day.ts'
+import { dayOf } from '../../words/day.ts'
 import { TextField } from '../../ui/parts/fields.tsx'
-import { OPENS } from '../../ui/places.ts'
-import { sayDay } from '../../ui/words/numbers.ts'
+import { OPENS } from '../../words/places.ts'
+import { sayDay } from '../../words/numbers.ts'
 
 interface Props {
   readonly chain: ChainReport

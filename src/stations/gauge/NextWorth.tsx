@@ -1,6 +1,6 @@
 import type { Candidate, NextReadingAnswer } from '../../core/measure/next-reading.ts'
 import { Section } from '../../ui/parts/Section.tsx'
-import { sayFigure } from '../../ui/words/numbers.ts'
+import { sayFigure } from '../../words/numbers.ts'
 import { useToolNames } from './use-tool-names.ts'
 
 /** A small chance as odds: "1 in 60". */

@@ -7,8 +7,8 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useOnce } from '../../ui/use-once.ts'
-import { sayChance, sayDay } from '../../ui/words/numbers.ts'
-import { mendFor, sayCause, sayIfSo, saySurprise } from '../../ui/words/surprise.ts'
+import { sayChance, sayDay } from '../../words/numbers.ts'
+import { mendFor, sayCause, sayIfSo, saySurprise } from '../../words/surprise.ts'
 import { MissingSwap } from './MissingSwap.tsx'
 
 interface Props {

@@ -6,9 +6,9 @@ import { PITCH_MM } from '../../core/units/pitch.ts'
 import { InstrumentPicture } from '../../ui/drawings/InstrumentPicture.tsx'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
-import type { Units } from '../../ui/screen-state.ts'
-import { LIFT_NAMES, PLAY_NAMES } from '../../ui/words/names.ts'
-import { sayFigure, sayLimit } from '../../ui/words/numbers.ts'
+import type { Units } from '../../core/units/units.ts'
+import { LIFT_NAMES, PLAY_NAMES } from '../../words/names.ts'
+import { sayFigure, sayLimit } from '../../words/numbers.ts'
 import type { TakeDraft } from './take-form.ts'
 
 export type TakeForm = UseFormReturn<TakeDraft>

@@ -16,8 +16,8 @@ import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Sheet } from '../../ui/parts/Sheet.tsx'
 import { StepperField } from '../../ui/form/StepperField.tsx'
-import { SHORT_INSTRUMENT } from '../../ui/words/names.ts'
-import { sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { SHORT_INSTRUMENT } from '../../words/names.ts'
+import { sayCount, sayFigure } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
 
 const KINDS = {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { nextPlace, readingsOf, takeSchema, type TakeDraft } from './take-form.ts'
-import { sayAsRead, sayMeaning, sayResultShort } from '../../ui/words/reading.ts'
+import { sayAsRead, sayMeaning, sayResultShort } from '../../words/reading.ts'
 
 const context = (units: 'metric' | 'imperial' = 'metric', printScale = 1) => ({
   units,

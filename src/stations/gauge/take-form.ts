@@ -12,9 +12,9 @@ import {
 } from '../../core/measure/reading.ts'
 import { inchesToMm } from '../../core/units/convert.ts'
 import { PITCH_MM } from '../../core/units/pitch.ts'
-import type { Units } from '../../ui/screen-state.ts'
+import type { Units } from '../../core/units/units.ts'
 import { neededNumber, numberField } from '../../ui/form/fields.ts'
-import { sayFigure } from '../../ui/words/numbers.ts'
+import { sayFigure } from '../../words/numbers.ts'
 
 /** What can be read with, the surest first. */
 export const INSTRUMENT_ORDER = [

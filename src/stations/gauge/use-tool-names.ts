@@ -1,6 +1,6 @@
 import { useCallback } from 'react'
 import { useOpenLog } from '../../session/log-context.ts'
-import { toolName } from '../../ui/words/names.ts'
+import { toolName } from '../../words/names.ts'
 
 /** What the tools of the open log are called. */
 export function useToolNames(): (tool: string) => string {

@@ -3,9 +3,9 @@ import { chainLinks, fitQuestions } from '../../core/gearing/chain-fit.ts'
 import { GEARING_BOUNDS } from '../../core/log/kinds/gearing.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { STATIONS } from '../../ui/places.ts'
+import { STATIONS } from '../../words/places.ts'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
-import { sayFit, saySet, ONE_RING_STEPS, ONE_RING_TOOLS } from '../../ui/words/gearing-words.ts'
+import { sayFit, saySet, ONE_RING_STEPS, ONE_RING_TOOLS } from '../../words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 
 function Links({ gearing, one }: { readonly gearing: GearingInHand; readonly one: OnBench }) {

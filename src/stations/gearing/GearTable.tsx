@@ -3,7 +3,7 @@ import { cadenceOf } from '../../core/gearing/bench.ts'
 import { kmToMiles, milesToKm } from '../../core/units/convert.ts'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayDevelopment, sayRpm, saySpeed } from '../../ui/words/gearing-words.ts'
+import { sayDevelopment, sayRpm, saySpeed } from '../../words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 
 interface Props {

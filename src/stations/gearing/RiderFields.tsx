@@ -5,8 +5,8 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { BREATH_NAMES, sayMass } from '../../ui/words/gearing-words.ts'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { BREATH_NAMES, sayMass } from '../../words/gearing-words.ts'
+import { sayCount } from '../../words/numbers.ts'
 import type { GearingInHand } from './use-gearing.ts'
 
 const isWithin = (value: number, [least, most]: readonly [number, number]): boolean =>

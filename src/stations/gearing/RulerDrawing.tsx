@@ -3,7 +3,7 @@ import { energyAlong, logRuler } from '../../core/gearing/log-ruler.ts'
 import { speedAt } from '../../core/gearing/ratio.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayDevelopment, saySet, saySpeed } from '../../ui/words/gearing-words.ts'
+import { sayDevelopment, saySet, saySpeed } from '../../words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 
 const RING_LOOKS = ['stroke-petrol', 'stroke-ochre', 'stroke-rust'] as const

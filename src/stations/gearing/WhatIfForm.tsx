@@ -6,8 +6,8 @@ import { GEARING_BOUNDS } from '../../core/log/kinds/gearing.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
-import { sayGearSetFault, saySet } from '../../ui/words/gearing-words.ts'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayGearSetFault, saySet } from '../../words/gearing-words.ts'
+import { sayCount } from '../../words/numbers.ts'
 import type { GearingInHand } from './use-gearing.ts'
 
 const countsOf = (text: string): number[] =>

@@ -5,9 +5,9 @@ import { useOpenLog } from '../../session/log-context.ts'
 import type { JudgedBike } from '../../session/verdicts.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayCheck } from '../../ui/words/fitting.ts'
-import { sayList } from '../../ui/words/numbers.ts'
-import { namePart } from '../../ui/words/part-name.ts'
+import { sayCheck } from '../../words/fitting.ts'
+import { sayList } from '../../words/numbers.ts'
+import { namePart } from '../../words/part-name.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 
 interface Props {

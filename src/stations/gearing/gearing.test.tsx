@@ -14,7 +14,7 @@ import {
   saySet,
   sayShifted,
   saySpeed,
-} from '../../ui/words/gearing-words.ts'
+} from '../../words/gearing-words.ts'
 import Gearing from './Gearing.tsx'
 
 afterEach(() => {

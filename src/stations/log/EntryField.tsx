@@ -2,10 +2,10 @@ import { useMemo } from 'react'
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form'
 import type { Entry } from '../../core/log/entries.ts'
 import { useOpenLog } from '../../session/log-context.ts'
-import type { Field } from '../../ui/entries/kind-words.ts'
+import type { Field } from '../../words/entries/kind-words.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { namePart } from '../../ui/words/part-name.ts'
+import { namePart } from '../../words/part-name.ts'
 
 function useOptions() {
   const { garage } = useOpenLog()

@@ -4,8 +4,8 @@ import type { Entry } from '../../core/log/entries.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayEntry, wordsOf } from '../../ui/entries/index.ts'
-import { sayDay } from '../../ui/words/numbers.ts'
+import { sayEntry, wordsOf } from '../../words/entries/index.ts'
+import { sayDay } from '../../words/numbers.ts'
 
 const ROW_PX = 52
 

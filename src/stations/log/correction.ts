@@ -1,8 +1,8 @@
 import { isIsoTime } from '../../core/log/bounds.ts'
 import type { Entry, EntryDraft } from '../../core/log/entries.ts'
-import { wordsOf } from '../../ui/entries/index.ts'
-import type { FieldContext } from '../../ui/entries/kind-words.ts'
-import { writeFields, type WrittenFields } from '../../ui/entries/write-fields.ts'
+import { wordsOf } from '../../words/entries/index.ts'
+import type { FieldContext } from '../../words/entries/kind-words.ts'
+import { writeFields, type WrittenFields } from '../../words/entries/write-fields.ts'
 
 /** The fields of a correction, as they stand in the form. */
 export interface Fields {

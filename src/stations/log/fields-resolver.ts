@@ -1,5 +1,5 @@
 import type { FieldErrors, Resolver } from 'react-hook-form'
-import type { WrittenFields } from '../../ui/entries/write-fields.ts'
+import type { WrittenFields } from '../../words/entries/write-fields.ts'
 
 interface EntryFields {
   readonly values: Readonly<Record<string, string>>

@@ -1,6 +1,6 @@
 import type { Entry, EntryKind } from '../../core/log/entries.ts'
 import type { Garage } from '../../core/log/garage.ts'
-import { aboutIn, finder, newestFirst } from '../../ui/entries/search.ts'
+import { aboutIn, finder, newestFirst } from '../../words/entries/search.ts'
 
 /** What is looked for. Empty fields look for anything. */
 export interface Wanted {

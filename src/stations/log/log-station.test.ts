@@ -4,7 +4,7 @@ import type { Entry, EntryDraft, EntryKind } from '../../core/log/entries.ts'
 import { replay } from '../../core/log/replay.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
 import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob } from './correction.ts'
-import { entryTexts } from '../../ui/entries/search.ts'
+import { entryTexts } from '../../words/entries/search.ts'
 import { findEntries, type Wanted } from './find-entries.ts'
 
 const now = noon(4, 1)

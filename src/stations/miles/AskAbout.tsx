@@ -1,7 +1,8 @@
 import { useOpenLog } from '../../session/log-context.ts'
 import { Choice } from '../../ui/parts/fields.tsx'
-import { useUnits, type Units } from '../../ui/screen-state.ts'
-import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import type { Units } from '../../core/units/units.ts'
+import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
 import type { Open, OpenKind, Question, Say } from './questions.ts'
 
 const SHOWN = 4

@@ -8,10 +8,11 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { neededNumber, pastDay } from '../../ui/form/fields.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, momentOf } from '../../words/day.ts'
 import { TextField } from '../../ui/parts/fields.tsx'
-import { useUnits, type Units } from '../../ui/screen-state.ts'
-import { sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import type { Units } from '../../core/units/units.ts'
+import { sayDay, sayKm } from '../../words/numbers.ts'
 
 /** What is asked of the figure: one that counts on from those before it, unless it started over. */
 const schemaFor = (odometer: readonly OdometerEntry[], now: IsoTime, units: Units) =>

@@ -7,9 +7,9 @@ import type { Garage } from '../../core/log/garage.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
-import { namePart } from '../../ui/words/part-name.ts'
-import { sayReceipt } from '../../ui/words/receipt.ts'
+import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
+import { namePart } from '../../words/part-name.ts'
+import { sayReceipt } from '../../words/receipt.ts'
 
 const SHOWN = 100
 

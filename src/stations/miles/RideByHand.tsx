@@ -7,11 +7,12 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { neededNumber, pastDay } from '../../ui/form/fields.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, momentOf } from '../../words/day.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
-import { useUnits, type Units } from '../../ui/screen-state.ts'
-import { CONDITION_NAMES } from '../../ui/words/names.ts'
-import { sayKm } from '../../ui/words/numbers.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import type { Units } from '../../core/units/units.ts'
+import { CONDITION_NAMES } from '../../words/names.ts'
+import { sayKm } from '../../words/numbers.ts'
 
 const schemaFor = (now: IsoTime, units: Units) =>
   object({

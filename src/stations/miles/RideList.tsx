@@ -1,4 +1,4 @@
-import { entryAddress } from '../../ui/places.ts'
+import { entryAddress } from '../../words/places.ts'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { Pencil, Trash2 } from 'lucide-react'
 import { useMemo, useRef } from 'react'
@@ -9,8 +9,8 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { CONDITION_NAMES } from '../../ui/words/names.ts'
-import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { CONDITION_NAMES } from '../../words/names.ts'
+import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
 
 const ROW_PX = 46
 

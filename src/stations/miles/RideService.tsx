@@ -6,7 +6,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayCount, sayKm } from '../../ui/words/numbers.ts'
+import { sayCount, sayKm } from '../../words/numbers.ts'
 import { syncRides, type SyncSum } from './sync-rides.ts'
 
 const NOTHING: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, refused: 0, pages: 0 }

@@ -5,8 +5,8 @@ import { RoadSwatch, RoadTextures } from '../../ui/drawings/RoadTextures.tsx'
 import { layEndToEnd } from '../../ui/drawings/lay-end-to-end.ts'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
-import { CONDITION_NAMES } from '../../ui/words/names.ts'
-import { sayKm } from '../../ui/words/numbers.ts'
+import { CONDITION_NAMES } from '../../words/names.ts'
+import { sayKm } from '../../words/numbers.ts'
 
 interface Stretch {
   readonly condition: Condition

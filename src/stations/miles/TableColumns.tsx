@@ -18,8 +18,9 @@ import { kmToMiles } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { SelectField } from '../../ui/parts/fields.tsx'
-import { useUnits, type Units } from '../../ui/screen-state.ts'
-import { sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import { useUnits } from '../../ui/screen-state.ts'
+import type { Units } from '../../core/units/units.ts'
+import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
 
 interface Props {
   readonly file: string

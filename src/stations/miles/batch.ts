@@ -10,7 +10,7 @@ import { faultOfDraft } from '../../formats/entry-schema.ts'
 import { isRide } from '../../formats/rides/sports.ts'
 import { draftOfRow } from '../../formats/rides/row-draft.ts'
 import type { TableRide } from '../../formats/rides/table-rides.ts'
-import { sayRideFault } from '../../ui/words/write-faults.ts'
+import { sayRideFault } from '../../words/write-faults.ts'
 import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
 import type { Open } from './questions.ts'
 

@@ -3,7 +3,7 @@ import type { Condition } from '../../core/exposure/conditions.ts'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { Ride } from '../../core/log/garage.ts'
 import { ServiceError } from '../../services/patient-fetch.ts'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 import { suggestFromWeather } from './weather-suggestions.ts'
 
 export interface Weather {

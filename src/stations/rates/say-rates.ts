@@ -6,10 +6,10 @@ import { kmToMiles } from '../../core/units/convert.ts'
 import type { Interval } from '../../core/stats/interval.ts'
 import type { FactorRate, RiderRates } from '../../core/wear/rates.ts'
 import type { Lesson } from '../../core/wear/teaches.ts'
-import type { Units } from '../../ui/screen-state.ts'
-import { CONDITION_NAMES, LUBE_NAMES, toolName } from '../../ui/words/names.ts'
-import { namePart } from '../../ui/words/part-name.ts'
-import { sayChance } from '../../ui/words/numbers.ts'
+import type { Units } from '../../core/units/units.ts'
+import { CONDITION_NAMES, LUBE_NAMES, toolName } from '../../words/names.ts'
+import { namePart } from '../../words/part-name.ts'
+import { sayChance } from '../../words/numbers.ts'
 
 /** Readings have told something of it from this share of the uncertainty on. */
 export const LEARNED_FROM = 0.03

@@ -3,8 +3,8 @@ import { posterior } from '../../core/measure/posterior.ts'
 import type { Reading } from '../../core/measure/reading.ts'
 import type { GaugeSetup } from '../../core/school/gauge-lesson.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { sayFigure, sayPercent } from '../../ui/words/numbers.ts'
-import { SLIP_WORDS } from '../../ui/words/school-words.ts'
+import { sayFigure, sayPercent } from '../../words/numbers.ts'
+import { SLIP_WORDS } from '../../words/school-words.ts'
 
 interface Props {
   readonly setup: GaugeSetup

@@ -5,7 +5,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayChance, sayCount, sayFigure } from '../../ui/words/numbers.ts'
+import { sayChance, sayCount, sayFigure } from '../../words/numbers.ts'
 import type { LessonProps } from './lesson-props.ts'
 
 /** Prices of the story, in any money: a cassette, and fitting one afterwards once more. */

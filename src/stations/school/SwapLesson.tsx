@@ -5,8 +5,8 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayCount, sayFigure, sayKm, sayLimit, sayPercent } from '../../ui/words/numbers.ts'
-import { SWAP_CHOICE_NAMES } from '../../ui/words/school-words.ts'
+import { sayCount, sayFigure, sayKm, sayLimit, sayPercent } from '../../words/numbers.ts'
+import { SWAP_CHOICE_NAMES } from '../../words/school-words.ts'
 import type { LessonProps } from './lesson-props.ts'
 
 const [WIDE, LANE, LEFT] = [620, 46, 170]

@@ -7,7 +7,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { ToothGlyph } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayFigure } from '../../ui/words/numbers.ts'
+import { sayFigure } from '../../words/numbers.ts'
 import type { LessonProps } from './lesson-props.ts'
 import { TeethPicture } from './TeethPicture.tsx'
 

@@ -7,7 +7,7 @@ import { replay } from '../../core/log/replay.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { LESSON_INSTRUMENTS } from '../../core/school/gauge-lesson.ts'
 import { GAUGE_SLIPS, type LessonAnswer } from '../../core/log/kinds/lesson.ts'
-import { SLIP_WORDS, sayOwnError, skillName } from '../../ui/words/school-words.ts'
+import { SLIP_WORDS, sayOwnError, skillName } from '../../words/school-words.ts'
 import School from './School.tsx'
 import { dueAfter, gradeOf, SKILLS, skillsOf } from './schedule.ts'
 

@@ -10,7 +10,7 @@ import { CogsField } from './CogsField.tsx'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { dayOf, faultOfDay } from '../../ui/parts/day.ts'
+import { dayOf, faultOfDay } from '../../words/day.ts'
 import { Choice, SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { bikeChosen, useSend } from '../../ui/screen-state.ts'
 import { QUARTERS } from '../../core/exposure/conditions.ts'
@@ -21,7 +21,7 @@ import {
   QUARTER_NAMES,
   SHIFTING_NAMES,
   STORAGE_NAMES,
-} from '../../ui/words/names.ts'
+} from '../../words/names.ts'
 import {
   bikeEntries,
   bikeIds,

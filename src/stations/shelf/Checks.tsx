@@ -1,6 +1,6 @@
 import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
 import { useOpenLog } from '../../session/log-context.ts'
-import { sayCheck } from '../../ui/words/fitting.ts'
+import { sayCheck } from '../../words/fitting.ts'
 
 const WEIGHTS = { stop: 'Stop.', care: 'Take care.', note: 'Look.' } as const
 

@@ -1,7 +1,7 @@
 import { cassettesWith, cogRange, isUsualCogCount } from '../../core/gearing/cassettes.ts'
 import { CassetteProfile } from '../../ui/drawings/CassetteProfile.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 import { teethOf } from './bike-form.ts'
 
 interface Props {

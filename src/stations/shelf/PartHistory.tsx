@@ -1,4 +1,4 @@
-import { entryAddress, newEntryAddress } from '../../ui/places.ts'
+import { entryAddress, newEntryAddress } from '../../words/places.ts'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { aboutOf } from '../../core/log/kind-of.ts'
@@ -7,11 +7,11 @@ import { liveEntries } from '../../core/log/supersede.ts'
 import { likelySlips } from '../../core/strategy/facts/likely-slips.ts'
 import { useAnswers } from '../../session/use-forecasts.ts'
 import { useOpenLog } from '../../session/log-context.ts'
-import { sayEntry } from '../../ui/entries/index.ts'
-import { newestFirst } from '../../ui/entries/search.ts'
+import { sayEntry } from '../../words/entries/index.ts'
+import { newestFirst } from '../../words/entries/search.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { SlipRemark } from '../../ui/parts/SlipRemark.tsx'
-import { sayDay } from '../../ui/words/numbers.ts'
+import { sayDay } from '../../words/numbers.ts'
 
 /** Everything the log says about one part, newest first; each line opens its entry. */
 export function PartHistory({ part }: { readonly part: PartId }) {

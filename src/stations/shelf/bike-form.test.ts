@@ -3,7 +3,7 @@ import { replay } from '../../core/log/replay.ts'
 import { fittedParts } from '../../core/log/garage.ts'
 import { checkEntry } from '../../formats/entry-schema.ts'
 import { written } from '../../../test/log.ts'
-import { dayOf, faultOfDay, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, faultOfDay, momentOf } from '../../words/day.ts'
 import { bikeEntries, bikeIds, bikeSchema, changedBike, teethOf, type BikeDraft } from './bike-form.ts'
 
 const now = '2026-11-23T12:00:00.000Z'

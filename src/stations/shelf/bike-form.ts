@@ -1,6 +1,6 @@
 import { boolean, object, string, type InferType, type ObjectSchema } from 'yup'
 import { DRIVETRAINS, USUAL_LINKS, type DrivetrainKind } from '../../core/gearing/drivetrains.ts'
-import { DRIVETRAIN_NAMES } from '../../ui/words/names.ts'
+import { DRIVETRAIN_NAMES } from '../../words/names.ts'
 import { numberField } from '../../ui/form/fields.ts'
 import { cogRange, isUsualCogCount, USUAL_COGS } from '../../core/gearing/cassettes.ts'
 import { fewestLinks } from '../../core/gearing/chain-loop.ts'

@@ -4,7 +4,7 @@ import type { Garage } from '../../core/log/garage.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { pricesOf } from '../../core/strategy/plans/plans-ask.ts'
 import { stockFit, stockOf } from '../../core/strategy/shelf/stock-facts.ts'
-import { minorPerMajor } from '../../ui/words/money.ts'
+import { minorPerMajor } from '../../words/money.ts'
 
 /** A new chain was bought for this bike, and does not come off the shelf. */
 export const BOUGHT = 'bought'

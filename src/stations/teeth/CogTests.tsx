@@ -5,7 +5,7 @@ import type { SprocketOutlook, TeethOutlook } from '../../core/teeth/teeth-outlo
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
-import { sayChance } from '../../ui/words/numbers.ts'
+import { sayChance } from '../../words/numbers.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { useRideTests } from './ride-tests.ts'
 

@@ -1,5 +1,5 @@
 import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
-import { sayFigure } from '../../ui/words/numbers.ts'
+import { sayFigure } from '../../words/numbers.ts'
 
 /** What is taken of every rider, and what this rider's own skips, holds and pictures have made of it. */
 export function OwnNumbers({ threshold, mmPerPercent }: TeethOutlook) {

@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import { sayFromCrank } from '../../ui/words/crank.ts'
+import { sayFromCrank } from '../../words/crank.ts'
 
 const BOX = 224
 const MIDDLE = BOX / 2

@@ -3,10 +3,10 @@ import { Link } from 'react-router'
 import { checksOfNoCog } from '../../core/strategy/facts/checks-of-no-cog.ts'
 import type { BikeId } from '../../core/log/entry.ts'
 import { useOpenLog } from '../../session/log-context.ts'
-import { sayEntry } from '../../ui/entries/index.ts'
-import { entryAddress } from '../../ui/places.ts'
+import { sayEntry } from '../../words/entries/index.ts'
+import { entryAddress } from '../../words/places.ts'
 import { useUnits } from '../../ui/screen-state.ts'
-import { sayDay } from '../../ui/words/numbers.ts'
+import { sayDay } from '../../words/numbers.ts'
 
 /** Checks of a cog that the cassette does not have, to be put right. */
 export function StrangeChecks({ bike }: { readonly bike: BikeId }) {

@@ -8,7 +8,7 @@ import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
 import { Answer } from '../../ui/parts/Answer.tsx'
 import { buttonLook } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
-import { sayCount } from '../../ui/words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 import { sayChainAsked, sayCogRisks, sayLooks, sayOthersWorn } from './say-teeth.ts'
 
 /** The worst of all sprockets, in a word; unsure where nothing is known of any. */

@@ -2,7 +2,7 @@ import clsx from 'clsx'
 import type { ToothState } from '../../core/strategy/facts/tooth-state.ts'
 import { ToothRackDrawing } from '../../ui/drawings/ToothRackDrawing.tsx'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
-import { sayChance, sayFigure, sayList } from '../../ui/words/numbers.ts'
+import { sayChance, sayFigure, sayList } from '../../words/numbers.ts'
 import { nameOf } from './say-teeth.ts'
 
 const TEETH_DRAWN = 6

@@ -3,8 +3,8 @@ import type { WornTeeth } from '../../core/strategy/facts/facts.ts'
 import { SKIP_DOUBTFUL, SKIP_LIKELY } from '../../core/strategy/facts/teeth-facts.ts'
 import type { Sprocket } from '../../core/strategy/facts/sprockets.ts'
 import { worstWord } from '../../core/strategy/wear-word.ts'
-import { sayCogs } from '../../ui/words/advice.ts'
-import { sayChance, sayCount, sayList } from '../../ui/words/numbers.ts'
+import { sayCogs } from '../../words/advice.ts'
+import { sayChance, sayCount, sayList } from '../../words/numbers.ts'
 
 /** A sprocket by its name: "cog 13", "guide pulley, 11". */
 export const nameOf = ({ role, teeth }: Pick<Sprocket, 'role' | 'teeth'>): string =>

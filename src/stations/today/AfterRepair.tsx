@@ -5,7 +5,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { buttonLook } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { bikeChosen, useSend } from '../../ui/screen-state.ts'
-import { STATIONS } from '../../ui/places.ts'
+import { STATIONS } from '../../words/places.ts'
 
 /** Bikes that were ridden since a fault was mended: whether it is gone is asked once, where the fault is looked for. */
 export function AfterRepair({ bikes }: { readonly bikes: readonly BikeEntry[] }) {

@@ -6,8 +6,8 @@ import { Choice } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { sayDay, sayKm } from '../../ui/words/numbers.ts'
-import { LOOK_NAMES } from '../../ui/words/wash-words.ts'
+import { sayDay, sayKm } from '../../words/numbers.ts'
+import { LOOK_NAMES } from '../../words/wash-words.ts'
 
 /** So many bikes are asked about at once, those ridden last first. */
 const MOST_ASKED = 3

@@ -7,7 +7,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useOnce } from '../../ui/use-once.ts'
-import { askConflict, saySide, SETTLED } from '../../ui/words/conflict-words.ts'
+import { askConflict, saySide, SETTLED } from '../../words/conflict-words.ts'
 
 function Question({ conflict }: { readonly conflict: Conflict }) {
   const { entries, garage, now, withdraw, record } = useOpenLog()

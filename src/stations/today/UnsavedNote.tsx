@@ -1,10 +1,10 @@
-import { STATIONS } from '../../ui/places.ts'
+import { STATIONS } from '../../words/places.ts'
 import { differenceInCalendarDays } from 'date-fns'
 import { Link } from 'react-router'
 import { useOpenLog } from '../../session/log-context.ts'
 import { LONG_UNSAVED_DAYS, MUCH_UNSAVED, useSafeKeeping } from '../../session/safe-keeping.ts'
-import { sayCount } from '../../ui/words/numbers.ts'
-import { sayUnsaved } from '../../ui/words/unsaved.ts'
+import { sayCount } from '../../words/numbers.ts'
+import { sayUnsaved } from '../../words/unsaved.ts'
 
 /** That much would be lost with this browser, or that entries wait for a newer app: said only when it is so. */
 export function UnsavedNote() {

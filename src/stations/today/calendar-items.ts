@@ -3,10 +3,10 @@ import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { Garage } from '../../core/log/garage.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import type { CalendarItem } from '../../formats/calendar.ts'
-import type { Units } from '../../ui/screen-state.ts'
-import { dayOf } from '../../ui/parts/day.ts'
-import { bikeOf, sayEvent, sayToDo, sayWhen } from '../../ui/words/ahead.ts'
-import { sayDay } from '../../ui/words/numbers.ts'
+import type { Units } from '../../core/units/units.ts'
+import { dayOf } from '../../words/day.ts'
+import { bikeOf, sayEvent, sayToDo, sayWhen } from '../../words/ahead.ts'
+import { sayDay } from '../../words/numbers.ts'
 
 /** Events that were planned once and are taken back: a calendar that has them hears of it. */
 function takenBack(entries: readonly Entry[], garage: Garage, now: string): EventEntry[] {

@@ -8,7 +8,7 @@ import { remindersOf } from '../../core/strategy/reminders.ts'
 import { verdictOf } from '../../core/strategy/verdict.ts'
 import { addDays } from '../../core/units/days.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
-import { dayOf } from '../../ui/parts/day.ts'
+import { dayOf } from '../../words/day.ts'
 import { ComingUp } from './ComingUp.tsx'
 import { calendarItems } from './calendar-items.ts'
 

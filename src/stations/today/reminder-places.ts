@@ -1,5 +1,5 @@
 import type { Reminder } from '../../core/strategy/reminders.ts'
-import { OPENS, STATIONS } from '../../ui/places.ts'
+import { OPENS, STATIONS } from '../../words/places.ts'
 
 /** Where each kind of reminder is seen to. */
 export const REMINDER_PLACES: Readonly<Record<Reminder['kind'], string>> = {

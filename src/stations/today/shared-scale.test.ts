@@ -5,7 +5,7 @@ import { ENTRY_FORMAT } from '../../core/log/entry.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { verdictOf } from '../../core/strategy/verdict.ts'
 import type { JudgedBike } from '../../session/verdicts.ts'
-import { sayRoad } from '../../ui/words/road.ts'
+import { sayRoad } from '../../words/road.ts'
 import { sharedScale } from './shared-scale.ts'
 
 function judged(...drafts: readonly EntryDraft[]): JudgedBike {

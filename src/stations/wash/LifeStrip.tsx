@@ -5,8 +5,8 @@ import { isWet } from '../../core/exposure/conditions.ts'
 import { layEndToEnd } from '../../ui/drawings/lay-end-to-end.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
 import { useUnits } from '../../ui/screen-state.ts'
-import { CONDITION_NAMES } from '../../ui/words/names.ts'
-import { sayKm } from '../../ui/words/numbers.ts'
+import { CONDITION_NAMES } from '../../words/names.ts'
+import { sayKm } from '../../words/numbers.ts'
 
 const SCALE = 640
 const SCALE_NARROW = 290

@@ -10,11 +10,11 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { WorkSection } from '../../ui/parts/WorkSection.tsx'
 import { pastDay } from '../../ui/form/fields.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
-import { dayOf, momentOf } from '../../ui/parts/day.ts'
+import { dayOf, momentOf } from '../../words/day.ts'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
-import { LUBE_NAMES, WASH_NAMES } from '../../ui/words/names.ts'
-import { STEP_WORDS } from '../../ui/words/step-words.ts'
+import { LUBE_NAMES, WASH_NAMES } from '../../words/names.ts'
+import { STEP_WORDS } from '../../words/step-words.ts'
 
 const METHODS: readonly WashMethod[] = ['wipe', 'on-bike', 'off-bike', 'none']
 

@@ -11,7 +11,7 @@ import { ServiceError } from '../../services/patient-fetch.ts'
 import { weatherAt } from '../../services/weather.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
-import { LUBE_NAMES } from '../../ui/words/names.ts'
+import { LUBE_NAMES } from '../../words/names.ts'
 
 const DAY_MS = 86_400_000
 /** Today and the six days after it. */

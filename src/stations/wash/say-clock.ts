@@ -3,9 +3,9 @@ import { STORAGE_DAYS } from '../../core/lube/clock.ts'
 import type { OwnLives } from '../../core/lube/learn.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import type { LubeAhead } from '../../core/strategy/when.ts'
-import type { Units } from '../../ui/screen-state.ts'
-import { LUBE_NAMES } from '../../ui/words/names.ts'
-import { sayAboutKm, sayAgo, sayCount, sayDay, sayKm } from '../../ui/words/numbers.ts'
+import type { Units } from '../../core/units/units.ts'
+import { LUBE_NAMES } from '../../words/names.ts'
+import { sayAboutKm, sayAgo, sayCount, sayDay, sayKm } from '../../words/numbers.ts'
 
 /**
  * Whether the chain is due, and if not how far and until when it still goes, as the opening sentence.

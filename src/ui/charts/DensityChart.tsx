@@ -1,7 +1,7 @@
 import { useCallback } from 'react'
 import type { Limit } from '../../core/measure/limits.ts'
 import { limitKey, type Density, type Summary } from '../../core/measure/posterior.ts'
-import { sayChance, sayFigure, sayLimit } from '../words/numbers.ts'
+import { sayChance, sayFigure, sayLimit } from '../../words/numbers.ts'
 import { Chart } from './Chart.tsx'
 import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'

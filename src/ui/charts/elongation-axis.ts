@@ -1,6 +1,6 @@
 import { groupedNumber } from '../../core/units/grouped-number.ts'
 import type { Limit } from '../../core/measure/limits.ts'
-import { sayLimit } from '../words/numbers.ts'
+import { sayLimit } from '../../words/numbers.ts'
 import type { Ink } from './ink.ts'
 
 /** The upright axis of every drawing of elongation, %, from nothing to `top`. */

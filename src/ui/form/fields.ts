@@ -1,8 +1,8 @@
 import { number, string } from 'yup'
 import type { IsoTime } from '../../core/log/entry.ts'
-import { faultOfDay } from '../parts/day.ts'
-import { faultOfText } from '../parts/text-fault.ts'
-import { numberTyped, type NumberField } from '../words/typed.ts'
+import { faultOfDay } from '../../words/day.ts'
+import { faultOfText } from '../../words/text-fault.ts'
+import { numberTyped, type NumberField } from '../../words/typed.ts'
 
 /** What stands in the field, as text: typed, or set by a stepper. */
 const textOf = (original: unknown): string =>

@@ -1,4 +1,4 @@
-import { OPENS } from '../places.ts'
+import { OPENS } from '../../words/places.ts'
 import { Link } from 'react-router'
 import { buttonLook } from './Button.tsx'
 import { Empty } from './Empty.tsx'

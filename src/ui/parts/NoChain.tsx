@@ -1,4 +1,4 @@
-import { OPENS } from '../places.ts'
+import { OPENS } from '../../words/places.ts'
 import { Link } from 'react-router'
 import { Answer } from './Answer.tsx'
 import { buttonLook } from './Button.tsx'

@@ -1,4 +1,4 @@
-import { saySlip } from '../words/numbers.ts'
+import { saySlip } from '../../words/numbers.ts'
 
 /** A word beside a reading that was probably misread; nothing beside any other. */
 export const SlipRemark = ({ chance }: { readonly chance: number | undefined }) =>

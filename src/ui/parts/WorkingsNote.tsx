@@ -1,5 +1,5 @@
 import type { Workings } from '../../core/wear/rider-outlook.ts'
-import { sayCount } from '../words/numbers.ts'
+import { sayCount } from '../../words/numbers.ts'
 
 const row = (name: string, figure: string, means: string) => ({ name, figure, means })
 

@@ -4,7 +4,7 @@ import type { Frame } from './frame.ts'
 import { DUE_MARKS } from './marks.ts'
 import { paintChain, paintFan, paintToday } from './paint-curves.ts'
 import { paintPlanned, paintRoad } from './paint-road.ts'
-import { sayLimit } from '../words/numbers.ts'
+import { sayLimit } from '../../words/numbers.ts'
 import type { StripPicture } from './picture.ts'
 import { rulerStep, type View } from './view.ts'
 

@@ -1,6 +1,6 @@
 import { chooseJobs } from '../../../core/strategy/job/job-choice.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
-import { sayExactMoney } from '../../../ui/words/money.ts'
+import { sayExactMoney } from '../../../words/money.ts'
 import type { Job } from './use-job.ts'
 
 interface Way {

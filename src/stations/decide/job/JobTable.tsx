@@ -1,8 +1,8 @@
 import { Pencil, X } from 'lucide-react'
 import { jobCost, whyLeft } from '../../../core/strategy/job/job-choice.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
-import { sayLeft } from '../../../ui/words/job-words.ts'
-import { sayExactMoney } from '../../../ui/words/money.ts'
+import { sayLeft } from '../../../words/job-words.ts'
+import { sayExactMoney } from '../../../words/money.ts'
 import type { Job } from './use-job.ts'
 
 interface Props {

@@ -1,7 +1,7 @@
 import { useId, useState } from 'react'
 import { TextField } from '../../../ui/parts/fields.tsx'
-import { numberTyped } from '../../../ui/words/typed.ts'
-import { sayExactMoney } from '../../../ui/words/money.ts'
+import { numberTyped } from '../../../words/typed.ts'
+import { sayExactMoney } from '../../../words/money.ts'
 import type { Job } from './use-job.ts'
 
 const SUM = { unit: '', ask: 'Give the sum, 0 or more.', least: 0, most: 1e6 } as const

@@ -7,7 +7,7 @@ import type { Verdict } from '../../../core/strategy/verdict.ts'
 import { visitSchema } from '../../../formats/entries/visit.ts'
 import type { World } from '../../../session/log-context.ts'
 import { forgetText, recallText, rememberText } from '../../../ui/local-memory.ts'
-import { JOB_NAMES, sayFound } from '../../../ui/words/job-words.ts'
+import { JOB_NAMES, sayFound } from '../../../words/job-words.ts'
 
 /** A job for a fixed sum that is being put together. */
 export type JobDraft = Pick<VisitEntry, 'visit' | 'currency' | 'sum' | 'hour' | 'safetyTimes' | 'jobs'>

@@ -9,8 +9,8 @@ import type { VisitJob } from '../../../core/log/kinds/visit.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useAnswer } from '../../../session/use-answer.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
-import { jobOfFinding } from '../../../ui/words/job-words.ts'
-import { minorPerMajor } from '../../../ui/words/money.ts'
+import { jobOfFinding } from '../../../words/job-words.ts'
+import { minorPerMajor } from '../../../words/money.ts'
 import { firstJobs, keepJob, recallJob, SAFETY_TIMES, type JobDraft } from './job-draft.ts'
 
 /** A sum to begin with, where none was said: about a small service, euro cents. */

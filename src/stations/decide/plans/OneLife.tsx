@@ -3,7 +3,7 @@ import { oneLife, type PlansAsk } from '../../../core/strategy/plans/plans-steps
 import type { Plan } from '../../../core/strategy/plans/plans.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
-import { sayCount, sayKm, sayLimit } from '../../../ui/words/numbers.ts'
+import { sayCount, sayKm, sayLimit } from '../../../words/numbers.ts'
 
 const [WIDE, NARROW] = [1000, 380]
 const [TOP, HIGH, BAR] = [14, 90, 12]

@@ -1,8 +1,8 @@
 import { COST_PARTS, type CostPart, type PlanCost } from '../../../core/strategy/plans/price.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
-import { perDistance, saySkips } from '../../../ui/words/plan-words.ts'
+import { perDistance, saySkips } from '../../../words/plan-words.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { sayMoney } from '../../../ui/words/money.ts'
+import { sayMoney } from '../../../words/money.ts'
 
 const PART_NAMES: Readonly<Record<CostPart, string>> = {
   chains: 'chains',

@@ -5,9 +5,9 @@ import { readPriceList, type PriceFault } from '../../../formats/price-list.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
-import { minorPerMajor, sayExactMoney } from '../../../ui/words/money.ts'
-import { sayCount } from '../../../ui/words/numbers.ts'
-import { PRICE_NAMES } from '../../../ui/words/plan-words.ts'
+import { minorPerMajor, sayExactMoney } from '../../../words/money.ts'
+import { sayCount } from '../../../words/numbers.ts'
+import { PRICE_NAMES } from '../../../words/plan-words.ts'
 import type { Plans } from './use-plans.ts'
 
 const FAULTS: Readonly<Record<PriceFault['fault'], string>> = {

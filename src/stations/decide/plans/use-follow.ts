@@ -2,7 +2,7 @@ import { policyFields, type Plan } from '../../../core/strategy/plans/plans.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
 import { useOnce } from '../../../ui/use-once.ts'
-import { sayPolicy } from '../../../ui/words/plan-words.ts'
+import { sayPolicy } from '../../../words/plan-words.ts'
 
 /** Follows a plan from now on: it is written down, and with it the limit and the turns that it means, as one step. */
 export function useFollow({ report }: JudgedBike, isWaxed: boolean) {

@@ -8,13 +8,13 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { usePicture } from '../../../session/use-picture.ts'
 import { Button, buttonLook } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
-import { STATIONS } from '../../../ui/places.ts'
+import { STATIONS } from '../../../words/places.ts'
 import { saveBytes } from '../../../ui/save-file.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useOnce } from '../../../ui/use-once.ts'
-import { sayDay } from '../../../ui/words/numbers.ts'
-import { sheetOf } from '../../../ui/words/owner-sheet.ts'
-import { namePart } from '../../../ui/words/part-name.ts'
+import { sayDay } from '../../../words/numbers.ts'
+import { sheetOf } from '../../../words/owner-sheet.ts'
+import { namePart } from '../../../words/part-name.ts'
 
 /** So many pictures at most stand on a sheet. */
 const MOST_PICTURES = 3

@@ -4,10 +4,10 @@ import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { buttonLook } from '../../../ui/parts/Button.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
-import { OPENS, sheetAddress } from '../../../ui/places.ts'
+import { OPENS, sheetAddress } from '../../../words/places.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { sayBy } from '../../../ui/words/job-words.ts'
-import { sayAgo, sayFullDay, sayKm } from '../../../ui/words/numbers.ts'
+import { sayBy } from '../../../words/job-words.ts'
+import { sayAgo, sayFullDay, sayKm } from '../../../words/numbers.ts'
 
 /** What was advised at earlier visits, their sheets, and the way to a job for a fixed sum. */
 export function Visits({ report }: { readonly report: BikeReport }) {

@@ -4,7 +4,7 @@ import type { NoteTable } from '../../../formats/notes/note-table.ts'
 import { understandNotes } from '../../../formats/notes/understand.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { SelectField } from '../../../ui/parts/fields.tsx'
-import { NOTE_USE_NAMES } from '../../../ui/words/notes-words.ts'
+import { NOTE_USE_NAMES } from '../../../words/notes-words.ts'
 
 interface Props {
   readonly table: NoteTable

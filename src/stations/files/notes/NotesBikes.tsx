@@ -3,7 +3,7 @@ import type { DrivetrainKind } from '../../../core/gearing/drivetrains.ts'
 import { bikeKey } from '../../../formats/notes/note-entries.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { SelectField, TextField } from '../../../ui/parts/fields.tsx'
-import { CONDITION_NAMES, DRIVETRAIN_NAMES } from '../../../ui/words/names.ts'
+import { CONDITION_NAMES, DRIVETRAIN_NAMES } from '../../../words/names.ts'
 import type { Notes } from './use-notes.ts'
 
 const NONE = ''

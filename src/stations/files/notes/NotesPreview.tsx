@@ -8,9 +8,9 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { Choice } from '../../../ui/parts/fields.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { sayEntry } from '../../../ui/entries/index.ts'
-import { sayCount, sayDay } from '../../../ui/words/numbers.ts'
-import { sayNoteDoubt } from '../../../ui/words/notes-words.ts'
+import { sayEntry } from '../../../words/entries/index.ts'
+import { sayCount, sayDay } from '../../../words/numbers.ts'
+import { sayNoteDoubt } from '../../../words/notes-words.ts'
 
 /** The garage with what the notes bring beside it: enough to name it. */
 function named(garage: Garage, drafts: readonly EntryDraft[]): Garage {

@@ -1,14 +1,14 @@
 import { sidesWritten, strangeWords, type GuessedNotes } from '../../../formats/notes/note-mapping.ts'
 import type { NoteTable } from '../../../formats/notes/note-table.ts'
 import { SelectField, TextField } from '../../../ui/parts/fields.tsx'
-import { CURRENCIES } from '../../../ui/words/money.ts'
+import { CURRENCIES } from '../../../words/money.ts'
 import {
   CONTACT_NAMES,
   DATE_ORDER_NAMES,
   DECIMAL_NAMES,
   SIDE_NAMES,
   YES_MEANS_NAMES,
-} from '../../../ui/words/notes-words.ts'
+} from '../../../words/notes-words.ts'
 
 interface Props {
   readonly table: NoteTable

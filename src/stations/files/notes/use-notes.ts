@@ -17,7 +17,7 @@ import { MOST_SHEET_BYTES, textOfSheetFile } from '../../../formats/notes/sheet-
 import { understandNotes } from '../../../formats/notes/understand.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useBikeId } from '../../../ui/use-bike-id.ts'
-import { minorPerMajor } from '../../../ui/words/money.ts'
+import { minorPerMajor } from '../../../words/money.ts'
 import { isMapping } from './kept-mapping.ts'
 
 /** A table that was opened, and where it came from. */

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
-import { sayPackage } from '../../../ui/words/out-words.ts'
+import { sayPackage } from '../../../words/out-words.ts'
 import { LeaveOut } from './LeaveOut.tsx'
 import { useDataPackage } from './use-data-package.ts'
 

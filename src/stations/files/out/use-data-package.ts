@@ -3,7 +3,7 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { useForecasts } from '../../../session/use-forecasts.ts'
 import { useAllJudged } from '../../../session/verdicts.ts'
 import { saveBytes } from '../../../ui/save-file.ts'
-import { minorPerMajor } from '../../../ui/words/money.ts'
+import { minorPerMajor } from '../../../words/money.ts'
 
 /** How making a data package stands. */
 export type PackageState =

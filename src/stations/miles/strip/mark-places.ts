@@ -1,4 +1,4 @@
-import { entryAddress, logAddress } from '../../../ui/places.ts'
+import { entryAddress, logAddress } from '../../../words/places.ts'
 import type { StripMark } from '../../../core/strategy/mile-strip.ts'
 import { PEG_GAP_PX } from '../../../ui/charts/pegs.ts'
 import { xOfKm, type Frame } from '../../../ui/road/frame.ts'

@@ -1,10 +1,10 @@
 import { rideAtKm, type StripMark } from '../../../core/strategy/mile-strip.ts'
 import type { Entry } from '../../../core/log/entries.ts'
 import type { Garage } from '../../../core/log/garage.ts'
-import type { Units } from '../../../ui/screen-state.ts'
-import { sayEntry } from '../../../ui/entries/index.ts'
-import { CONDITION_NAMES } from '../../../ui/words/names.ts'
-import { sayAboutKm, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from '../../../ui/words/numbers.ts'
+import type { Units } from '../../../core/units/units.ts'
+import { sayEntry } from '../../../words/entries/index.ts'
+import { CONDITION_NAMES } from '../../../words/names.ts'
+import { sayAboutKm, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from '../../../words/numbers.ts'
 import type { CurvedChain, StripPicture } from '../../../ui/road/picture.ts'
 
 /** Elongation of a chain at a place of the road, between its drawn marks. */

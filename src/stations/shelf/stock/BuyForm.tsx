@@ -6,7 +6,7 @@ import { StepperField } from '../../../ui/form/StepperField.tsx'
 import { useCheckedForm } from '../../../ui/form/use-checked-form.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../../ui/parts/fields.tsx'
-import { CURRENCIES, minorPerMajor } from '../../../ui/words/money.ts'
+import { CURRENCIES, minorPerMajor } from '../../../words/money.ts'
 
 const schema = object({
   count: neededNumber({ unit: '', ask: 'How many?', least: 1, most: 1000, whole: true }),

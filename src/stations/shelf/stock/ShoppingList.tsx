@@ -11,9 +11,9 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { sayExactMoney } from '../../../ui/words/money.ts'
-import { sayCount, sayDay, sayKm, sayList } from '../../../ui/words/numbers.ts'
-import { sayNeed, STOCK_NAMES } from '../../../ui/words/stock-words.ts'
+import { sayExactMoney } from '../../../words/money.ts'
+import { sayCount, sayDay, sayKm, sayList } from '../../../words/numbers.ts'
+import { sayNeed, STOCK_NAMES } from '../../../words/stock-words.ts'
 import { offerFor, pricesFrom } from './offers.ts'
 
 /** What the supplier told, while the page is open. */

@@ -5,7 +5,7 @@ import { usePicture } from '../../../session/use-picture.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
-import { sayDay } from '../../../ui/words/numbers.ts'
+import { sayDay } from '../../../words/numbers.ts'
 import { sayMm } from './say-picture.ts'
 
 interface Props {

@@ -1,6 +1,6 @@
 import { seenOf } from '../../../core/teeth/picture/ends.ts'
 import type { MeasuredPicture, PictureFault } from '../../../core/teeth/picture/measure.ts'
-import { sayCount } from '../../../ui/words/numbers.ts'
+import { sayCount } from '../../../words/numbers.ts'
 import type { DecodeFault } from '../../../ui/pictures/decode.ts'
 
 /** Why there is no measurement, and what to do. @param name of the sprocket: "cog 13" */

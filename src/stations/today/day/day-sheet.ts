@@ -1,11 +1,11 @@
 import type { OwnerSheet } from '../../../core/strategy/job/owner-sheet.ts'
 import type { IsoTime } from '../../../core/log/entry.ts'
 import type { DayGroup, DayGroupOf } from '../../../core/strategy/needs.ts'
-import { sayAction, sayReason } from '../../../ui/words/advice.ts'
-import { sayGroup } from '../../../ui/words/day-words.ts'
-import { sayCount, sayFullDay } from '../../../ui/words/numbers.ts'
+import { sayAction, sayReason } from '../../../words/advice.ts'
+import { sayGroup } from '../../../words/day-words.ts'
+import { sayCount, sayFullDay } from '../../../words/numbers.ts'
 import type { Garage } from '../../../core/log/garage.ts'
-import type { Units } from '../../../ui/screen-state.ts'
+import type { Units } from '../../../core/units/units.ts'
 import type { ListedBike } from './use-day-list.ts'
 
 /** A day's list for paper: a box to tick for each bike, what it needs, and why. */

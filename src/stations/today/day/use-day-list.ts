@@ -10,7 +10,7 @@ import {
   type Need,
 } from '../../../core/strategy/needs.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
-import { finder, searchable } from '../../../ui/entries/search.ts'
+import { finder, searchable } from '../../../words/entries/search.ts'
 
 /** A bike of the list with all that is known of it. */
 export interface ListedBike extends DayBike {

@@ -6,9 +6,9 @@ import type { Garage } from '../../../core/log/garage.ts'
 import type { TeethOutlook } from '../../../core/teeth/teeth-outlook.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { sayCogs } from '../../../ui/words/advice.ts'
-import { LUBE_NAMES } from '../../../ui/words/names.ts'
-import { sayChance, sayKm, sayPercent } from '../../../ui/words/numbers.ts'
+import { sayCogs } from '../../../words/advice.ts'
+import { LUBE_NAMES } from '../../../words/names.ts'
+import { sayChance, sayKm, sayPercent } from '../../../words/numbers.ts'
 
 /** A chain's state in two or three words. */
 function sayReady({ lube, facts }: HookChain): string {

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useHref } from 'react-router'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Sheet } from '../../../ui/parts/Sheet.tsx'
-import { logAddress } from '../../../ui/places.ts'
+import { logAddress } from '../../../words/places.ts'
 
 interface Tagged {
   readonly id: string

@@ -3,7 +3,7 @@ import { KM_PER_MILE } from '../../../core/units/convert.ts'
 import { rulerStep } from '../../../ui/road/view.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
-import { sayKm } from '../../../ui/words/numbers.ts'
+import { sayKm } from '../../../words/numbers.ts'
 
 interface Props {
   readonly chains: readonly { readonly id: string; readonly name: string }[]

@@ -6,8 +6,8 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
-import { sayCount, sayDay } from '../../../ui/words/numbers.ts'
-import { KIT_NAMES, WAY_NAMES } from '../../../ui/words/wash-words.ts'
+import { sayCount, sayDay } from '../../../words/numbers.ts'
+import { KIT_NAMES, WAY_NAMES } from '../../../words/wash-words.ts'
 
 interface Props {
   readonly report: BikeReport

@@ -1,6 +1,6 @@
 import type { SessionPlan } from '../../../core/session/plan.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
-import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { STEP_WORDS } from '../../../words/step-words.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
 import { bikeSpans, freeSpans, lanesOf, type HandsSpan, type WaitSpan } from './lanes.ts'
 import type { StepTag } from './step-tag.ts'

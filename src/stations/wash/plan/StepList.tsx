@@ -2,8 +2,8 @@ import type { Lube } from '../../../core/lube/lubes.ts'
 import type { SessionPlan } from '../../../core/session/plan.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { DummyAxleDrawing } from '../../../ui/drawings/DummyAxleDrawing.tsx'
-import { LUBE_NAMES } from '../../../ui/words/names.ts'
-import { sayHow, STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { LUBE_NAMES } from '../../../words/names.ts'
+import { sayHow, STEP_WORDS } from '../../../words/step-words.ts'
 import type { StepTag } from './step-tag.ts'
 
 interface Props {

@@ -1,6 +1,6 @@
 import type { SessionPlan } from '../../../core/session/plan.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
-import { STEP_WORDS, WAIT_LANES } from '../../../ui/words/step-words.ts'
+import { STEP_WORDS, WAIT_LANES } from '../../../words/step-words.ts'
 import type { StepTag } from './step-tag.ts'
 
 /** A step's hands, minutes from the start. */

@@ -1,6 +1,6 @@
 import type { Garage } from '../../../core/log/garage.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
-import { namePart } from '../../../ui/words/part-name.ts'
+import { namePart } from '../../../words/part-name.ts'
 import type { PlannedBike } from './use-wash-plan.ts'
 
 /** What tells a step from its like on a drawing: a letter for the chain, or the bike's name; '' where there is only one. */

@@ -1,7 +1,7 @@
 import { waiting, type WashRun } from '../../../core/session/run.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
-import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { STEP_WORDS } from '../../../words/step-words.ts'
 import { sayClock } from './use-clocks.ts'
 
 /** Clocks of everything that waits by itself. */

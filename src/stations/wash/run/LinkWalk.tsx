@@ -9,9 +9,9 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
-import { namePart } from '../../../ui/words/part-name.ts'
-import { sayCount } from '../../../ui/words/numbers.ts'
-import { LINK_FAULT_ADVICE, LINK_FAULT_NAMES } from '../../../ui/words/wash-words.ts'
+import { namePart } from '../../../words/part-name.ts'
+import { sayCount } from '../../../words/numbers.ts'
+import { LINK_FAULT_ADVICE, LINK_FAULT_NAMES } from '../../../words/wash-words.ts'
 
 /** Where the link in hand lies, pins behind the ring's lower edge. */
 const HAND_AT = 4

@@ -1,6 +1,6 @@
 import { useOpenLog } from '../../../session/log-context.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
-import { sayAgo, sayCount } from '../../../ui/words/numbers.ts'
+import { sayAgo, sayCount } from '../../../words/numbers.ts'
 import type { KeptRun } from './kept-run.ts'
 import { sayBikes } from './say-step.ts'
 

@@ -4,7 +4,7 @@ import { refusalOf, WAX_C, type Refusal } from '../../../core/session/refusal.ts
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { TextField } from '../../../ui/parts/fields.tsx'
-import { numberTyped } from '../../../ui/words/typed.ts'
+import { numberTyped } from '../../../words/typed.ts'
 import { doneAndOn } from './use-rest.ts'
 import { sayClock } from './use-clocks.ts'
 

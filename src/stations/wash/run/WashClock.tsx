@@ -1,7 +1,7 @@
 import { Link, useLocation } from 'react-router'
 import { inHand, waiting } from '../../../core/session/run.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
-import { STATIONS } from '../../../ui/places.ts'
+import { STATIONS } from '../../../words/places.ts'
 import { bikeChosen, useSend } from '../../../ui/screen-state.ts'
 import { isStale, type KeptRun } from './kept-run.ts'
 import { sayBikes, sayStep } from './say-step.ts'

@@ -1,8 +1,8 @@
 import type { Garage } from '../../../core/log/garage.ts'
 import type { WashStep } from '../../../core/session/wash-steps.ts'
-import { namePart } from '../../../ui/words/part-name.ts'
-import { sayList } from '../../../ui/words/numbers.ts'
-import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { namePart } from '../../../words/part-name.ts'
+import { sayList } from '../../../words/numbers.ts'
+import { STEP_WORDS } from '../../../words/step-words.ts'
 import type { KeptRun } from './kept-run.ts'
 
 type Washes = KeptRun['washes']

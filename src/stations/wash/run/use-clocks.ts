@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { waiting, type WashRun } from '../../../core/session/run.ts'
-import { STEP_WORDS } from '../../../ui/words/step-words.ts'
+import { STEP_WORDS } from '../../../words/step-words.ts'
 
 /** Wall time, every second: a page that slept comes back to the right time. */
 export function useNowMs(): number {
