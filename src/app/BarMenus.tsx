@@ -17,6 +17,7 @@ import { STATION_LIST } from '../words/places.ts'
 import { useBikeId } from '../ui/use-bike-id.ts'
 import type { BarMenuProps } from './bar-menu-props.ts'
 import { DEMO_PATH } from './world.ts'
+import { words } from '../words/app/bar-menus.ts'
 
 const MENU =
   'z-50 min-w-56 max-h-[80dvh] overflow-y-auto rounded-[3px] border border-bar-line bg-bar p-1 text-on-bar shadow-xl'
@@ -40,7 +41,7 @@ export function BikeMenu({ open, onOpen, children, ...trigger }: BarMenuProps) {
               onSelect={() => send(bikeChosen(entry.bike))}
             >
               <span className="max-w-72 min-w-0 [overflow-wrap:anywhere]">{entry.name}</span>
-              {entry.bike === current && <span className="text-sm opacity-80">here now</span>}
+              {entry.bike === current && <span className="text-sm opacity-80">{words.hereNow}</span>}
             </DropdownMenu.Item>
           ))}
         </DropdownMenu.Content>
@@ -72,36 +73,36 @@ export function MoreMenu({ open, onOpen, children, ...trigger }: BarMenuProps) {
           ))}
           <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
           <DropdownMenu.Item className={ITEM} onSelect={() => send(finderToggled(true))}>
-            Find <kbd className="font-mono text-xs opacity-80">/</kbd>
+            {words.find} <kbd className="font-mono text-xs opacity-80">/</kbd>
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(newToggled(true))}>
-            New entry <kbd className="font-mono text-xs opacity-80">n</kbd>
+            {words.newEntry} <kbd className="font-mono text-xs opacity-80">n</kbd>
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(saveToggled(true))}>
-            Save drawings and tables
+            {words.saveDrawingsAndTables}
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(keysToggled(true))}>
-            Keys <kbd className="font-mono text-xs opacity-80">?</kbd>
+            {words.keys} <kbd className="font-mono text-xs opacity-80">?</kbd>
           </DropdownMenu.Item>
           <DropdownMenu.Item
             className={ITEM}
             onSelect={() => send(themeChosen(dark ? 'daylight' : 'late-shop'))}
           >
-            {dark ? 'Theme: to daylight' : 'Theme: to late shop'}
+            {dark ? words.themeToDaylight : words.themeToLateShop}
           </DropdownMenu.Item>
           <DropdownMenu.Item
             className={ITEM}
             onSelect={() => send(unitsChosen(units === 'metric' ? 'imperial' : 'metric'))}
           >
-            {units === 'metric' ? 'Units: to miles and inches' : 'Units: to km and mm'}
+            {units === 'metric' ? words.unitsToMilesAndInches : words.unitsToKmAndMm}
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(benchToggled(!bench))}>
-            {bench ? 'Bench mode: off' : 'Bench mode: large, screen awake'}
+            {bench ? words.benchModeOff : words.benchModeLargeScreen}
           </DropdownMenu.Item>
           <DropdownMenu.Separator className="my-1 h-px bg-bar-line" />
           <DropdownMenu.Item className={ITEM} asChild>
             <a href={world === 'demo' ? '/' : `${DEMO_PATH}/`}>
-              {world === 'demo' ? 'Leave the demo' : 'Open the demo'}
+              {world === 'demo' ? words.leaveTheDemo : words.openTheDemo}
             </a>
           </DropdownMenu.Item>
         </DropdownMenu.Content>

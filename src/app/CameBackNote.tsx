@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { Button } from '../ui/parts/Button.tsx'
 import { sayCount } from '../words/numbers.ts'
 import { ledger } from './world.ts'
+import { words } from '../words/app/came-back-note.ts'
 
 /** That the browser had lost the log, and where it came from again. It stays until it is read. */
 export function CameBackNote() {
@@ -13,13 +14,12 @@ export function CameBackNote() {
   return (
     <div role="status" className="no-print border-b border-hairline bg-raised px-9 py-2 text-sm max-md:px-4">
       <p className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-4">
-        The browser had lost your log. {sayCount(count, 'entry', 'entries')} came back from the second copy
-        kept here. What was written in the last moments before may be missing.
+        {words.theBrowserHadLost(sayCount(count, 'entry', 'entries'))}
         <Link to={STATIONS.files.path} className="underline underline-offset-4">
-          Save a backup
+          {words.saveABackup}
         </Link>
         <Button look="link" onClick={() => setRead(true)}>
-          Hide this
+          {words.hideThis}
         </Button>
       </p>
     </div>

@@ -12,15 +12,14 @@ import { useOnce } from '../ui/use-once.ts'
 import { SafePage } from './SafePage.tsx'
 import { STATION_LIST } from '../words/places.ts'
 import { ledger, world } from './world.ts'
+import { words } from '../words/app/faults.ts'
 
 /** An address that leads nowhere: says so, and where one can go from here. */
 export function NotFound() {
   return (
     <div className="mx-auto max-w-[44rem] p-9 max-md:p-4">
-      <h1 className="text-3xl font-medium">There is no station at this address.</h1>
-      <p className="mt-3 text-steel">
-        It may have been mistyped or moved. Nothing in your log has changed. These are open:
-      </p>
+      <h1 className="text-3xl font-medium">{words.thereIsNoStation}</h1>
+      <p className="mt-3 text-steel">{words.itMayHaveBeen}</p>
       <ul className="mt-4 flex flex-wrap gap-3">
         {STATION_LIST.map(({ path, name }) => (
           <li key={path}>
@@ -40,17 +39,14 @@ const messageOf = (error: unknown): string => (error instanceof Error ? error.me
 function NotLoaded() {
   return (
     <FullNotice
-      title="This part of the app could not be loaded."
+      title={words.thisPartOfTheApp}
       actions={
         <Button look="next" onClick={() => location.reload()}>
-          Reload
+          {words.reload}
         </Button>
       }
     >
-      <p>
-        There may be no network, or the app has been brought up to date meanwhile. Reload the page. Your log
-        is not touched.
-      </p>
+      <p>{words.thereMayBeNo}</p>
     </FullNotice>
   )
 }
@@ -74,23 +70,23 @@ export function Broken() {
   if (isChunkError(error)) return <NotLoaded />
   return (
     <FullNotice
-      title="Something broke on this screen. Your log is not touched."
+      title={words.somethingBrokeOnThisScreen}
       status={said}
       actions={
         <>
           <Button look="next" onClick={() => location.reload()}>
-            Reload
+            {words.reload}
           </Button>
           <Button disabled={saving} onClick={save}>
-            Save a backup
+            {words.saveABackup}
           </Button>
           <Link to="/safe" className={buttonLook('plain')}>
-            Open the safe page
+            {words.openTheSafePage}
           </Link>
         </>
       }
     >
-      <p>Save a backup first if you like, then reload. If it breaks again, this is the error:</p>
+      <p>{words.saveABackupFirst}</p>
       <p className="font-mono text-sm [overflow-wrap:anywhere] text-ink">{messageOf(error)}</p>
     </FullNotice>
   )
@@ -101,5 +97,5 @@ export function BrokenAbove() {
   const error = useRouteError()
   if (isRouteErrorResponse(error) && error.status === 404) return <NotFound />
   if (isChunkError(error)) return <NotLoaded />
-  return <SafePage why={`The app could not be opened: ${messageOf(error).slice(0, 200)}.`} />
+  return <SafePage why={words.theAppCouldNot(messageOf(error).slice(0, 200))} />
 }

@@ -19,6 +19,7 @@ import {
 } from '../ui/screen-state.ts'
 import { sayDay } from '../words/numbers.ts'
 import { namePart } from '../words/part-name.ts'
+import { words } from '../words/app/finder.ts'
 
 /** Something that can be found and done. */
 interface Found {
@@ -47,21 +48,25 @@ function useActions(): readonly Found[] {
   })
   return [
     ...NEW_ENTRIES.map(({ to, label }) =>
-      act(`New: ${label[0]?.toLowerCase() ?? ''}${label.slice(1)}`, () => void navigate(to), 'add log write'),
+      act(
+        words.new(label[0]?.toLowerCase() ?? '', label.slice(1)),
+        () => void navigate(to),
+        words.addLogWrite,
+      ),
     ),
-    act('Measure a chain that is not in the log', () => void navigate(OPENS.measureNow), 'now quick'),
-    act('Undo the last step', () => void undo(), 'take back'),
-    act('Redo it', () => void redo()),
-    act('Theme: daylight', () => send(themeChosen('daylight')), 'light bright'),
-    act('Theme: late shop', () => send(themeChosen('late-shop')), 'dark night'),
+    act(words.measureAChainThatIsNot, () => void navigate(OPENS.measureNow), words.nowQuick),
+    act(words.undoTheLastStep, () => void undo(), words.takeBack),
+    act(words.redoIt, () => void redo()),
+    act(words.themeDaylight, () => send(themeChosen('daylight')), words.lightBright),
+    act(words.themeLateShop, () => send(themeChosen('late-shop')), words.darkNight),
     act(
-      units === 'metric' ? 'Units: miles and inches' : 'Units: km and mm',
+      units === 'metric' ? words.unitsMilesAndInches : words.unitsKmAndMm,
       () => send(unitsChosen(units === 'metric' ? 'imperial' : 'metric')),
-      'imperial metric',
+      words.imperialMetric,
     ),
-    act(bench ? 'Bench mode: off' : 'Bench mode: on', () => send(benchToggled(!bench)), 'large awake'),
-    act('Save drawings and tables', () => send(saveToggled(true)), 'picture chart svg png csv export'),
-    act('Keys', () => send(keysToggled(true)), 'shortcuts help'),
+    act(bench ? words.benchModeOff : words.benchModeOn, () => send(benchToggled(!bench)), words.largeAwake),
+    act(words.saveDrawingsAndTables, () => send(saveToggled(true)), words.pictureChartSvgPng),
+    act(words.keys, () => send(keysToggled(true)), words.shortcutsHelp),
   ]
 }
 
@@ -88,7 +93,7 @@ function useThings(): Readonly<Record<'Stations' | 'Do' | 'Bikes' | 'Parts', rea
       id: `part ${entry.part}`,
       label: namePart(garage, entry.part, undefined, true),
       also: fittings.map(({ bike }) => garage.bikes.get(bike)?.entry.name ?? '').join(' '),
-      note: 'its entries in the log',
+      note: words.itsEntriesInTheLog,
       run: () => void navigate(logAddress({ about: entry.part })),
     })),
   }
@@ -139,7 +144,7 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
           all.filter(({ label, note, also }) => isMeant(searchable(`${label} ${note ?? ''} ${also ?? ''}`))),
         ] as const,
     ),
-    ['Entries', entries] as const,
+    [words.entries, entries] as const,
   ]
   const shown = groups
     .map(([name, all]) => [name, typed.trim() === '' && name === 'Parts' ? [] : all.slice(0, SHOWN)] as const)
@@ -152,18 +157,16 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
           className="fixed top-[8dvh] left-1/2 z-50 flex max-h-[80dvh] w-[min(40rem,94vw)] -translate-x-1/2 flex-col border-t-4 border-petrol bg-paper max-sm:top-0 max-sm:max-h-dvh max-sm:w-full"
           aria-describedby={undefined}
         >
-          <Dialog.Title className="sr-only">Find</Dialog.Title>
-          <Command label="Find" shouldFilter={false} loop className="flex min-h-0 flex-col">
+          <Dialog.Title className="sr-only">{words.find}</Dialog.Title>
+          <Command label={words.find} shouldFilter={false} loop className="flex min-h-0 flex-col">
             <Command.Input
               value={typed}
               onValueChange={setTyped}
-              placeholder="A bike, a part, a station, something to do, an entry…"
+              placeholder={words.aBikeAPart}
               className="min-h-14 w-full border-b border-hairline bg-transparent px-4 pr-16 text-lg outline-none placeholder:text-steel focus-visible:border-b-2 focus-visible:border-petrol"
             />
             <Command.List className="min-h-0 overflow-y-auto p-1">
-              <Command.Empty className="px-3 py-6 text-steel">
-                Nothing has these words. Try fewer of them, or a day like “14 november”.
-              </Command.Empty>
+              <Command.Empty className="px-3 py-6 text-steel">{words.nothingHasTheseWords}</Command.Empty>
               {shown.map(([name, all]) => (
                 <Command.Group
                   key={name}
@@ -191,7 +194,7 @@ export default function Finder({ onClose }: { readonly onClose: () => void }) {
             </Command.List>
           </Command>
           <Dialog.Close className="absolute top-3 right-3 min-h-8 px-2 text-sm underline underline-offset-4">
-            Close
+            {words.close}
           </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>

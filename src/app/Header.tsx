@@ -9,6 +9,7 @@ import { useBikeId } from '../ui/use-bike-id.ts'
 import { sayKm } from '../words/numbers.ts'
 import { STATION_LIST } from '../words/places.ts'
 import { BarMenu } from './BarMenu.tsx'
+import { words } from '../words/app/header.ts'
 
 /** The current bike, always in sight, and the way to another. */
 export function BikeSwitcher({
@@ -22,14 +23,14 @@ export function BikeSwitcher({
   const units = useUnits()
   const current = useBikeId(garage)
   const bike = current === undefined ? undefined : garage.bikes.get(current)
-  if (!bike) return <p className="font-heading text-2xl">Jolt Mile</p>
+  if (!bike) return <p className="font-heading text-2xl">{words.joltMile}</p>
   return (
     <BarMenu
       which="bikes"
       open={open}
       onOpen={onOpen}
       className="-m-2 flex max-w-[calc(100%+1rem)] min-w-0 flex-col p-2 text-left"
-      aria-label={`${bike.entry.name}: switch bike`}
+      aria-label={words.switchBike(bike.entry.name)}
     >
       <span className="flex max-w-full items-center gap-1.5 font-heading text-[1.75rem] leading-none font-medium max-sm:text-xl">
         <span className="truncate py-1 leading-[1.1]">{bike.entry.name}</span>
@@ -46,7 +47,7 @@ export function BikeSwitcher({
 function Road() {
   return (
     <nav
-      aria-label="Stations"
+      aria-label={words.stations}
       className="min-w-0 flex-1 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:bg-bar max-md:pb-[env(safe-area-inset-bottom)]"
     >
       <ul className="mx-auto flex max-w-[46rem] justify-between">
@@ -100,7 +101,7 @@ function More() {
       className="-m-2 flex min-h-11 items-center gap-2 p-2 text-[0.95rem]"
     >
       <Menu aria-hidden="true" className="size-5" />
-      More
+      {words.more}
     </BarMenu>
   )
 }
@@ -123,7 +124,7 @@ export function Header({ bikesOpen, onBikesOpen }: HeaderProps) {
         <div className="flex shrink-0 items-center gap-4">
           {world === 'demo' && (
             <a href="/" className="text-sm text-on-bar-soft underline underline-offset-4 hover:text-jolt">
-              demo: leave
+              {words.demoLeave}
             </a>
           )}
           <More />

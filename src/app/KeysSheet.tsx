@@ -1,21 +1,22 @@
 import { Sheet } from '../ui/parts/Sheet.tsx'
 import { STATION_LIST } from '../words/places.ts'
+import { words } from '../words/app/keys-sheet.ts'
 
 const OTHER_KEYS: readonly (readonly [string, string])[] = [
-  ['/', 'find anything, do anything (Ctrl k too)'],
-  ['b', 'switch bike'],
-  ['n', 'new entry'],
-  ['u', 'undo the last step'],
-  ['Shift u', 'redo it'],
-  ['?', 'show these keys'],
+  ['/', words.findAnythingDoAnything],
+  ['b', words.switchBike],
+  ['n', words.newEntry],
+  ['u', words.undoTheLastStep],
+  [words.shiftU, words.redoIt],
+  ['?', words.showTheseKeys],
 ]
 
 /** The keys, and what they do. */
 export default function KeysSheet({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Sheet open onClose={onClose} title="Keys" note="They do nothing while you type.">
+    <Sheet open onClose={onClose} title={words.keys} note={words.theyDoNothingWhile}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
-        {[...STATION_LIST.map(({ key, name }) => [`g ${key}`, `to ${name}`] as const), ...OTHER_KEYS].map(
+        {[...STATION_LIST.map(({ key, name }) => [`g ${key}`, words.to(name)] as const), ...OTHER_KEYS].map(
           ([keys, does]) => (
             <div key={keys} className="contents">
               <dt>

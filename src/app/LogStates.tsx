@@ -10,38 +10,15 @@ import { sayBackup } from '../words/backup.ts'
 import { sayCount } from '../words/numbers.ts'
 import { useOnce } from '../ui/use-once.ts'
 import { DEMO_PATH, world } from './world.ts'
+import { words } from '../words/app/log-states.ts'
 
 const SHUT: Readonly<Record<OpenFault, readonly [title: string, what: string, toDo: string]>> = {
-  missing: [
-    'This browser keeps no data for web pages.',
-    'Jolt Mile keeps your log in the browser (in IndexedDB), and this one has none.',
-    'Open the app in another browser, or in an ordinary window instead of a private one.',
-  ],
-  denied: [
-    'The browser does not let this page keep data.',
-    'A setting forbids it, or this is a private window that keeps nothing.',
-    'Allow site data for this address in the browser’s settings, or use an ordinary window. Then try again.',
-  ],
-  hanging: [
-    'The browser’s storage does not answer.',
-    'Another tab of Jolt Mile may be holding it, or the browser is busy with its disk.',
-    'Close the other tabs of Jolt Mile and try again. If that does not help, restart the browser: your log stays where it is.',
-  ],
-  newer: [
-    'A newer version of Jolt Mile wrote this log.',
-    'This page is an older version. It leaves the log alone, so that nothing of it is lost.',
-    'Reload the page to get the newer version.',
-  ],
-  full: [
-    'There is no room on this device.',
-    'The browser cannot open the log because its storage is full. What is in the log stays there.',
-    'Make room on the device, then try again.',
-  ],
-  broken: [
-    'The browser could not open the log.',
-    'It gave no reason that helps. Your log has not been changed.',
-    'Try again. If that does not help, restart the browser.',
-  ],
+  missing: [words.thisBrowserKeepsNo, words.joltMileKeepsYour, words.openTheAppInAnother],
+  denied: [words.theBrowserDoesNot, words.aSettingForbidsItOrThis, words.allowSiteDataForThisAddress],
+  hanging: [words.theBrowsersStorageDoes, words.anotherTabOfJolt, words.closeTheOtherTabs],
+  newer: [words.aNewerVersionOfJolt, words.thisPageIsAnOlder, words.reloadThePageToGet],
+  full: [words.thereIsNoRoom, words.theBrowserCannotOpen, words.makeRoomOnTheDevice],
+  broken: [words.theBrowserCouldNot, words.itGaveNoReason, words.tryAgainIfThatDoes],
 }
 
 /** The log cannot be opened: why, and what to do. */
@@ -54,16 +31,16 @@ function LogShut({ fault, onTry }: { readonly fault: OpenFault; readonly onTry: 
         <>
           {fault === 'newer' ? (
             <Button look="next" onClick={() => location.reload()}>
-              Reload
+              {words.reload}
             </Button>
           ) : (
             <Button look="next" onClick={onTry}>
-              Try again
+              {words.tryAgain}
             </Button>
           )}
           {world === 'own' && fault !== 'missing' && fault !== 'denied' && (
             <a href={`${DEMO_PATH}/`} className={buttonLook('plain')}>
-              Open the demo
+              {words.openTheDemo}
             </a>
           )}
         </>
@@ -92,32 +69,27 @@ function useMemoryBackup(stored: readonly Entry[]) {
 /** The log was deleted while the page was open. */
 function LogVanished({ stored, ledger }: { readonly stored: readonly Entry[]; readonly ledger: Ledger }) {
   const { said, setSaid, save, busy } = useMemoryBackup(stored)
-  const [writeBack, writing] = useOnce(() =>
-    ledger.writeBack().catch(() => setSaid('That did not work. Save the backup first, then reload.')),
-  )
+  const [writeBack, writing] = useOnce(() => ledger.writeBack().catch(() => setSaid(words.thatDidNotWork)))
   const count = sayCount(stored.length, 'entry', 'entries')
   return (
     <FullNotice
-      title="The browser has deleted your log while it was open."
+      title={words.theBrowserHasDeleted}
       status={said}
       actions={
         <>
           <Button look="next" disabled={busy} onClick={save}>
-            Save a backup
+            {words.saveABackup}
           </Button>
           <Button disabled={writing} onClick={writeBack}>
-            Put the {count} back
+            {words.putTheBack(count)}
           </Button>
           <Button look="link" onClick={() => location.reload()}>
-            Reload
+            {words.reload}
           </Button>
         </>
       }
     >
-      <p>
-        Somebody cleared this site’s data, or the browser needed the room. This page still holds all {count}:
-        save them before you close it.
-      </p>
+      <p>{words.somebodyClearedThisSites(count)}</p>
     </FullNotice>
   )
 }
@@ -126,23 +98,20 @@ function LogVanished({ stored, ledger }: { readonly stored: readonly Entry[]; re
 export function LogLost({ count, onGoOn }: { readonly count: number; readonly onGoOn: () => void }) {
   return (
     <FullNotice
-      title="The browser has lost your log."
+      title={words.theBrowserHasLost}
       actions={
         <>
           <a href="/files" className={buttonLook('next')} onClick={onGoOn}>
-            Bring in a backup
+            {words.bringInABackup}
           </a>
           <Button look="link" onClick={onGoOn}>
-            Start with an empty log
+            {words.startWithAnEmpty}
           </Button>
         </>
       }
     >
-      <p>
-        {sayCount(count, 'entry was', 'entries were')} here the last time, and none is now: the site’s data
-        was cleared, the browser needed the room, or it was cut off in the middle of its own work.
-      </p>
-      <p>Bring in your last backup, or the file from the folder that was kept up to date.</p>
+      <p>{words.hereTheLastTime(sayCount(count, words.entryWas, words.entriesWere))}</p>
+      <p>{words.bringInYourLast}</p>
     </FullNotice>
   )
 }
@@ -152,22 +121,20 @@ function LogOutdated({ stored }: { readonly stored: readonly Entry[] }) {
   const { said, save, busy } = useMemoryBackup(stored)
   return (
     <FullNotice
-      title="A newer version of Jolt Mile has opened this log in another tab."
+      title={words.aNewerVersionOfJoltMile}
       status={said}
       actions={
         <>
           <Button look="next" onClick={() => location.reload()}>
-            Reload
+            {words.reload}
           </Button>
           <Button disabled={busy} onClick={save}>
-            Save a backup
+            {words.saveABackup}
           </Button>
         </>
       }
     >
-      <p>
-        This page has stopped writing, so that the two do not mix. Reload it to go on with the newer version.
-      </p>
+      <p>{words.thisPageHasStopped}</p>
     </FullNotice>
   )
 }

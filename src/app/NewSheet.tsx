@@ -1,12 +1,13 @@
 import { useNavigate } from 'react-router'
 import { NEW_ENTRIES } from '../words/entries/index.ts'
 import { Sheet } from '../ui/parts/Sheet.tsx'
+import { words } from '../words/app/new-sheet.ts'
 
 /** What can be written into the log, each where it is written. */
 export default function NewSheet({ onClose }: { readonly onClose: () => void }) {
   const navigate = useNavigate()
   return (
-    <Sheet open onClose={onClose} title="New entry">
+    <Sheet open onClose={onClose} title={words.newEntry}>
       <ul className="divide-y divide-hairline border-y border-hairline">
         {NEW_ENTRIES.map(({ label, to }) => (
           <li key={to}>

@@ -14,6 +14,7 @@ import { entriesLastTime, hasSeenEntries, markEntries } from './log-mark.ts'
 import { LogLost, notOpen } from './LogStates.tsx'
 import { useTelling } from './use-telling.ts'
 import { ledger, world } from './world.ts'
+import { words } from '../words/app/open-log-provider.ts'
 
 const MINUTE = 60_000
 /** What writing takes is fetched so long after the log was opened, ms: nothing is drawn with it. */
@@ -60,10 +61,9 @@ const pictures: OpenLog['pictures'] = {
 }
 
 const PROMISE_WORDS: Readonly<Record<StoragePromise, string>> = {
-  given: 'Your log lives in this browser alone. The browser has promised not to delete it.',
-  refused:
-    'Your log lives in this browser alone, and the browser may delete it when it runs out of room. Save a backup now and then, on Files.',
-  unknown: 'Your log lives in this browser alone. Save a backup now and then, on Files.',
+  given: words.yourLogLivesInThisBrowser,
+  refused: words.yourLogLivesInThis,
+  unknown: words.yourLogLivesInThisBrowserAlone,
 }
 
 interface OpenProps {
@@ -121,13 +121,13 @@ export function OpenLogProvider({ children }: { readonly children: ReactNode }) 
   if (state.status !== 'open')
     return (
       <p role="status" className="p-9 text-steel">
-        Opening the log…
+        {words.openingTheLog}
       </p>
     )
   if (isLost) return <LogLost count={before} onGoOn={() => setBefore(0)} />
   return wantsDemo ? (
     <p role="status" className="p-9 text-steel">
-      Opening the garage of Ostermere…
+      {words.openingTheGarageOfOstermere}
     </p>
   ) : (
     <Open stored={state.stored} entries={state.entries}>

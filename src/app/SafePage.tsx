@@ -16,6 +16,7 @@ import { sayCount } from '../words/numbers.ts'
 import { notOpen } from './LogStates.tsx'
 import { trustAgain } from './opening-guard.ts'
 import { basename, ledger, world } from './world.ts'
+import { words as phrases } from '../words/app/safe-page.ts'
 
 const SHOWN = 200
 
@@ -25,7 +26,7 @@ const rawOf = ({ id: _id, kind: _kind, format: _format, action: _action, ...rest
 
 const writtenOn = (entry: Entry): string => {
   const ms = entryIdTime(entry.id)
-  return Number.isFinite(ms) && ms < 8e15 ? new Date(ms).toISOString().slice(0, 10) : 'no day'
+  return Number.isFinite(ms) && ms < 8e15 ? new Date(ms).toISOString().slice(0, 10) : phrases.noDay
 }
 
 interface RowProps {
@@ -36,7 +37,7 @@ interface RowProps {
 }
 
 function Row({ entry, isWithdrawn, onWithdraw, onSetAside }: RowProps) {
-  const name = `${wordsOf(entry).name} written ${writtenOn(entry)}`
+  const name = phrases.written(wordsOf(entry).name, writtenOn(entry))
   return (
     <li className="flex items-start justify-between gap-4 border-b border-hairline py-2 max-sm:flex-col max-sm:gap-1">
       <div className="min-w-0">
@@ -45,12 +46,12 @@ function Row({ entry, isWithdrawn, onWithdraw, onSetAside }: RowProps) {
       </div>
       <div className="flex shrink-0 gap-3">
         {!isWithdrawn && (
-          <Button look="link" aria-label={`Take out: ${name}`} onClick={() => onWithdraw(entry.id)}>
-            take out
+          <Button look="link" aria-label={phrases.takeOut(name)} onClick={() => onWithdraw(entry.id)}>
+            {phrases.takeOut2}
           </Button>
         )}
-        <Button look="link" aria-label={`Set aside: ${name}`} onClick={() => onSetAside(entry.id)}>
-          set aside
+        <Button look="link" aria-label={phrases.setAside(name)} onClick={() => onSetAside(entry.id)}>
+          {phrases.setAside2}
         </Button>
       </div>
     </li>
@@ -69,7 +70,7 @@ function AsideRows({
   return (
     <section aria-labelledby="safe-aside">
       <h2 id="safe-aside" className="text-xl font-medium">
-        Kept aside: {aside.length}
+        {phrases.keptAside(aside.length)}
       </h2>
       <ul className="mt-2">
         {aside.slice(0, SHOWN).map(({ text, said }) => (
@@ -79,7 +80,7 @@ function AsideRows({
               <p className="line-clamp-2 font-mono text-xs [overflow-wrap:anywhere] text-steel">{text}</p>
             </div>
             <Button look="link" className="shrink-0" onClick={() => onTake(text)}>
-              put back
+              {phrases.putBack}
             </Button>
           </li>
         ))}
@@ -113,29 +114,29 @@ function OpenedSafely({ stored }: { readonly stored: readonly Entry[] }) {
   const attempt = (work: Promise<unknown>, done: string) =>
     void work.then(
       () => setSaid(done),
-      () => setSaid('The browser refused to write. Try again.'),
+      () => setSaid(phrases.theBrowserRefusedToWrite),
     )
   return (
     <div className="mt-6 flex flex-col gap-6">
       <div className="flex flex-wrap items-center gap-3">
         <Button look="next" disabled={saving} onClick={save}>
-          Save a backup
+          {phrases.saveABackup}
         </Button>
         <a
           href={basename === '/' ? '/' : `${basename}/`}
           className={buttonLook('plain')}
           onClick={trustAgain}
         >
-          Open the app again
+          {phrases.openTheAppAgain}
         </a>
         <p role="status">{said}</p>
       </div>
       <section aria-labelledby="safe-log">
         <h2 id="safe-log" className="text-xl font-medium">
-          The log: {sayCount(stored.length, 'entry', 'entries')}, newest first
+          {phrases.theLogNewestFirst(sayCount(stored.length, 'entry', 'entries'))}
         </h2>
         <TextField
-          label="Find"
+          label={phrases.find}
           type="search"
           className="mt-2 max-w-96"
           value={text}
@@ -147,20 +148,18 @@ function OpenedSafely({ stored }: { readonly stored: readonly Entry[] }) {
               key={entry.id}
               entry={entry}
               isWithdrawn={withdrawn.has(entry.id)}
-              onWithdraw={(id) => attempt(withdrawIn(ledger, [id]), 'Taken out. It no longer counts.')}
-              onSetAside={(id) =>
-                attempt(ledger.setAside([id]), 'Set aside: out of the log, and kept in every backup.')
-              }
+              onWithdraw={(id) => attempt(withdrawIn(ledger, [id]), phrases.takenOutItNo)}
+              onSetAside={(id) => attempt(ledger.setAside([id]), phrases.setAsideOutOfTheLog)}
             />
           ))}
         </ul>
         {found.length > SHOWN && (
-          <p className="mt-2 text-sm text-steel">And {found.length - SHOWN} more. Use Find.</p>
+          <p className="mt-2 text-sm text-steel">{phrases.andMoreUseFind(found.length - SHOWN)}</p>
         )}
       </section>
       <AsideRows
         aside={aside}
-        onTake={(one) => attempt(ledger.takeBack([one]), 'Put back, if this version can count it.')}
+        onTake={(one) => attempt(ledger.takeBack([one]), phrases.putBackIfThisVersion)}
       />
     </div>
   )
@@ -174,22 +173,21 @@ export function SafePage({ why }: { readonly why?: string }) {
   const state = useSyncExternalStore(ledger.subscribe, ledger.state)
   useEffect(() => {
     if (ledger.state().status === 'opening') ledger.open()
-    document.title = 'Safe page · Jolt Mile'
+    document.title = phrases.safePageJoltMile
   }, [])
   const shut = notOpen(state, ledger)
   if (shut !== undefined) return shut
   return (
     <main className="mx-auto max-w-[60rem] p-9 max-md:p-4">
-      <h1 className="text-3xl font-medium">Your log, with nothing worked out from it.</h1>
+      <h1 className="text-3xl font-medium">{phrases.yourLogWithNothing}</h1>
       <p className="mt-3 max-w-[44rem] text-steel">
-        {why ?? 'Use this page when the app does not open.'} Save a backup first. If an entry was added just
-        before the trouble began, take it out, or set it aside. Then open the app again.
+        {phrases.saveABackupFirst(why ?? phrases.useThisPageWhen)}
       </p>
       {state.status === 'open' ? (
         <OpenedSafely stored={state.stored} />
       ) : (
         <p role="status" className="mt-6">
-          Opening the log…
+          {phrases.openingTheLog}
         </p>
       )}
     </main>

@@ -8,6 +8,7 @@ import { thingsOn, type PageThing } from '../ui/saving/page-things.ts'
 import { asPng, asSvg } from '../ui/saving/picture.ts'
 import { csvOfTable } from '../ui/saving/table-csv.ts'
 import { useOnce } from '../ui/use-once.ts'
+import { words } from '../words/app/save-sheet.ts'
 
 type Form = 'SVG' | 'PNG' | 'CSV'
 
@@ -23,11 +24,11 @@ const fileName = (station: string, thing: string): string =>
 async function save({ element, name }: PageThing, form: Form, station: string): Promise<string | undefined> {
   const file = fileName(station, name)
   if (form === 'CSV') {
-    saveBytes(`${file}.csv`, await csvOfTable(element), 'text/csv')
+    saveBytes(words.csv(file), await csvOfTable(element), 'text/csv')
     return undefined
   }
   const contents = form === 'SVG' ? await asSvg(element) : await asPng(element)
-  if (contents === undefined) return `This one cannot be saved as ${form} here.`
+  if (contents === undefined) return words.thisOneCannotBe(form)
   saveBytes(`${file}.${form.toLowerCase()}`, contents, form === 'SVG' ? 'image/svg+xml' : 'image/png')
   return undefined
 }
@@ -35,10 +36,7 @@ async function save({ element, name }: PageThing, form: Form, station: string): 
 function Thing({ thing, station }: { readonly thing: PageThing; readonly station: string }) {
   const [said, setSaid] = useState<string>()
   const [press, busy] = useOnce(async (form: Form) => {
-    setSaid(
-      (await save(thing, form, station).catch(() => 'The browser could not make the file.')) ??
-        `${form} saved.`,
-    )
+    setSaid((await save(thing, form, station).catch(() => words.theBrowserCouldNot)) ?? words.saved(form))
   })
   const forms: readonly Form[] = thing.kind === 'table' ? ['CSV'] : ['SVG', 'PNG']
   return (
@@ -70,19 +68,15 @@ export default function SaveSheet({ onClose }: { readonly onClose: () => void })
     const main = document.getElementById('main')
     return main ? thingsOn(main) : []
   })
-  const station = STATION_LIST.find(({ path }) => path === pathname)?.name ?? 'Jolt Mile'
+  const station = STATION_LIST.find(({ path }) => path === pathname)?.name ?? words.joltMile
   return (
     <Sheet
       open
       onClose={onClose}
-      title="Save drawings and tables"
-      note={
-        things.length === 0
-          ? 'There is no drawing or table on this page yet.'
-          : 'Of the page that is open. Painted roads come as PNG, tables as CSV.'
-      }
+      title={words.saveDrawingsAndTables}
+      note={things.length === 0 ? words.thereIsNoDrawing : words.ofThePageThatIsOpen}
     >
-      <ul aria-label="Drawings and tables">
+      <ul aria-label={words.drawingsAndTables}>
         {things.map((thing, i) => (
           <Thing key={i} thing={thing} station={station} />
         ))}

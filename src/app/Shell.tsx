@@ -19,6 +19,7 @@ import { VersionNote } from './VersionNote.tsx'
 import { WorkingLine } from './WorkingLine.tsx'
 import { STATION_LIST } from '../words/places.ts'
 import { applyTheme } from './theme.ts'
+import { words } from '../words/app/shell.ts'
 
 const Finder = lazy(() => import('./Finder.tsx'))
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'))
@@ -108,8 +109,8 @@ function useMissingPieces() {
   const tell = useNotice()
   useEffect(() => {
     const say = () =>
-      tell('A part of the app could not be loaded. Reload the page.', {
-        label: 'Reload',
+      tell(words.aPartOfTheApp, {
+        label: words.reload,
         run: () => location.reload(),
       })
     window.addEventListener('vite:preloadError', say)
@@ -160,7 +161,7 @@ export function Shell() {
   useMissingPieces()
   const station = STATION_LIST.find(({ path }) => path === location.pathname)
   useEffect(() => {
-    document.title = station ? `${station.name} · Jolt Mile` : 'Jolt Mile'
+    document.title = station ? words.joltMile(station.name) : words.joltMile2
   }, [station])
   return (
     <>
@@ -168,7 +169,7 @@ export function Shell() {
         href="#main"
         className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-jolt focus:p-3 focus:text-on-jolt"
       >
-        Skip to the station
+        {words.skipToTheStation}
       </a>
       <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
       <VersionNote />

@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react'
 import { Button } from '../ui/parts/Button.tsx'
 import { subscribeToVersion, takeVersion, versionState } from './app-versions.ts'
+import { words } from '../words/app/version-note.ts'
 
 /** That a newer version of the app is there. It is taken when the user says so. */
 export function VersionNote() {
@@ -10,16 +11,16 @@ export function VersionNote() {
     <div role="status" className="no-print border-b border-hairline bg-raised px-9 py-2 text-sm max-md:px-4">
       {state === 'waiting' ? (
         <p className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-4">
-          A new version of Jolt Mile is ready. Save what you are typing first.
+          {words.aNewVersionOfJolt}
           <Button look="link" onClick={takeVersion}>
-            Use it now
+            {words.useItNow}
           </Button>
         </p>
       ) : (
         <p className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-4">
-          Jolt Mile was brought up to date in another tab.
+          {words.joltMileWasBrought}
           <Button look="link" onClick={() => location.reload()}>
-            Reload
+            {words.reload}
           </Button>
         </p>
       )}

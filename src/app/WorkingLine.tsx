@@ -1,5 +1,6 @@
 import { useForecasts } from '../session/use-forecasts.ts'
 import { Button } from '../ui/parts/Button.tsx'
+import { words } from '../words/app/working-line.ts'
 
 /** That the forecasts are being worked out, how far that has come, and the way to stop it: under the bar, on every station. */
 export function WorkingLine() {
@@ -19,18 +20,18 @@ export function WorkingLine() {
               style={{ width: `${Math.round(100 * share)}%` }}
             />
           </span>
-          <span>Working out the chains…</span>
+          <span>{words.workingOutTheChains}</span>
           <Button look="link" onClick={stop}>
-            Not now
+            {words.notNow}
           </Button>
         </p>
       ) : left.length > 0 ? (
         <p className="flex min-h-7 items-center gap-3 text-sm text-steel max-md:pt-2">
           {left.some(({ fault }) => fault !== undefined)
-            ? 'The chains could not be worked out.'
-            : 'Stopped: the answers shown may be older than the log.'}
+            ? words.theChainsCouldNot
+            : words.stoppedTheAnswersShown}
           <Button look="link" onClick={resume}>
-            Work it out
+            {words.workItOut}
           </Button>
         </p>
       ) : null}

@@ -18,6 +18,7 @@ import { SCREENS } from './stations.ts'
 import { applyTheme, printInDaylight } from './theme.ts'
 import { keepAppOffline } from './app-versions.ts'
 import { basename, ledger } from './world.ts'
+import { words } from '../words/app/main.ts'
 
 // The sheets lock scrolling with a style of their own, which the server's policy admits by this mark alone.
 const nonce = document.querySelector('meta[name="style-nonce"]')?.getAttribute('content')
@@ -45,7 +46,7 @@ async function loaded(load: (typeof SCREENS)[StationName]): Promise<{ Component:
   }
 }
 
-const FAILING = 'The app did not finish opening the last times.'
+const FAILING = words.theAppDidNot
 
 const router = createBrowserRouter(
   [

@@ -4,6 +4,7 @@ import { useNotice } from '../ui/parts/notices.tsx'
 import { sayCount } from '../words/numbers.ts'
 import { sayStep } from '../words/entries/index.ts'
 import { sayWriteFault } from '../words/write-faults.ts'
+import { words } from '../words/app/use-telling.ts'
 
 /** Tells in notices what was written, undone or refused. */
 export function useTelling(): Telling {
@@ -11,20 +12,16 @@ export function useTelling(): Telling {
   return useMemo(
     () => ({
       failed: (fault) => tell(sayWriteFault(fault.error, fault)),
-      recorded: (said, takeBack) => tell(said, { label: 'Undo', run: takeBack }),
-      known: () => tell('That is in the log already. Nothing was added.'),
+      recorded: (said, takeBack) => tell(said, { label: words.undo, run: takeBack }),
+      known: () => tell(words.thatIsInTheLog),
       undone: (entries, putBack) =>
         entries.length === 0
-          ? tell('There is nothing to undo.')
-          : tell(`Undone: ${sayStep(entries)}.`, { label: 'Redo', run: putBack }),
+          ? tell(words.thereIsNothingToUndo)
+          : tell(words.undone(sayStep(entries)), { label: words.redo, run: putBack }),
       redone: (entries) =>
-        tell(
-          entries.length === 0
-            ? 'There is nothing to redo. The log shows what was undone earlier, with Restore.'
-            : `Redone: ${sayStep(entries)}.`,
-        ),
+        tell(entries.length === 0 ? words.thereIsNothingToRedo : words.redone(sayStep(entries))),
       restored: (ids, takeOut) =>
-        tell(`Restored: ${sayCount(ids.length, 'entry', 'entries')}.`, { label: 'Undo', run: takeOut }),
+        tell(words.restored(sayCount(ids.length, 'entry', 'entries')), { label: words.undo, run: takeOut }),
     }),
     [tell],
   )

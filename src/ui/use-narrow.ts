@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react'
+import { words } from '../words/ui/use-narrow.ts'
 
-const query = '(max-width: 639px)'
+const query = words.maxWidth639px
 
 /** Whether the screen is as narrow as a phone's, for drawings whose words must grow there. */
 export function useNarrow(): boolean {

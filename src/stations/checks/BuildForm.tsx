@@ -3,6 +3,7 @@ import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
+import { words } from '../../words/stations/checks/build-form.ts'
 
 type Yes = 'yes' | 'no'
 const YES: readonly { readonly value: Yes; readonly label: string }[] = [
@@ -28,7 +29,7 @@ export function BuildForm({ entry }: { readonly entry: BikeEntry }) {
             build: { ...build, ...change.build },
           },
         ],
-        `${entry.name}: noted.`,
+        words.noted(entry.name),
       )
     },
   )
@@ -36,16 +37,16 @@ export function BuildForm({ entry }: { readonly entry: BikeEntry }) {
   return (
     <div className="flex flex-wrap gap-x-10 gap-y-4">
       <Choice<'disc' | 'rim'>
-        legend="Brakes on"
+        legend={words.brakesOn}
         value={brakes}
         onPick={(value) => save({ brakes: value })}
         options={[
           { value: 'disc', label: 'discs' },
-          { value: 'rim', label: 'the rim' },
+          { value: 'rim', label: words.theRim },
         ]}
       />
       <Choice<'hydraulic' | 'cable'>
-        legend="Brakes worked by"
+        legend={words.brakesWorkedBy}
         value={build.brakeLine}
         onPick={(brakeLine) => put({ brakeLine })}
         options={[
@@ -54,32 +55,32 @@ export function BuildForm({ entry }: { readonly entry: BikeEntry }) {
         ]}
       />
       <Choice<'tubes' | 'tubeless'>
-        legend="Tyres with"
+        legend={words.tyresWith}
         value={build.tyres}
         onPick={(tyres) => put({ tyres })}
         options={[
           { value: 'tubes', label: 'tubes' },
-          { value: 'tubeless', label: 'sealant, no tubes' },
+          { value: 'tubeless', label: words.sealantNoTubes },
         ]}
       />
       <Choice<'through' | 'quick-release' | 'nuts'>
-        legend="Axles"
+        legend={words.axles}
         value={build.axles}
         onPick={(axles) => put({ axles })}
         options={[
-          { value: 'through', label: 'through axles' },
-          { value: 'quick-release', label: 'quick releases' },
+          { value: 'through', label: words.throughAxles },
+          { value: 'quick-release', label: words.quickReleases },
           { value: 'nuts', label: 'nuts' },
         ]}
       />
       <Choice<Yes>
-        legend="Suspension"
+        legend={words.suspension}
         value={yesOf(build.suspension)}
         onPick={(value) => put({ suspension: value === 'yes' })}
         options={YES}
       />
       <Choice<Yes>
-        legend="Carbon parts"
+        legend={words.carbonParts}
         value={yesOf(build.carbon)}
         onPick={(value) => put({ carbon: value === 'yes' })}
         options={YES}

@@ -1,23 +1,24 @@
 import type { ReactNode } from 'react'
 import { BikeOutline } from '../../ui/drawings/BikeOutline.tsx'
 import type { CheckDrawing as Drawing } from '../../words/checks/item-talk.ts'
+import { words } from '../../words/stations/checks/check-drawing.ts'
 
 const LINE = { fill: 'none', strokeWidth: 3, strokeLinecap: 'round', strokeLinejoin: 'round' } as const
 
 /** What each drawing shows, for those who do not see it. */
 const SAYS: Readonly<Record<Drawing, string>> = {
-  pad: 'Two pads with their plates beside a rotor: pad and plate together are measured, 3 mm is the least.',
-  rotor: 'A rotor from its edge, thinner where the pads run, and a nail that catches in a groove.',
-  'rim-pad': 'A rim brake pad seen from below: it is worn thinnest at its lower edge.',
-  tyre: 'Two tyres from the front: a round one, and one worn square with a flat in the middle.',
-  release: 'A quick release lever half way, where it gets hard to close, and shut along the stay.',
-  thumb: 'A thumb pressed into a tyre: it must not reach the rim.',
-  headset: 'A bike: the front brake is held, a hand lies at the base of the stem, the bike is rocked.',
-  caliper: 'A rotor between two pads with an even gap on both sides.',
-  crank: 'Both crank arms pushed sideways, to and fro.',
-  lever: 'A brake lever pulled: it stops well before the bar.',
-  rim: 'A straight edge across a braking rim: the worn wall is hollow under it.',
-  bolts: 'A short key on a bolt, turned by two fingers.',
+  pad: words.twoPadsWithTheir,
+  rotor: words.aRotorFromIts,
+  'rim-pad': words.aRimBrakePad,
+  tyre: words.twoTyresFromTheFront,
+  release: words.aQuickReleaseLever,
+  thumb: words.aThumbPressedInto,
+  headset: words.aBikeTheFront,
+  caliper: words.aRotorBetweenTwo,
+  crank: words.bothCrankArmsPushed,
+  lever: words.aBrakeLeverPulled,
+  rim: words.aStraightEdgeAcross,
+  bolts: words.aShortKeyOnABolt,
 }
 
 const Text = ({ x, y, children }: { readonly x: number; readonly y: number; readonly children: string }) => (
@@ -55,13 +56,13 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       ))}
       <path d="M96 30V46M126 30V46M96 36H126" className="stroke-rust" {...LINE} />
       <Text x={70} y={26}>
-        3 mm or more
+        {words.n3MmOrMore}
       </Text>
       <Text x={60} y={166}>
-        plate and pad
+        {words.plateAndPad}
       </Text>
       <Text x={190} y={184}>
-        rotor
+        {words.rotor}
       </Text>
     </>
   ),
@@ -75,10 +76,10 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M150 68l4 8l4 -8M176 68l4 8l4 -8" className="stroke-rust" {...LINE} />
       <path d="M170 68V28M170 142V102M162 36l8-8l8 8M162 134l8 8l8 -8" className="stroke-petrol" {...LINE} />
       <Text x={210} y={26}>
-        1.55 mm or more
+        {words.n155MmOrMore}
       </Text>
       <Text x={90} y={140}>
-        a nail catches: scored
+        {words.aNailCatchesScored}
       </Text>
     </>
   ),
@@ -88,10 +89,10 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M70 96H240" className="stroke-jolt" strokeDasharray="6 5" strokeWidth={2.5} />
       <path d="M110 60V84M155 60V84M200 60V84" className="stroke-paper" strokeWidth={5} />
       <Text x={155} y={46}>
-        the wear line
+        {words.theWearLine}
       </Text>
       <Text x={155} y={150}>
-        look from below: there it wears first
+        {words.lookFromBelowThere}
       </Text>
     </>
   ),
@@ -106,13 +107,13 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       />
       <path d="M206 28H264M206 22V34M264 22V34" className="stroke-rust" {...LINE} />
       <Text x={85} y={176}>
-        round: good
+        {words.roundGood}
       </Text>
       <Text x={236} y={176}>
-        square: worn
+        {words.squareWorn}
       </Text>
       <Text x={236} y={18}>
-        the flat
+        {words.theFlat}
       </Text>
     </>
   ),
@@ -124,10 +125,10 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M142 138L78 172" className="stroke-petrol" {...LINE} strokeWidth={8} />
       <path d="M232 92A70 70 0 0 1 120 178m14 2l-14-2l4-12" className="stroke-ink" {...LINE} />
       <Text x={246} y={62}>
-        hard from here on
+        {words.hardFromHereOn}
       </Text>
       <Text x={130} y={196}>
-        shut: along the stay
+        {words.shutAlongTheStay}
       </Text>
     </>
   ),
@@ -142,7 +143,7 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       />
       <path d="M190 48v34m-8-10l8 10l8-10" className="stroke-rust" {...LINE} />
       <Text x={150} y={192}>
-        it must not reach the rim
+        {words.itMustNotReach}
       </Text>
     </>
   ),
@@ -158,7 +159,7 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       />
       <path d="M314 58l16 14" className="stroke-petrol" {...LINE} strokeWidth={6} />
       <text x={150} y={236} className="fill-steel text-[16px]" textAnchor="middle">
-        front brake held, hand here, rock
+        {words.frontBrakeHeldHand}
       </text>
     </g>
   ),
@@ -170,7 +171,7 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M96 44H204V150H96Z" className="stroke-ink" {...LINE} />
       <path d="M140 146l3 12M160 146l-3 12" className="stroke-petrol" {...LINE} />
       <Text x={150} y={194}>
-        the same gap on both sides
+        {words.theSameGapOnBoth}
       </Text>
     </>
   ),
@@ -180,7 +181,7 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M150 96L96 150M150 96L204 42" className="stroke-ink" {...LINE} strokeWidth={10} />
       <path d="M52 150h30m-10-8l10 8l-10 8M248 42h-30m10-8l-10 8l10 8" className="stroke-rust" {...LINE} />
       <Text x={150} y={186}>
-        push both arms sideways
+        {words.pushBothArmsSideways}
       </Text>
     </>
   ),
@@ -191,7 +192,7 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M70 78C110 150 160 168 240 164" className="stroke-steel" {...LINE} strokeDasharray="5 6" />
       <path d="M222 72V104m-6-8l6 8l6-8M216 80l6-8l6 8" className="stroke-rust" {...LINE} />
       <Text x={150} y={194}>
-        it stops before the bar
+        {words.itStopsBeforeTheBar}
       </Text>
     </>
   ),
@@ -206,10 +207,10 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M104 150H200" className="stroke-ink" {...LINE} />
       <path d="M72 22V158" className="stroke-petrol" strokeWidth={5} />
       <Text x={150} y={92}>
-        hollow: worn
+        {words.hollowWorn}
       </Text>
       <Text x={86} y={180}>
-        straight edge
+        {words.straightEdge}
       </Text>
     </>
   ),
@@ -220,7 +221,7 @@ const PICTURES: Readonly<Record<Drawing, ReactNode>> = {
       <path d="M120 110H222V70" className="stroke-petrol" {...LINE} strokeWidth={8} />
       <path d="M240 96a50 50 0 0 1 -34 54m14 2l-14-2l6-13" className="stroke-rust" {...LINE} />
       <Text x={150} y={184}>
-        short key, two fingers
+        {words.shortKeyTwoFingers}
       </Text>
     </>
   ),

@@ -24,6 +24,7 @@ import { SheetList, TimePick, type StartRound } from './SheetList.tsx'
 import { TorqueBook } from './TorqueBook.tsx'
 import { useChecks, type ChecksInHand } from './use-checks.ts'
 import { Wearing } from './Wearing.tsx'
+import { words } from '../../words/stations/checks/checks.ts'
 
 /** Something was looked at within so many days: it counts as fresh on the map. */
 const FRESH_DAYS = 30
@@ -37,18 +38,21 @@ function sayChecks({ report, rounds }: ChecksInHand, now: string): { answer: str
   const [round] = rounds
   const next = sheet
     ? sheet.isDue
-      ? `${OCCASION_NAMES[sheet.occasion]}: due. ${sayDueWhy(sheet.why, now)}`
-      : `Next: ${sayOccasion(sheet.occasion)}, ${sayDay(sheet.day, now)}.`
-    : 'Before every ride: two minutes.'
+      ? words.due(OCCASION_NAMES[sheet.occasion], sayDueWhy(sheet.why, now))
+      : words.next(sayOccasion(sheet.occasion), sayDay(sheet.day, now))
+    : words.beforeEveryRideTwo
   if (found) return { answer: `${name}: ${sayFoundFirst(found.items, found.isStop)}`, detail: next }
   if (round)
     return {
-      answer: `${name}: ${OCCASION_NAMES[round.occasion].toLowerCase()}, half done.`,
-      detail: `${sayCount(round.left.length, 'thing')} to go, about ${Math.max(1, Math.round(minutesOf(round.left)))} minutes.`,
+      answer: words.halfDone(name, OCCASION_NAMES[round.occasion].toLowerCase()),
+      detail: words.toGoAboutMinutes(
+        sayCount(round.left.length, 'thing'),
+        Math.max(1, Math.round(minutesOf(round.left))),
+      ),
     }
   if (sheet?.isDue)
-    return { answer: `${name}: ${sayOccasion(sheet.occasion)} is due.`, detail: sayDueWhy(sheet.why, now) }
-  return { answer: `${name}: no check is due.`, detail: next }
+    return { answer: words.isDue(name, sayOccasion(sheet.occasion)), detail: sayDueWhy(sheet.why, now) }
+  return { answer: words.noCheckIsDue(name), detail: next }
 }
 
 /** Items that were answered "not on this bike", with the way back. */
@@ -61,10 +65,10 @@ function NotHere({ hand }: { readonly hand: ChecksInHand }) {
   if (hand.gone.size === 0) return null
   return (
     <p className="mt-4 flex flex-wrap items-center gap-2 text-[0.95rem] text-steel">
-      Answered “not here” and left out:
+      {words.answeredNotHereAndLeft}
       {[...hand.gone].map((item) => (
         <Button key={item} className="text-sm" onClick={() => back(item)}>
-          {ITEM_NAMES[item]}: put it back
+          {words.putItBack(ITEM_NAMES[item])}
         </Button>
       ))}
     </p>
@@ -103,7 +107,7 @@ function OneBike({ report }: { readonly report: BikeReport }) {
         detail={detail}
         action={
           <Button look="next" onClick={() => start(first, hand.itemsOf(first))}>
-            {waiting ? 'Go on' : 'Start'}: {OCCASION_NAMES[first].toLowerCase()}
+            {waiting ? words.goOn : words.start}: {OCCASION_NAMES[first].toLowerCase()}
           </Button>
         }
       >
@@ -115,10 +119,7 @@ function OneBike({ report }: { readonly report: BikeReport }) {
       <div className="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
         <SheetList hand={hand} onStart={start} />
         <div className="flex min-w-0 flex-col gap-8 max-lg:order-first">
-          <Section
-            title="The round"
-            note={`Looked at within ${FRESH_DAYS} days: ${fresh.size} of ${all.length}.`}
-          >
+          <Section title={words.theRound} note={words.lookedAtWithinDays(FRESH_DAYS, fresh.size, all.length)}>
             <RoundMap items={all} done={fresh} />
           </Section>
           <TimePick
@@ -132,12 +133,8 @@ function OneBike({ report }: { readonly report: BikeReport }) {
       <Wearing hand={hand} />
       <Section
         id="build"
-        title="What it has"
-        note={
-          hand.isBuildOpen
-            ? 'Not all of it is entered: until then everything is asked, and can be answered “not here”.'
-            : 'It decides which checks there are.'
-        }
+        title={words.whatItHas}
+        note={hand.isBuildOpen ? words.notAllOfItIsEntered : words.itDecidesWhichChecks}
       >
         <BuildForm entry={entry} />
         <NotHere hand={hand} />
@@ -151,7 +148,6 @@ function OneBike({ report }: { readonly report: BikeReport }) {
 export default function Checks() {
   const { garage } = useOpenLog()
   const report = useBikeReport(useBikeId(garage))
-  if (!report)
-    return <NoBike what="Add one, and check its brakes, tyres, bolts and steering here, in one round." />
+  if (!report) return <NoBike what={words.addOneAndCheck} />
   return <OneBike key={report.bike.entry.bike} report={report} />
 }

@@ -10,6 +10,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { JOINT_NAMES, TORQUE_UNIT_NAMES } from '../../words/checks/torque-words.ts'
+import { words } from '../../words/stations/checks/fastener-form.ts'
 
 interface Props {
   readonly bolt: Omit<FastenerEntry, 'id' | 'format' | 'action'>
@@ -27,14 +28,14 @@ export function FastenerForm({ bolt, unit, onSaved }: Props) {
   const value = () =>
     numberField({
       unit: name,
-      ask: 'A torque of a bolt on a bike.',
+      ask: words.aTorqueOfABolt,
       least: inUnit(TORQUE_BOUNDS.nm[0]),
       most: inUnit(TORQUE_BOUNDS.nm[1]),
     })
   const isNew = bolt.name === ''
   const { form, submit, saving } = useCheckedForm(
     object({
-      name: neededText('Name the bolt.', BOUNDS.nameLetters),
+      name: neededText(words.nameTheBolt, BOUNDS.nameLetters),
       size: shortText(TORQUE_BOUNDS.sizeLetters),
       one: value(),
       two: value(),
@@ -66,44 +67,44 @@ export function FastenerForm({ bolt, unit, onSaved }: Props) {
             ...(isCarbon && { isCarbon: true as const }),
           },
         ],
-        `${said}: in the book.`,
+        words.inTheBook(said),
       )
       if (written) onSaved()
     },
   )
   const drop = useInTurn(async () => {
-    if (await record([{ ...bolt, isGone: true }], `${bolt.name}: off the book.`)) onSaved()
+    if (await record([{ ...bolt, isGone: true }], words.offTheBook(bolt.name))) onSaved()
   })
   const { errors } = form.formState
   return (
     <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
       <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)] gap-3">
-        <TextField label="Bolt" fault={errors.name?.message} {...form.register('name')} />
-        <TextField label="Size" hint="M5" fault={errors.size?.message} {...form.register('size')} />
+        <TextField label={words.bolt} fault={errors.name?.message} {...form.register('name')} />
+        <TextField label={words.size} hint="M5" fault={errors.size?.message} {...form.register('size')} />
       </div>
       <div className="grid grid-cols-2 gap-3">
         <TextField
-          label={`One part says, ${name}`}
+          label={words.onePartSays(name)}
           inputMode="decimal"
           fault={errors.one?.message}
           {...form.register('one')}
         />
         <TextField
-          label={`The other says, ${name}`}
+          label={words.theOtherSays(name)}
           inputMode="decimal"
-          hint="The lower one holds."
+          hint={words.theLowerOneHolds}
           fault={errors.two?.message}
           {...form.register('two')}
         />
       </div>
       <Choice<Joint>
-        legend="Between the parts"
+        legend={words.betweenTheParts}
         value={joint}
         onPick={setJoint}
         options={JOINTS.map((one) => ({ value: one, label: JOINT_NAMES[one] }))}
       />
       <Choice<'yes' | 'no'>
-        legend="A carbon part?"
+        legend={words.aCarbonPart}
         value={isCarbon ? 'yes' : 'no'}
         onPick={(picked) => setCarbon(picked === 'yes')}
         options={[
@@ -113,11 +114,11 @@ export function FastenerForm({ bolt, unit, onSaved }: Props) {
       />
       <div className="flex flex-wrap gap-4">
         <Button look="firm" type="submit" disabled={saving}>
-          Save the bolt
+          {words.saveTheBolt}
         </Button>
         {!isNew && (
           <Button look="harm" onClick={drop}>
-            Take it off the book
+            {words.takeItOffTheBook}
           </Button>
         )}
       </div>

@@ -15,6 +15,7 @@ import { decodePicture, jpegOf } from '../../ui/pictures/decode.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { ACT_NAMES } from '../../words/checks/check-words.ts'
 import type { FindingNote } from './round-writing.ts'
+import { words } from '../../words/stations/checks/finding-form.ts'
 
 interface Props {
   readonly item: ItemId
@@ -38,7 +39,7 @@ export function FindingForm({ item, result, onSave, onBack }: Props) {
   const schema = object({
     by: numberField({
       unit: isMetric ? 'km' : 'mi',
-      ask: 'Within what distance?',
+      ask: words.withinWhatDistance,
       least: 0,
       most: CHECK_BOUNDS.byKm,
     }),
@@ -64,24 +65,20 @@ export function FindingForm({ item, result, onSave, onBack }: Props) {
   const take = async (file: File): Promise<void> => {
     const decoded = await decodePicture(file)
     if ('fault' in decoded) {
-      setSaid(
-        decoded.fault === 'too-large'
-          ? 'That picture is too large. Take a smaller one.'
-          : 'That file is no picture this browser can open. Choose a JPEG or PNG.',
-      )
+      setSaid(decoded.fault === 'too-large' ? words.thatPictureIsToo : words.thatFileIsNo)
       return
     }
     const jpeg = await jpegOf(decoded)
-    if (!jpeg) return setSaid('The picture could not be kept. Try another one.')
+    if (!jpeg) return setSaid(words.thePictureCouldNot)
     setPicture(await pictures.keep(jpeg))
-    setSaid('Picture added.')
+    setSaid(words.pictureAdded)
   }
   const { errors } = form.formState
   return (
     <form noValidate className="flex flex-col gap-4 border-l-4 border-rust pl-4" onSubmit={submit}>
       {result === 'fail' && (
         <Choice<Act>
-          legend="What to do"
+          legend={words.whatToDo}
           value={act}
           onPick={setAct}
           options={ACTS.map((value) => ({ value, label: ACT_NAMES[value] }))}
@@ -90,33 +87,36 @@ export function FindingForm({ item, result, onSave, onBack }: Props) {
       {isDated && (
         <div className="grid max-w-[30rem] grid-cols-2 gap-3">
           <TextField
-            label={`${result === 'watch' ? 'Look again' : 'See to it'} within, ${isMetric ? 'km' : 'miles'}`}
+            label={words.within(
+              result === 'watch' ? words.lookAgain : words.seeToIt,
+              isMetric ? words.km : words.miles,
+            )}
             inputMode="decimal"
             fault={errors.by?.message}
             {...form.register('by')}
           />
           <TextField
-            label="And by (if you like)"
+            label={words.andByIfYou}
             type="date"
             fault={errors.day?.message}
             {...form.register('day')}
           />
         </div>
       )}
-      <TextField label="A word about it" fault={errors.note?.message} {...form.register('note')} />
+      <TextField label={words.aWordAboutIt} fault={errors.note?.message} {...form.register('note')} />
       <div className="flex flex-wrap items-center gap-2">
-        <PickFile label="Take a picture" isCamera onPicked={(file) => void take(file)} />
-        <PickFile label="Choose a picture" isCamera={false} onPicked={(file) => void take(file)} />
+        <PickFile label={words.takeAPicture} isCamera onPicked={(file) => void take(file)} />
+        <PickFile label={words.chooseAPicture} isCamera={false} onPicked={(file) => void take(file)} />
         <span role="status" className="text-sm text-steel">
           {said}
         </span>
       </div>
       <div className="flex flex-wrap gap-3">
         <Button look="firm" type="submit" className="bench:min-h-16 bench:text-xl">
-          Save {result === 'watch' ? 'and watch it' : 'the finding'}
+          {words.save(result === 'watch' ? words.andWatchIt : words.theFinding)}
         </Button>
         <Button look="link" className="min-h-11" onClick={onBack}>
-          Back
+          {words.back}
         </Button>
       </div>
     </form>

@@ -13,11 +13,12 @@ import { sayAgo, sayDay, sayKm } from '../../words/numbers.ts'
 import type { OpenFinding } from '../../core/strategy/facts/check-facts.ts'
 import { checkMade, thisMoment } from './round-writing.ts'
 import type { ChecksInHand } from './use-checks.ts'
+import { words } from '../../words/stations/checks/findings.ts'
 
 function FoundPicture({ id, alt }: { readonly id: string; readonly alt: string }) {
   const address = usePicture(id)
   if (address === undefined) return null
-  if (address === 'missing') return <p className="text-sm text-steel">Its picture is on another device.</p>
+  if (address === 'missing') return <p className="text-sm text-steel">{words.itsPictureIsOnAnother}</p>
   return <img src={address} alt={alt} className="mt-2 max-h-40 w-auto" />
 }
 
@@ -27,7 +28,7 @@ function OneFinding({ finding }: { readonly finding: OpenFinding }) {
   const { check, km, isDue } = finding
   const { item, bike, result, note, picture, at, id } = check
   const seenTo = useInTurn(async () => {
-    await record([checkMade(bike, item, 'pass', thisMoment())], `${ITEM_NAMES[item]}: seen to.`)
+    await record([checkMade(bike, item, 'pass', thisMoment())], words.seenTo(ITEM_NAMES[item]))
   })
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-6 gap-y-1 border-t border-hairline py-2 max-sm:grid-cols-1">
@@ -40,16 +41,18 @@ function OneFinding({ finding }: { readonly finding: OpenFinding }) {
           {note && `. ${note}`}
         </p>
         <p className="text-sm text-steel">
-          Found {sayAgo(at, now)}, {sayKm(km, units)} since. {result === 'fail' && ITEM_WORDS[item].fails}
+          {words.foundSince(sayAgo(at, now), sayKm(km, units))} {result === 'fail' && ITEM_WORDS[item].fails}
         </p>
         {picture && <FoundPicture id={picture} alt={`${ITEM_NAMES[item]}, ${sayDay(at, now)}`} />}
       </div>
       <div className="flex flex-wrap gap-x-4">
         <Button onClick={seenTo}>
-          It is seen to<span className="sr-only"> {ITEM_NAMES[item]}</span>
+          {words.itIsSeenTo}
+          <span className="sr-only"> {ITEM_NAMES[item]}</span>
         </Button>
         <Link to={entryAddress(id)} className={`${buttonLook('link')} min-h-11 text-sm`}>
-          correct<span className="sr-only"> {ITEM_NAMES[item]}</span>
+          {words.correct}
+          <span className="sr-only"> {ITEM_NAMES[item]}</span>
         </Link>
       </div>
     </li>
@@ -61,18 +64,14 @@ export function Findings({ hand }: { readonly hand: ChecksInHand }) {
   const { findings } = hand.report
   if (findings.length === 0) return null
   return (
-    <Section
-      id="findings"
-      title="Found, and not seen to"
-      note="It stays here, on Today and in the next job until it passes, is renewed, or goes on the owner’s sheet."
-    >
-      <ul aria-label="Findings" className="border-b border-hairline">
+    <Section id="findings" title={words.foundAndNotSeen} note={words.itStaysHereOnToday}>
+      <ul aria-label={words.findings} className="border-b border-hairline">
         {findings.map((finding) => (
           <OneFinding key={finding.check.item} finding={finding} />
         ))}
       </ul>
       <Link to={OPENS.fixedSum} className={`${buttonLook('link')} mt-2 min-h-11 text-sm`}>
-        Put them into a job for a fixed sum
+        {words.putThemIntoAJob}
       </Link>
     </Section>
   )
@@ -84,7 +83,7 @@ export function AheadNote({ hand }: { readonly hand: ChecksInHand }) {
   if (hand.ahead.length === 0) return null
   return (
     <p role="status" className="border-l-4 border-ochre pl-3">
-      Dated in the future, so they do not count yet. When were they looked at?{' '}
+      {words.datedInTheFuture}{' '}
       {hand.ahead.map(({ id, item, at }) => (
         <Link key={id} to={entryAddress(id)} className="mr-3 underline underline-offset-4">
           {ITEM_NAMES[item]}, {sayDay(at, now)}

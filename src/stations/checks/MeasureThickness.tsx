@@ -28,6 +28,7 @@ import {
 } from '../../words/checks/wearing-words.ts'
 import { recallTool, rememberTool } from './kept-tool.ts'
 import { thisMoment } from './round-writing.ts'
+import { words } from '../../words/stations/checks/measure-thickness.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -51,7 +52,7 @@ function LookAtSealant({ report, part }: Props) {
   const [save, saving] = useOnce(async (more: Pick<ThicknessEntry, 'isDry' | 'isNew'>) => {
     await record(
       [{ kind: 'thickness', at: thisMoment(), bike, part, ...more }],
-      `${WEARING_NAMES[part]}: noted.`,
+      words.noted(WEARING_NAMES[part]),
     )
   })
   return (
@@ -64,13 +65,13 @@ function LookAtSealant({ report, part }: Props) {
       )}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button disabled={saving} onClick={() => save({ isDry: false })}>
-          Still liquid
+          {words.stillLiquid}
         </Button>
         <Button disabled={saving} onClick={() => save({ isDry: true })}>
-          Dried out
+          {words.driedOut}
         </Button>
         <Button disabled={saving} onClick={() => save({ isNew: true })}>
-          Filled fresh
+          {words.filledFresh}
         </Button>
       </div>
     </div>
@@ -94,8 +95,8 @@ function MeasureMm({ report, part }: Props) {
   ): Promise<void> => {
     const draft: EntryDraft = { kind: 'thickness', at: thisMoment(), bike, part, ...more }
     const said = more.isNew
-      ? `${WEARING_NAMES[part]}: fitted new.`
-      : `${WEARING_NAMES[part]}: ${sayMm(more.mm ?? 0, units)}, saved.`
+      ? words.fittedNew(WEARING_NAMES[part])
+      : words.saved(WEARING_NAMES[part], sayMm(more.mm ?? 0, units))
     if (await record([draft], said)) {
       setStrange(undefined)
       clear()
@@ -105,7 +106,7 @@ function MeasureMm({ report, part }: Props) {
     object({
       mm: neededNumber({
         unit: isMetric ? 'mm' : 'in',
-        ask: `How ${law.gets === 'wider' ? 'wide' : 'thick'} is it?`,
+        ask: words.howIsIt(law.gets === 'wider' ? words.wide : words.thick),
         least: 0,
         most: Math.round(shown(law.mostMm) * 1000) / 1000,
       }),
@@ -145,41 +146,38 @@ function MeasureMm({ report, part }: Props) {
       )}
       <div className="flex flex-wrap items-end gap-3">
         <TextField
-          label={`Measured, ${isMetric ? 'mm' : 'inches'}`}
+          label={`Measured, ${isMetric ? words.mm : words.inches}`}
           inputMode="decimal"
           className="w-36"
           fault={form.formState.errors.mm?.message}
           {...form.register('mm')}
         />
         <SelectField<ThicknessTool>
-          label="With"
+          label={words.with}
           className="w-40"
           value={tool}
           options={TOOL_OPTIONS}
           onPick={setTool}
         />
         <Button look="firm" type="submit" disabled={saving}>
-          Save
+          {words.save}
         </Button>
         <Button look="link" className="min-h-11" disabled={isFitting} onClick={fitNew}>
-          Fitted new
+          {words.fittedNew2}
         </Button>
       </div>
       {strange && (
         <div role="alert" className="border-l-4 border-ochre pl-3">
-          <p>
-            {sayMm(strange.mm, units)} is less worn than the last time, and things do not grow back. Is it
-            new, or was one of the two misread?
-          </p>
+          <p>{words.isLessWornThan(sayMm(strange.mm, units))}</p>
           <div className="mt-2 flex flex-wrap gap-2">
             <Button disabled={isAnswering} onClick={() => answer(true)}>
-              It is new
+              {words.itIsNew}
             </Button>
             <Button disabled={isAnswering} onClick={() => answer(false)}>
-              This one is right: keep both
+              {words.thisOneIsRight}
             </Button>
             <Button look="link" className="min-h-11" onClick={() => setStrange(undefined)}>
-              Let me measure again
+              {words.letMeMeasureAgain}
             </Button>
           </div>
         </div>

@@ -10,6 +10,7 @@ import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayMm, WEARING_NAMES } from '../../words/checks/wearing-words.ts'
 import { thisMoment } from './round-writing.ts'
+import { words } from '../../words/stations/checks/own-limit.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -29,7 +30,7 @@ export function OwnLimit({ report, part }: Props) {
     object({
       limit: neededNumber({
         unit: isMetric ? 'mm' : 'in',
-        ask: 'What does its maker say?',
+        ask: words.whatDoesItsMaker,
         least: 0,
         most: shown(law.mostMm),
       }),
@@ -39,25 +40,25 @@ export function OwnLimit({ report, part }: Props) {
       const mm = isMetric ? limit : inchesToMm(limit)
       await record(
         [{ kind: 'thickness', at: thisMoment(), bike, part, limitMm: mm }],
-        `${WEARING_NAMES[part]}: limit ${sayMm(mm, units)}.`,
+        words.limit(WEARING_NAMES[part], sayMm(mm, units)),
       )
     },
   )
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-        Its maker says another limit
+        {words.itsMakerSaysAnother}
       </summary>
       <form noValidate className="flex flex-wrap items-end gap-3" onSubmit={submit}>
         <TextField
-          label={`Limit, ${isMetric ? 'mm' : 'inches'}`}
+          label={words.limit2(isMetric ? words.mm : words.inches)}
           inputMode="decimal"
           className="w-36"
           fault={form.formState.errors.limit?.message}
           {...form.register('limit')}
         />
         <Button type="submit" disabled={saving}>
-          Save the limit
+          {words.saveTheLimit}
         </Button>
       </form>
     </details>

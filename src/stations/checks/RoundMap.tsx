@@ -1,6 +1,7 @@
 import { AREAS, itemOf, type Area, type ItemId } from '../../core/checks/items.ts'
 import { BikeOutline } from '../../ui/drawings/BikeOutline.tsx'
 import { AREA_NAMES } from '../../words/checks/check-words.ts'
+import { words } from '../../words/stations/checks/round-map.ts'
 
 /** Where each part of the round lies on the outline. */
 const SPOTS: Readonly<Record<Exclude<Area, 'whole'>, readonly [number, number]>> = {
@@ -30,7 +31,7 @@ export function RoundMap({ items, done, at }: Props) {
   const sentence = stops
     .map((area) => {
       const all = inArea(items, area)
-      return `${AREA_NAMES[area]}: ${all.filter((id) => done.has(id)).length} of ${all.length}`
+      return words.of(AREA_NAMES[area], all.filter((id) => done.has(id)).length, all.length)
     })
     .join('; ')
   return (

@@ -23,6 +23,7 @@ import { MeasureThickness } from './MeasureThickness.tsx'
 import { RoundMap } from './RoundMap.tsx'
 import { checkMade, roundEnded, thisMoment, type FindingNote } from './round-writing.ts'
 import type { ChecksInHand } from './use-checks.ts'
+import { words } from '../../words/stations/checks/round-screen.ts'
 
 const LOOKS: Readonly<Record<CheckResult, string>> = {
   pass: 'border-petrol bg-petrol text-paper',
@@ -34,7 +35,7 @@ const LOOKS: Readonly<Record<CheckResult, string>> = {
 /** The four answers, large, each with its key. */
 function Answers({ onAnswer }: { readonly onAnswer: (result: CheckResult) => void }) {
   return (
-    <div role="group" aria-label="How is it" className="grid grid-cols-4 gap-2 max-sm:grid-cols-2">
+    <div role="group" aria-label={words.howIsIt} className="grid grid-cols-4 gap-2 max-sm:grid-cols-2">
       {CHECK_RESULTS.map((result, i) => (
         <button
           key={result}
@@ -67,16 +68,16 @@ function HowTo({ item, entry }: { readonly item: ItemId; readonly entry: BikeEnt
           ))}
         </ol>
         <p>
-          <strong>Passes: </strong>
+          <strong>{words.passes} </strong>
           {passes}
         </p>
         <p className="text-steel">
-          <strong>If not: </strong>
-          {fails} The maker’s figures come first.
+          <strong>{words.ifNot} </strong>
+          {words.theMakersFiguresCome(fails)}
         </p>
         {care && <CautionNote>{care}</CautionNote>}
         {entry.motor !== 'none' && (item === 'chain' || item === 'cranks') && (
-          <CautionNote>Electric bike: power off and battery out first.</CautionNote>
+          <CautionNote>{words.electricBikePowerOff}</CautionNote>
         )}
         {goOn && (
           <Link to={goOn.to} className={`${buttonLook('link')} self-start`}>
@@ -121,7 +122,7 @@ export function RoundScreen({ hand, round, onLeave }: Props) {
     if (result && !repeat && finding === undefined) answer(result)
   })
   const end = useInTurn(async () => {
-    await record(roundEnded(round, thisMoment()), `The ${sayOccasion(round.occasion)} is ended.`)
+    await record(roundEnded(round, thisMoment()), words.theIsEnded(sayOccasion(round.occasion)))
     onLeave()
   })
   if (!item) return null
@@ -132,8 +133,13 @@ export function RoundScreen({ hand, round, onLeave }: Props) {
       <div className="flex items-start justify-between gap-6 max-sm:flex-col-reverse max-sm:gap-3">
         <div className="min-w-0">
           <p className="text-steel" role="status">
-            {name}, {OCCASION_NAMES[round.occasion].toLowerCase()}: {sayCount(round.left.length, 'thing')} to
-            go, about {Math.max(1, Math.round(minutesOf(round.left)))} min. {AREA_NAMES[area]}.
+            {words.toGoAboutMin(
+              name,
+              OCCASION_NAMES[round.occasion].toLowerCase(),
+              sayCount(round.left.length, 'thing'),
+              Math.max(1, Math.round(minutesOf(round.left))),
+              AREA_NAMES[area],
+            )}
           </p>
           <h1 id="answer" className="mt-1 text-[2.4rem] leading-tight font-medium max-sm:text-[1.8rem]">
             {ITEM_NAMES[item]}
@@ -160,9 +166,9 @@ export function RoundScreen({ hand, round, onLeave }: Props) {
       ))}
       <details>
         <summary className="min-h-12 cursor-pointer py-3 underline underline-offset-4">
-          All of the round: {round.done.size} done, {round.left.length} to go
+          {words.allOfTheRound(round.done.size, round.left.length)}
         </summary>
-        <ul aria-label="All of the round" className="divide-y divide-hairline border-y border-hairline">
+        <ul aria-label={words.allOfTheRound2} className="divide-y divide-hairline border-y border-hairline">
           {round.items.map((id) => {
             const check = round.done.get(id)
             return (
@@ -170,11 +176,11 @@ export function RoundScreen({ hand, round, onLeave }: Props) {
                 <span>
                   {ITEM_NAMES[id]}
                   <span className="ml-3 text-sm text-steel">
-                    {check ? RESULT_NAMES[check.result].toLowerCase() : 'to do'}
+                    {check ? RESULT_NAMES[check.result].toLowerCase() : words.toDo}
                   </span>
                 </span>
                 <Button className="min-h-12" onClick={() => setChosen(id)}>
-                  {check ? 'Look again' : 'Look now'}
+                  {check ? words.lookAgain : words.lookNow}
                   <span className="sr-only"> {ITEM_NAMES[id]}</span>
                 </Button>
               </li>
@@ -184,13 +190,13 @@ export function RoundScreen({ hand, round, onLeave }: Props) {
       </details>
       <div className="flex flex-wrap gap-x-8">
         <Button look="link" className="min-h-12" onClick={() => void undo()}>
-          Undo the last step
+          {words.undoTheLastStep}
         </Button>
         <Button look="link" className="min-h-12" onClick={onLeave}>
-          Leave it half done: it waits
+          {words.leaveItHalfDone}
         </Button>
         <Button look="link" className="min-h-12" onClick={end}>
-          End the round here
+          {words.endTheRoundHere}
         </Button>
       </div>
     </section>

@@ -10,6 +10,7 @@ import { OCCASION_NAMES, sayDueWhy } from '../../words/checks/check-words.ts'
 import { sayItem } from '../../words/checks/item-names.ts'
 import { sayCount, sayDay, sayList } from '../../words/numbers.ts'
 import type { ChecksInHand } from './use-checks.ts'
+import { words } from '../../words/stations/checks/sheet-list.ts'
 
 /** Begins a round of a sheet; where one waits it is gone on with. */
 export type StartRound = (occasion: Occasion, items: readonly ItemId[]) => void
@@ -19,8 +20,7 @@ interface Props {
   readonly onStart: StartRound
 }
 
-const minutesSaid = (items: readonly ItemId[]): string =>
-  `${Math.max(1, Math.round(minutesOf(items)))}\u00a0min`
+const minutesSaid = (items: readonly ItemId[]): string => words.min(Math.max(1, Math.round(minutesOf(items))))
 
 /** Every sheet: why it is due, how long it takes, and its start. */
 export function SheetList({ hand, onStart }: Props) {
@@ -33,8 +33,8 @@ export function SheetList({ hand, onStart }: Props) {
     ...OCCASIONS.filter((one) => !due.get(one)?.isDue),
   ].filter((one) => one !== 'short' && isForBike(one, bike.entry))
   return (
-    <Section title="Sheets" note="In the order of the round. What the bike does not have is left out.">
-      <ul aria-label="Sheets" className="border-b border-hairline">
+    <Section title={words.sheets} note={words.inTheOrderOfTheRound}>
+      <ul aria-label={words.sheets} className="border-b border-hairline">
         {order.map((occasion) => {
           const sheet = due.get(occasion)
           const items = itemsOf(occasion)
@@ -46,18 +46,21 @@ export function SheetList({ hand, onStart }: Props) {
             >
               <span>
                 <strong className="font-semibold">{OCCASION_NAMES[occasion]}</strong>
-                {sheet?.isDue && <span className="ml-2 font-semibold text-rust">due</span>}
+                {sheet?.isDue && <span className="ml-2 font-semibold text-rust">{words.due}</span>}
                 <span className="block text-sm text-steel">
-                  {waits
-                    ? `Half done: ${sayCount(waits.left.length, 'thing')} to go.`
-                    : sheet
-                      ? `${sayDueWhy(sheet.why, now)}${sheet.isDue ? '' : ` Next: ${sayDay(sheet.day, now)}.`}`
-                      : ''}{' '}
-                  {sayCount(items.length, 'thing')}, about {minutesSaid(items)}.
+                  {words.about(
+                    waits
+                      ? words.halfDoneToGo(sayCount(waits.left.length, 'thing'))
+                      : sheet
+                        ? `${sayDueWhy(sheet.why, now)}${sheet.isDue ? '' : words.next(sayDay(sheet.day, now))}`
+                        : '',
+                    sayCount(items.length, 'thing'),
+                    minutesSaid(items),
+                  )}
                 </span>
               </span>
               <Button className="max-sm:px-3" onClick={() => onStart(occasion, items)}>
-                {waits ? 'Go on' : 'Start'}
+                {waits ? words.goOn : words.start}
                 <span className="sr-only"> {OCCASION_NAMES[occasion]}</span>
               </Button>
             </li>
@@ -76,29 +79,25 @@ export function TimePick({ hand, minutes: asked, onStart }: Props & { readonly m
   const all = hand.itemsOf('short')
   const picked = pickWithin(all, minutes, (id) => hand.since.get(id) ?? {})
   return (
-    <Section
-      id="short"
-      title={`I have ${minutes} minutes`}
-      note="What matters most comes first: how bad a fault would be, and how long ago you looked."
-    >
+    <Section id="short" title={words.iHaveMinutes(minutes)} note={words.whatMattersMostComes}>
       <Choice
-        legend="Minutes"
+        legend={words.minutes}
         hideLegend
         value={String(minutes)}
         onPick={(value) => setMinutes(Number(value))}
         options={[...new Set([...TIMES, ...(asked ? [String(asked)] : [])])]
           .sort((a, b) => Number(a) - Number(b))
-          .map((value) => ({ value, label: `${value} min` }))}
+          .map((value) => ({ value, label: words.min2(value) }))}
       />
       {picked.length === 0 ? (
-        <p className="mt-3 text-steel">That is too short for any of it.</p>
+        <p className="mt-3 text-steel">{words.thatIsTooShort}</p>
       ) : (
         <>
           <p className="mt-3 text-[0.95rem] leading-snug">
             {sayCount(picked.length, 'thing')}: {sayList(picked.map(sayItem))}.
           </p>
           <Button className="mt-3" onClick={() => onStart('short', picked)}>
-            Start these
+            {words.startThese}
           </Button>
         </>
       )}

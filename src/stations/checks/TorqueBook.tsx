@@ -21,6 +21,7 @@ import { FASTENER_NAMES, JOINT_NAMES, sayTorque, TORQUE_UNIT_NAMES } from '../..
 import { sayAgo } from '../../words/numbers.ts'
 import { FastenerForm } from './FastenerForm.tsx'
 import { thisMoment } from './round-writing.ts'
+import { words } from '../../words/stations/checks/torque-book.ts'
 
 interface Line {
   readonly bolt: FastenerEntry
@@ -71,7 +72,7 @@ function BoltLine({
     }
     await record(
       [draft],
-      `${name}: tightened${nm === undefined ? ' by feel' : ` to ${sayTorque(nm, unit)}`}.`,
+      words.tightened(name, nm === undefined ? words.byFeel : words.to(sayTorque(nm, unit))),
     )
   })
   const most = size === undefined ? undefined : usualMostNm(size)
@@ -82,34 +83,38 @@ function BoltLine({
         {size && ` ${size}`}
         <span className="block text-sm text-steel">
           {JOINT_NAMES[joint]}
-          {isCarbon && ', carbon: no more than its value'}
-          {last && `; tightened ${sayAgo(last.at, now)}${last.wasLoose ? ', it was loose' : ''}`}
+          {isCarbon && words.carbonNoMoreThan}
+          {last && words.tightened2(sayAgo(last.at, now), last.wasLoose ? words.itWasLoose : '')}
         </span>
       </span>
       <span>
         <span className="font-mono text-[1.15rem] font-semibold">
-          {nm === undefined ? 'by feel' : sayTorque(nm, unit)}
+          {nm === undefined ? words.byFeel2 : sayTorque(nm, unit)}
         </span>
         {valuesNm.length > 1 && (
           <span className="ml-2 text-sm text-steel">
-            the lower of {valuesNm.map((one) => sayTorque(one, unit)).join(' and ')}
+            {words.theLowerOf(valuesNm.map((one) => sayTorque(one, unit)).join(' and '))}
           </span>
         )}
         {nm !== undefined && most !== undefined && nm > most && (
           <span className="block text-sm text-rust">
-            More than {sayTorque(most, unit)} is unusual for {size}: check the figure.
+            {words.moreThanIsUnusual(sayTorque(most, unit))} {size}
+            {words.checkTheFigure}
           </span>
         )}
       </span>
       <span className="flex flex-wrap gap-x-3">
         <Button className="text-sm" onClick={() => tighten(false)}>
-          Tight<span className="sr-only"> {name}</span>
+          {words.tight}
+          <span className="sr-only"> {name}</span>
         </Button>
         <Button className="text-sm" onClick={() => tighten(true)}>
-          It was loose<span className="sr-only"> {name}</span>
+          {words.itWasLoose2}
+          <span className="sr-only"> {name}</span>
         </Button>
         <Button look="link" className="min-h-11 text-sm" onClick={onEdit}>
-          change<span className="sr-only"> {name}</span>
+          {words.change}
+          <span className="sr-only"> {name}</span>
         </Button>
       </span>
     </li>
@@ -145,30 +150,26 @@ export function TorqueBook({ report }: { readonly report: BikeReport }) {
             isCarbon: true as const,
           }),
       })),
-      `${entry.name}: the usual bolts are in the book.`,
+      words.theUsualBoltsAre(entry.name),
     )
   })
   return (
-    <Section
-      id="torque"
-      title="Torque book"
-      note="Where two parts give two values, the lower one. Common values until you enter the makers’; small bolts by feel."
-    >
+    <Section id="torque" title={words.torqueBook} note={words.whereTwoPartsGive}>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
         <Choice<TorqueUnit>
-          legend="Unit"
+          legend={words.unit}
           value={unit}
           onPick={setUnit}
           options={TORQUE_UNITS.map((value) => ({ value, label: TORQUE_UNIT_NAMES[value] }))}
         />
         <span className="pb-2 text-sm text-steel">
-          {`1 N\u00a0m = ${(1 / NM_PER['in lbf']).toFixed(2)} in\u00a0lbf = ${(1 / NM_PER['kgf cm']).toFixed(1)} kgf\u00a0cm`}
+          {words.n1NMInLbf((1 / NM_PER['in lbf']).toFixed(2), (1 / NM_PER['kgf cm']).toFixed(1))}
         </span>
-        <Button onClick={() => setEditing(newBolt(entry.bike))}>Add a bolt</Button>
-        {lines.length === 0 && <Button onClick={fill}>Start with the usual bolts</Button>}
+        <Button onClick={() => setEditing(newBolt(entry.bike))}>{words.addABolt}</Button>
+        {lines.length === 0 && <Button onClick={fill}>{words.startWithTheUsual}</Button>}
       </div>
       {lines.length > 0 && (
-        <ul aria-label="Torque book" className="mt-3 border-b border-hairline">
+        <ul aria-label={words.torqueBook} className="mt-3 border-b border-hairline">
           {lines.map((line) => (
             <BoltLine
               key={line.bolt.fastener}
@@ -191,7 +192,7 @@ export function TorqueBook({ report }: { readonly report: BikeReport }) {
       <Sheet
         open={editing !== undefined}
         onClose={() => setEditing(undefined)}
-        title={editing?.name || 'A bolt'}
+        title={editing?.name || words.aBolt}
       >
         {editing && <FastenerForm bolt={editing} unit={unit} onSaved={() => setEditing(undefined)} />}
       </Sheet>

@@ -1,6 +1,7 @@
 import type { WearingOutlook } from '../../core/strategy/facts/wearing-facts.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayMm, WEARING_NAMES } from '../../words/checks/wearing-words.ts'
+import { words } from '../../words/stations/checks/wear-road.ts'
 
 const [WIDE, HIGH, LEFT, RIGHT] = [340, 64, 6, 334]
 
@@ -25,7 +26,13 @@ export function WearRoad({ one }: { readonly one: WearingOutlook }) {
     <svg
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       role="img"
-      aria-label={`${WEARING_NAMES[part]}: probably ${sayMm(mm.p10, units)} to ${sayMm(mm.p90, units)}, limit ${sayMm(law.limitMm, units)}, ${reads.length} measured.`}
+      aria-label={words.probablyToLimitMeasured(
+        WEARING_NAMES[part],
+        sayMm(mm.p10, units),
+        sayMm(mm.p90, units),
+        sayMm(law.limitMm, units),
+        reads.length,
+      )}
       className="w-full"
     >
       <path d={`M${LEFT} 34H${RIGHT}`} className="stroke-ink" strokeWidth={1.5} />
@@ -36,7 +43,7 @@ export function WearRoad({ one }: { readonly one: WearingOutlook }) {
       ))}
       <path d={`M${x(law.limitMm)} 18v32`} className="stroke-rust" strokeWidth={2.5} />
       <text x={x(law.limitMm)} y={13} textAnchor="middle" className="fill-rust text-[12px]">
-        limit {sayMm(law.limitMm, units)}
+        {words.limit(sayMm(law.limitMm, units))}
       </text>
       <text x={LEFT} y={60} className="fill-steel text-[12px]">
         {sayMm(from, units)}
@@ -52,7 +59,7 @@ function SealantRoad({ one: { mm, pPast } }: { readonly one: WearingOutlook }) {
     <svg
       viewBox={`0 0 ${WIDE} ${HIGH}`}
       role="img"
-      aria-label={`Sealant: ${Math.round(100 * mm.p50)} % of its life is gone, chance that it is dry ${Math.round(100 * pPast)} %.`}
+      aria-label={words.sealantOfItsLife(Math.round(100 * mm.p50), Math.round(100 * pPast))}
       className="w-full"
     >
       <path d={`M${LEFT} 34H${RIGHT}`} className="stroke-ink" strokeWidth={1.5} />
@@ -66,10 +73,10 @@ function SealantRoad({ one: { mm, pPast } }: { readonly one: WearingOutlook }) {
       <path d={`M${x(mm.p50)} 25v18`} className="stroke-petrol" strokeWidth={3} />
       <path d={`M${x(1)} 18v32`} className="stroke-rust" strokeWidth={2.5} />
       <text x={x(1)} y={13} textAnchor="middle" className="fill-rust text-[12px]">
-        dry
+        {words.dry}
       </text>
       <text x={LEFT} y={60} className="fill-steel text-[12px]">
-        fresh
+        {words.fresh}
       </text>
     </svg>
   )

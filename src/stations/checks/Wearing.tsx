@@ -20,6 +20,7 @@ import { OwnLimit } from './OwnLimit.tsx'
 import { MeasureThickness } from './MeasureThickness.tsx'
 import type { ChecksInHand } from './use-checks.ts'
 import { WearRoad } from './WearRoad.tsx'
+import { words } from '../../words/stations/checks/wearing.ts'
 
 /** The parts that the bike's checks measure. */
 const partsOf = ({ itemsOf }: ChecksInHand): readonly WearingPart[] => [
@@ -41,19 +42,21 @@ function OneOutlook({ one, onMeasure }: { readonly one: WearingOutlook; readonly
             {sayWearAhead(one, units, now)}
           </span>
         </p>
-        <p className="text-sm text-steel">
-          Now {sayWearNow(one, units)}; {sayWearRate(one, units)}.
-        </p>
+        <p className="text-sm text-steel">{words.now(sayWearNow(one, units), sayWearRate(one, units))}</p>
         <p className="text-sm text-steel">
           {pPast < 0.1 &&
-            `Next look ${isByDays ? (look ?? 'years from now') : `in about ${sayAboutKm(nextLook, units)}${look ? `, ${look}` : ''}`}. `}
-          {past === 'new' ? `${sayKm(km, units)} since it was new. ` : 'Its past is not known. '}
-          {lookedAt && `Looked at ${sayAgo(lookedAt, now)}.`}
+            words.nextLook(
+              isByDays
+                ? (look ?? words.yearsFromNow)
+                : words.inAbout(sayAboutKm(nextLook, units), look ? `, ${look}` : ''),
+            )}
+          {past === 'new' ? words.sinceItWasNew(sayKm(km, units)) : words.itsPastIsNot}
+          {lookedAt && words.lookedAt(sayAgo(lookedAt, now))}
         </p>
       </div>
       <WearRoad one={one} />
       <Button className="justify-self-start" onClick={onMeasure}>
-        {isByDays ? 'Look' : 'Measure'}
+        {isByDays ? words.look : words.measure}
         <span className="sr-only"> {WEARING_NAMES[part]}</span>
       </Button>
     </li>
@@ -69,13 +72,9 @@ export function Wearing({ hand }: { readonly hand: ChecksInHand }) {
   const strangers = wearing.filter(({ part }) => !parts.includes(part))
   const rest = parts.filter((part) => !wearing.some((one) => one.part === part))
   return (
-    <Section
-      id="wearing"
-      title="What wears"
-      note="Each reading has its instrument’s error; the rate is learned from this bike’s own. Makers’ limits come first."
-    >
+    <Section id="wearing" title={words.whatWears} note={words.eachReadingHasIts}>
       {known.length > 0 && (
-        <ul aria-label="What wears" className="border-b border-hairline">
+        <ul aria-label={words.whatWears} className="border-b border-hairline">
           {known.map((one) => (
             <OneOutlook key={one.part} one={one} onMeasure={() => setMeasuring(one.part)} />
           ))}
@@ -83,14 +82,12 @@ export function Wearing({ hand }: { readonly hand: ChecksInHand }) {
       )}
       {strangers.length > 0 && (
         <p role="status" className="mt-3 border-l-4 border-ochre pl-3">
-          Measured, but not on this bike by its description:{' '}
-          {strangers.map(({ part }) => WEARING_NAMES[part]).join('; ')}. Is it the right bike, or is something
-          wrong under “What it has”?
+          {words.measuredButNotOnThisBike(strangers.map(({ part }) => WEARING_NAMES[part]).join('; '))}
         </p>
       )}
       {rest.length > 0 && (
         <div className="mt-3 flex flex-wrap items-center gap-2">
-          <span className="text-[0.95rem] text-steel">Not measured yet:</span>
+          <span className="text-[0.95rem] text-steel">{words.notMeasuredYet}</span>
           {rest.map((part) => (
             <Button key={part} className="text-sm" onClick={() => setMeasuring(part)}>
               {WEARING_NAMES[part]}
@@ -102,7 +99,7 @@ export function Wearing({ hand }: { readonly hand: ChecksInHand }) {
         open={measuring !== undefined}
         onClose={() => setMeasuring(undefined)}
         title={measuring ? WEARING_NAMES[measuring] : ''}
-        note={measuring && `What is measured: ${WEARING_HOW[measuring]}.`}
+        note={measuring && words.whatIsMeasured(WEARING_HOW[measuring])}
       >
         {measuring && (
           <div className="flex flex-col gap-4">
@@ -110,11 +107,7 @@ export function Wearing({ hand }: { readonly hand: ChecksInHand }) {
             {lawOf(measuring).gets !== 'older' && (
               <OwnLimit key={`limit ${measuring}`} report={hand.report} part={measuring} />
             )}
-            {lawOf(measuring).gets !== 'older' && (
-              <CautionNote>
-                Fingers out of a turning wheel. Pads and rotors: alcohol only, a cloth used for nothing else.
-              </CautionNote>
-            )}
+            {lawOf(measuring).gets !== 'older' && <CautionNote>{words.fingersOutOfATurning}</CautionNote>}
           </div>
         )}
       </Sheet>

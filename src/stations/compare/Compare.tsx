@@ -19,6 +19,7 @@ import {
   sayTimes,
 } from '../../words/compare-words.ts'
 import { sayCount, sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/compare/compare.ts'
 
 const MARKS = [0.05, 0.1, 0.2, 0.3, 0.5]
 const CHOICES = COMPARED.map((value) => ({ value, label: COMPARED_NAMES[value] }))
@@ -28,47 +29,46 @@ function Sides({ comparison }: { readonly comparison: Comparison }) {
   const { garage } = useOpenLog()
   const units = useUnits()
   const times = units === 'metric' ? 1 : KM_PER_MILE
-  const per = units === 'metric' ? '% per 1000 km' : '% per 1000 miles'
+  const per = units === 'metric' ? words.per1000Km : words.per1000Miles
   const { of, groups, ratios } = comparison
   const inUnits = (value: number): number => Math.max(0.001, value * times)
   return (
     <div className="grid grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-      <Section
-        title="How fast each wears"
-        note={`${per}, measured from look to look. The bar is where 8 in 10 lie.`}
-      >
+      <Section title={words.howFastEachWears} note={words.measuredFromLookToLook(per)}>
         <RateRows
-          caption={`Wear of ${COMPARED_NAMES[of].toLowerCase()}, ${per}`}
+          caption={words.wearOf(COMPARED_NAMES[of].toLowerCase(), per)}
           marks={MARKS}
           sayMark={(value) => value.toFixed(2)}
           rows={groups.map(({ key, chains, km, rate }) => ({
             name: sayCompared(of, key, garage),
             note: of === 'chain' ? sayKm(km, units) : `${sayCount(chains, 'chain')}, ${sayKm(km, units)}`,
             after: { p10: inUnits(rate.p10), p50: inUnits(rate.p50), p90: inUnits(rate.p90) },
-            said: `${inUnits(rate.p50).toFixed(2)}, ${inUnits(rate.p10).toFixed(2)} to ${inUnits(rate.p90).toFixed(2)}`,
+            said: words.to(
+              inUnits(rate.p50).toFixed(2),
+              inUnits(rate.p10).toFixed(2),
+              inUnits(rate.p90).toFixed(2),
+            ),
             guess: false,
           }))}
         />
       </Section>
       <Section
-        title="Side by side"
-        note={
-          groups[0] && `Each beside ${sayCompared(of, groups[0].key, garage)}, which has the most distance.`
-        }
+        title={words.sideBySide}
+        note={groups[0] && words.eachBesideWhichHas(sayCompared(of, groups[0].key, garage))}
       >
         <ul>
           {ratios.map((ratio) => (
             <li key={ratio.key} className="border-b border-hairline/70 py-2 first:border-t">
               <span className="flex flex-wrap justify-between gap-x-4">
                 <span>{sayCompared(of, ratio.key, garage)}</span>
-                <span className="tabular-nums">{sayTimes(ratio)} the wear</span>
+                <span className="tabular-nums">{words.theWear(sayTimes(ratio))}</span>
               </span>
               {sayBeside(ratio) && <span className="block text-sm text-steel">{sayBeside(ratio)}</span>}
             </li>
           ))}
         </ul>
       </Section>
-      <Section title="What this does not show">
+      <Section title={words.whatThisDoesNot}>
         <ul className="list-disc pl-5 text-[0.95rem] text-steel">
           {sayNotShown(comparison, garage, units).map((line) => (
             <li key={line} className="py-0.5">
@@ -88,22 +88,19 @@ export default function Compare() {
   const stretches = useMemo(() => stretchesOf(garage), [garage])
   const question = useMemo(() => (stretches.length > 0 ? { stretches, of } : undefined), [stretches, of])
   const { answer, fresh, fault } = useAnswer('compare', question, undefined)
-  if (garage.bikes.size === 0)
-    return (
-      <NoBike what="Ride, measure now and then, and this page sets your chains, lubes and bikes side by side." />
-    )
+  if (garage.bikes.size === 0) return <NoBike what={words.rideMeasureNowAndThen} />
   const comparison = fresh && answer?.of === of ? answer : undefined
   return (
     <div className="flex flex-col gap-6">
-      <Answer detail="From your own readings alone: how much longer each chain grew from one look to the next, and what was on it and under it meanwhile.">
+      <Answer detail={words.fromYourOwnReadings}>
         {fault ??
           (!question
-            ? 'Measure a chain twice with some distance in between: then there is something to compare.'
+            ? words.measureAChainTwice
             : comparison
               ? sayComparison(comparison, garage)
-              : 'Comparing…')}
+              : words.comparing)}
       </Answer>
-      <Choice legend="Compare" options={CHOICES} value={of} onPick={setOf} />
+      <Choice legend={words.compare} options={CHOICES} value={of} onPick={setOf} />
       {comparison && comparison.groups.length > 0 && <Sides comparison={comparison} />}
     </div>
   )

@@ -14,6 +14,7 @@ import { sayEvent, sayEventAdvice, sayEventDays } from '../../words/ahead.ts'
 import { sayAboutKm, sayChance, sayDay, sayFigure, sayLimit, sayPercent } from '../../words/numbers.ts'
 import { EventForm } from './EventForm.tsx'
 import { PlanChoice } from './PlanChoice.tsx'
+import { words } from '../../words/stations/decide/ahead.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -37,7 +38,7 @@ function ChanceAt({ report, answer }: Props) {
   return (
     <div>
       <label htmlFor={id} className="text-sm font-medium">
-        Distance from now
+        {words.distanceFromNow}
       </label>
       <input
         id={id}
@@ -51,10 +52,11 @@ function ChanceAt({ report, answer }: Props) {
         className="mt-1 block h-8 w-full accent-petrol"
       />
       <p aria-live="polite" className="text-[1.05rem] leading-snug">
-        In {sayAboutKm(km, units)}
-        {day !== undefined && km > 0 && `, about ${sayDay(day, now)}`}, past {sayLimit(limit)}&nbsp;%:{' '}
-        <strong className="font-semibold">{sayChance(pastAt(answer, km))}</strong>. The chain is then probably
-        at {sayPercent(p50)}, {sayFigure(p10)} to {sayFigure(p90)}.
+        {words.in(sayAboutKm(km, units))}
+        {day !== undefined && km > 0 && words.about(sayDay(day, now))}
+        {words.past(sayLimit(limit))}{' '}
+        <strong className="font-semibold">{sayChance(pastAt(answer, km))}</strong>
+        {words.theChainIsThen(sayPercent(p50), sayFigure(p10), sayFigure(p90))}
       </p>
     </div>
   )
@@ -74,18 +76,18 @@ function EventLine({ event, report, answer }: Props & { readonly event: EventEnt
         </span>
       </p>
       <p className="mt-1 leading-snug">
-        {outlook ? sayEventAdvice(outlook, report.limit.percent) : 'Working out whether the chain lasts…'}
+        {outlook ? sayEventAdvice(outlook, report.limit.percent) : words.workingOutWhetherTheChain}
       </p>
       <p className="no-print mt-1 flex gap-4 text-sm">
-        <Button look="link" aria-label={`Change ${event.name}`} onClick={() => setOpen(true)}>
-          Change it
+        <Button look="link" aria-label={words.change(event.name)} onClick={() => setOpen(true)}>
+          {words.changeIt}
         </Button>
         <Button
           look="link"
-          aria-label={`Cancel ${event.name}`}
+          aria-label={words.cancel(event.name)}
           onClick={() => void withdraw(linesOf(entries, [event.id]))}
         >
-          Cancel it
+          {words.cancelIt}
         </Button>
       </p>
       <Sheet open={open} onClose={() => setOpen(false)} title={event.name}>
@@ -109,20 +111,21 @@ export function Ahead({ report, answer }: Props) {
       className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 outline-none max-lg:grid-cols-1"
     >
       <Section
-        title="At any distance"
+        title={words.atAnyDistance}
         note={
           p90 > 0
-            ? `To the limit: about ${sayAboutKm(p50, units)}, in 8 of 10 such chains between ${p10 <= 0 ? 'now' : sayAboutKm(p10, units)} and ${sayAboutKm(p90, units)}.`
-            : 'The chain is at its limit already.'
+            ? words.toTheLimitAbout(
+                sayAboutKm(p50, units),
+                p10 <= 0 ? words.now : sayAboutKm(p10, units),
+                sayAboutKm(p90, units),
+              )
+            : words.theChainIsAtIts
         }
       >
         <ChanceAt key={report.bike.entry.bike} report={report} answer={answer} />
         <PlanChoice key={`plan ${report.bike.entry.bike}`} report={report} />
       </Section>
-      <Section
-        title="Events"
-        note="A tour, a race, a heavy week: will the chain last, or should it be swapped before?"
-      >
+      <Section title={words.events} note={words.aTourARace}>
         {events.length > 0 && (
           <ul className="border-b border-hairline">
             {events.map(({ event }) => (
@@ -131,9 +134,13 @@ export function Ahead({ report, answer }: Props) {
           </ul>
         )}
         <Button className="no-print mt-3" onClick={() => setAdding(true)}>
-          Add an event
+          {words.addAnEvent}
         </Button>
-        <Sheet open={adding} onClose={() => setAdding(false)} title={`Events with ${report.bike.entry.name}`}>
+        <Sheet
+          open={adding}
+          onClose={() => setAdding(false)}
+          title={words.eventsWith(report.bike.entry.name)}
+        >
           <EventForm report={report} onDone={() => setAdding(false)} />
         </Sheet>
       </Section>

@@ -29,6 +29,7 @@ import { Visits } from './sheet/Visits.tsx'
 import { Turns } from './Turns.tsx'
 import { useWait, type Wait } from './use-wait.ts'
 import { WhenToSwap } from './WhenToSwap.tsx'
+import { words } from '../../words/stations/decide/decide.ts'
 
 const Job = lazy(() => import('./job/Job.tsx'))
 
@@ -50,10 +51,14 @@ function PlanLine({
   return (
     <>
       {' '}
-      You are on the plan “{nameOf(now.id)}”: about {money(now.mean)} per {distance}.{' '}
-      {choice.best === now || saves <= 0
-        ? 'No plan that you would put up with is cheaper.'
-        : `Cheapest: ${nameOf(choice.best.id)}, ${money(saves)} less.`}
+      {words.youAreOnThePlan(
+        nameOf(now.id),
+        money(now.mean),
+        distance,
+        choice.best === now || saves <= 0
+          ? words.noPlanThatYou
+          : words.cheapestLess(nameOf(choice.best.id), money(saves)),
+      )}
     </>
   )
 }
@@ -73,7 +78,7 @@ function Why({ judged, wait, currency }: WhyProps) {
       ? sayRunnerUp(wait.choice, verdict, answer.toLimitKm.p50, currency, units)
       : undefined
   return (
-    <Section title="Why">
+    <Section title={words.why}>
       <ol className="flex flex-col">
         {judged.verdict?.reasons.map((reason, i) => (
           <li
@@ -89,7 +94,7 @@ function Why({ judged, wait, currency }: WhyProps) {
       <Turns judged={judged} />
       <p className="no-print mt-3 text-[0.95rem]">
         <Link to={STATIONS.faults.path} className="underline underline-offset-4">
-          It slips or skips, and this does not explain it? Find the fault.
+          {words.itSlipsOrSkips}
         </Link>
       </p>
     </Section>
@@ -119,11 +124,15 @@ function Decision({
         detail={
           answer && measured ? (
             <>
-              {fresh ? '' : 'Being updated with what was added. '}The chain is at {sayFigure(answer.now.mean)}
-              &nbsp;%, probably {sayFigure(answer.now.p05)} to {sayFigure(answer.now.p95)}.{' '}
-              {verdict.confidence === undefined
-                ? sayNextLook(verdict, units, now)
-                : `Confidence: ${sayChance(verdict.confidence)}.`}
+              {words.theChainIsAtProbably(
+                fresh ? '' : words.beingUpdatedWithWhat,
+                sayFigure(answer.now.mean),
+                sayFigure(answer.now.p05),
+                sayFigure(answer.now.p95),
+                verdict.confidence === undefined
+                  ? sayNextLook(verdict, units, now)
+                  : words.confidence(sayChance(verdict.confidence)),
+              )}
               <PlanLine plans={plans} nameOf={nameOf} />
             </>
           ) : undefined
@@ -146,7 +155,7 @@ function Decision({
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <Why judged={judged} wait={wait} currency={plans.currency} />
         {answer && report.chain && measured && (
-          <Section title="The way so far, and ahead" note={sayLimitDates(answer, now)}>
+          <Section title={words.theWaySoFar} note={sayLimitDates(answer, now)}>
             <ElongationChart
               chain={report.chain}
               answer={answer}
@@ -170,16 +179,16 @@ export default function Decide() {
   const { garage } = useOpenLog()
   const [search] = useSearchParams()
   const judged = useJudged(useBikeId(garage))
-  if (!judged) return <NoBike what="Add one and measure its chain. This page then says what to do." />
+  if (!judged) return <NoBike what={words.addOneAndMeasure} />
   const { report, verdict, fault } = judged
   const { bike, name } = report.bike.entry
   const sheet = search.get('sheet')
   const visit = sheet === null ? undefined : garage.listed.visit.get(sheet)?.at(-1)
   if (visit?.isClosed) return <OwnerSheetPage visit={visit} />
-  if (!verdict) return <Answer word="unsure">{fault ?? `Working out ${name}’s chain…`}</Answer>
+  if (!verdict) return <Answer word="unsure">{fault ?? words.workingOutSChain(name)}</Answer>
   if (search.has('job'))
     return (
-      <Suspense fallback={<Answer word="unsure">Laying out the jobs…</Answer>}>
+      <Suspense fallback={<Answer word="unsure">{words.layingOutTheJobs}</Answer>}>
         <Job key={bike} judged={{ ...judged, verdict }} />
       </Suspense>
     )

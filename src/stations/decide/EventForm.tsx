@@ -11,6 +11,7 @@ import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../words/names.ts'
 import { eventFields, eventSchema, plannedEvent } from './event-form.ts'
+import { words } from '../../words/stations/decide/event-form.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -37,26 +38,34 @@ export function EventForm({ report, event, onDone }: Props) {
         bike,
         ...(event && { supersedes: event.id }),
       } as const
-      if (await record([draft], `${fields.name} saved.`)) onDone()
+      if (await record([draft], words.saved(fields.name))) onDone()
     },
   )
   const { errors } = form.formState
   return (
     <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
-      <TextField label="What" fault={errors.name?.message} {...form.register('name')} />
+      <TextField label={words.what} fault={errors.name?.message} {...form.register('name')} />
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <TextField label="Begins" type="date" fault={errors.day?.message} {...form.register('day')} />
-        <StepperField control={form.control} name="days" label="Days" step={1} min={1} max={365} digits={0} />
+        <TextField label={words.begins} type="date" fault={errors.day?.message} {...form.register('day')} />
+        <StepperField
+          control={form.control}
+          name="days"
+          label={words.days}
+          step={1}
+          min={1}
+          max={365}
+          digits={0}
+        />
         <TextField
-          label={units === 'metric' ? 'Distance, km' : 'Distance, miles'}
+          label={units === 'metric' ? words.distanceKm : words.distanceMiles}
           inputMode="decimal"
           fault={errors.distance?.message}
           {...form.register('distance')}
         />
-        <SelectField label="Conditions" options={CONDITION_NAMES} {...form.register('condition')} />
+        <SelectField label={words.conditions} options={CONDITION_NAMES} {...form.register('condition')} />
       </div>
       <Button look="firm" type="submit" disabled={saving} className="self-start">
-        Save event
+        {words.saveEvent}
       </Button>
     </form>
   )

@@ -5,12 +5,13 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { minorPerMajor, sayMoney } from '../../words/money.ts'
 import { usePriceSaving } from './plans/use-price-saving.ts'
 import type { Plans } from './plans/use-plans.ts'
+import { words } from '../../words/stations/decide/minds.ts'
 
 type Minded = Extract<Priced, 'skip' | 'hour'>
 
 const MINDED: Readonly<Record<Minded, { readonly label: string; readonly dearest: number }>> = {
-  skip: { label: 'I would pay to be spared one skip', dearest: 60 },
-  hour: { label: 'An hour of my time is worth', dearest: 120 },
+  skip: { label: words.iWouldPayToBe, dearest: 60 },
+  hour: { label: words.anHourOfMy, dearest: 120 },
 }
 
 interface Props {
@@ -63,18 +64,16 @@ export function Minds({ bike, plans, nameOf }: Props) {
             </label>
             {tips.map(({ price, isAbove, then }) => (
               <p key={price} className="text-sm text-steel">
-                {isAbove ? 'Over' : 'Under'} {sayMoney(price, currency)}: {nameOf(then)}.
+                {isAbove ? words.over : words.under} {sayMoney(price, currency)}: {nameOf(then)}.
               </p>
             ))}
-            {said && tips.length === 0 && (
-              <p className="text-sm text-steel">No other plan is cheapest anywhere along this.</p>
-            )}
+            {said && tips.length === 0 && <p className="text-sm text-steel">{words.noOtherPlanIsCheapest}</p>}
           </div>
         )
       })}
       {isMoved && (
         <Button look="firm" className="self-start" onClick={save}>
-          Save what you mind
+          {words.saveWhatYouMind}
         </Button>
       )}
     </div>

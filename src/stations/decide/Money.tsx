@@ -16,11 +16,12 @@ import { CURRENCIES, minorPerMajor, sayExactMoney, sayMoney } from '../../words/
 import { sayDay, sayFullDay, sayKm } from '../../words/numbers.ts'
 import { perDistance } from '../../words/plan-words.ts'
 import type { Plans } from './plans/use-plans.ts'
+import { words } from '../../words/stations/decide/money.ts'
 
 const schema = (now: string) =>
   object({
-    what: neededText('For what?', BOUNDS.nameLetters),
-    amount: neededNumber({ unit: '', ask: 'How much was it?', least: 0, most: 1e6 }),
+    what: neededText(words.forWhat, BOUNDS.nameLetters),
+    amount: neededNumber({ unit: '', ask: words.howMuchWasIt, least: 0, most: 1e6 }),
     currency: string().required(),
     day: pastDay(now),
   })
@@ -48,21 +49,21 @@ function SpendForm({
   const { errors } = form.formState
   return (
     <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
-      <TextField label="For what" fault={errors.what?.message} {...form.register('what')} />
+      <TextField label={words.forWhat2} fault={errors.what?.message} {...form.register('what')} />
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-1">
         <TextField
-          label="How much"
+          label={words.howMuch}
           inputMode="decimal"
           fault={errors.amount?.message}
           {...form.register('amount')}
         />
         <SelectField
-          label="Currency"
+          label={words.currency}
           options={Object.fromEntries([...new Set([usual, ...CURRENCIES])].map((code) => [code, code]))}
           {...form.register('currency')}
         />
         <TextField
-          label="Day"
+          label={words.day}
           type="date"
           max={dayOf(now)}
           fault={errors.day?.message}
@@ -70,7 +71,7 @@ function SpendForm({
         />
       </div>
       <Button look="firm" type="submit" className="self-start" disabled={saving}>
-        Save
+        {words.save}
       </Button>
     </form>
   )
@@ -91,33 +92,36 @@ export function Money({ judged, plans }: { readonly judged: JudgedBike; readonly
     const { chains, cogs, rings, pulleys, lube } = forecast.parts
     // What an hour or a skip is worth to its rider is nobody's bill.
     if (plans.prices.hour > 0 || plans.prices.skip > 0)
-      return ` Parts and lube of your plan come to ${sayMoney((chains + cogs + rings + pulleys + lube) * times, currency)} in the mean.`
+      return words.partsAndLubeOfYour(sayMoney((chains + cogs + rings + pulleys + lube) * times, currency))
     const { p10, p90 } = forecast.cost
-    const range = `${sayMoney(p10 * times, currency)} to ${sayMoney(p90 * times, currency)}`
-    if (per1000 > p90) return ` More than the ${range} that 8 in 10 lives of your plan cost.`
-    if (per1000 < p10) return ` Less than the ${range} that 8 in 10 lives of your plan cost.`
-    return ` As forecast: 8 in 10 lives of your plan cost ${range}.`
+    const range = words.to(sayMoney(p10 * times, currency), sayMoney(p90 * times, currency))
+    if (per1000 > p90) return words.moreThanTheThat8(range)
+    if (per1000 < p10) return words.lessThanTheThat8(range)
+    return words.asForecast8In10(range)
   }
   return (
     <Section
-      title="What it has really cost"
-      note={spent.length === 0 ? 'Nothing is entered yet: parts, work, what comes off the shelf.' : undefined}
+      title={words.whatItHasReally}
+      note={spent.length === 0 ? words.nothingIsEnteredYet : undefined}
       className="border-t border-hairline pt-6"
     >
       {spent.map((one) => (
         <p key={one.currency} className="leading-snug">
-          <strong className="font-semibold">{sayExactMoney(one.minor, one.currency)}</strong> since{' '}
-          {sayFullDay(one.since)}, over {sayKm(one.km, units)}
-          {one.per1000 === undefined
-            ? `: too short a way to say what ${distance} cost, before ${sayKm(TELLING_KM, units)}.`
-            : `: ${sayMoney(one.per1000 * times, one.currency)} per ${distance}.`}
-          {compare(one)}
+          <strong className="font-semibold">{sayExactMoney(one.minor, one.currency)}</strong>{' '}
+          {words.sinceOver(
+            sayFullDay(one.since),
+            sayKm(one.km, units),
+            one.per1000 === undefined
+              ? words.tooShortAWay(distance, sayKm(TELLING_KM, units))
+              : words.per(sayMoney(one.per1000 * times, one.currency), distance),
+            compare(one),
+          )}
         </p>
       ))}
       {list.length > 0 && (
         <details className="mt-2 text-[0.95rem]">
           <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-            each of them
+            {words.eachOfThem}
           </summary>
           <ul className="divide-y divide-hairline border-y border-hairline">
             {list.map((one, i) => (
@@ -131,9 +135,9 @@ export function Money({ judged, plans }: { readonly judged: JudgedBike; readonly
         </details>
       )}
       <Button className="no-print mt-3" onClick={() => setOpen(true)}>
-        Add a cost
+        {words.addACost}
       </Button>
-      <Sheet open={open} onClose={() => setOpen(false)} title={`A cost of ${bike.entry.name}`}>
+      <Sheet open={open} onClose={() => setOpen(false)} title={words.aCostOf(bike.entry.name)}>
         {open && <SpendForm judged={judged} currency={plans.currency} onDone={() => setOpen(false)} />}
       </Sheet>
     </Section>

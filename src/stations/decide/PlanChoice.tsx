@@ -10,9 +10,10 @@ import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayAboutKm, sayKm } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
+import { words } from '../../words/stations/decide/plan-choice.ts'
 
 const planSchema = object({
-  weekly: neededNumber({ unit: '', ask: 'How far in a week?', least: 0, most: 2000 }),
+  weekly: neededNumber({ unit: '', ask: words.howFarInAWeek, least: 0, most: 2000 }),
 })
 
 /** How far the bike goes in a week: its recent average, or what its rider plans. */
@@ -27,8 +28,8 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
     const draft = { kind: 'plan', at: now, bike, ...(weeklyKm !== undefined && { weeklyKm }) } as const
     const said =
       weeklyKm === undefined
-        ? `${name}: the recent average is used.`
-        : `${name}: ${sayKm(weeklyKm, units)} a week planned.`
+        ? words.theRecentAverageIsUsed(name)
+        : words.aWeekPlanned(name, sayKm(weeklyKm, units))
     if (await record([draft], said)) setOpen(false)
   }
   const [sayRecent, saying] = useOnce(() => say(undefined))
@@ -41,16 +42,16 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
     <div className="mt-5 text-[0.95rem]">
       <p>
         {plan.stated
-          ? `Based on ${sayKm(plan.weeklyKm, units)} a week, as you set.`
+          ? words.basedOnAWeek(sayKm(plan.weeklyKm, units))
           : plan.weeklyKm > 0
-            ? `Based on about ${sayAboutKm(plan.weeklyKm, units)} a week, your average of the last twelve weeks, in the usual conditions of the season.`
-            : 'No rides in the last twelve weeks: there are distances, but no days.'}{' '}
+            ? words.basedOnAboutAWeek(sayAboutKm(plan.weeklyKm, units))
+            : words.noRidesInTheLast}{' '}
         <Button look="link" className="no-print" onClick={() => setOpen(!open)}>
-          {open ? 'Leave it' : 'Change'}
+          {open ? words.leaveIt : words.change}
         </Button>
         {plan.stated && (
           <Button look="link" className="no-print ml-4" disabled={saying} onClick={sayRecent}>
-            Use the recent average
+            {words.useTheRecentAverage}
           </Button>
         )}
       </p>
@@ -63,14 +64,14 @@ export function PlanChoice({ report }: { readonly report: BikeReport }) {
           <StepperField
             control={form.control}
             name="weekly"
-            label={units === 'metric' ? 'A week, km' : 'A week, miles'}
+            label={units === 'metric' ? words.aWeekKm : words.aWeekMiles}
             step={5}
             min={0}
             max={2000}
             digits={0}
           />
           <Button type="submit" disabled={saving}>
-            Save plan
+            {words.savePlan}
           </Button>
         </form>
       )}

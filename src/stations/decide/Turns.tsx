@@ -8,6 +8,7 @@ import { sayAboutKm, sayChance, sayLimit } from '../../words/numbers.ts'
 import { sayCall, sayReadingTurn, sayTeethTurn } from '../../words/turn-words.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { useTurns } from './use-turns.ts'
+import { words } from '../../words/stations/decide/turns.ts'
 
 /** So many looks at teeth are told. */
 const MOST_LOOKS = 3
@@ -28,7 +29,7 @@ function Row({
       <span>{when}</span>
       <span className="max-sm:col-start-1 max-sm:row-start-2">
         <strong className="font-semibold">{then}</strong>
-        {isNow && <span className="text-steel">, as now</span>}
+        {isNow && <span className="text-steel">{words.asNow}</span>}
       </span>
       <span className="text-right text-sm text-steel max-sm:col-start-2 max-sm:row-start-1">
         {p !== undefined && sayChance(p)}
@@ -54,26 +55,24 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
       : SHORT_INSTRUMENT[reading.instrument])
   return (
     <div className="mt-6">
-      <h3 className="font-semibold">What would change this</h3>
+      <h3 className="font-semibold">{words.whatWouldChangeThis}</h3>
       <p className="mt-0.5 mb-2 text-sm text-steel">
-        Each tried with all that is known; on the right how likely it is.
-        {tool !== undefined &&
-          ` The next reading is tried with a tool that has not read this chain yet: ${tool}.`}
+        {words.eachTriedWithAll}
+        {tool !== undefined && words.theNextReadingIsTried(tool)}
       </p>
       {fault !== undefined && <p className="text-rust">{fault}</p>}
       {reading && !readings && fault === undefined && (
         <p role="status" className="text-steel">
-          Trying the next reading…
+          {words.tryingTheNextReading}
         </p>
       )}
       <ul className="text-[0.95rem]">
         {readings?.filter(isTold).map((turn) => (
           <Row
             key={JSON.stringify(turn.from)}
-            when={`${tool ?? 'a tool'} reads ${sayReadingTurn(turn, reading?.pitches, units)}`.replace(
-              / reads (the|whatever)/,
-              ': $1',
-            )}
+            when={words
+              .reads(tool ?? words.aTool, sayReadingTurn(turn, reading?.pitches, units))
+              .replace(/ reads (the|whatever)/, ': $1')}
             then={sayCall(turn.verdict, units)}
             {...(readings.length > 1 && { p: turn.p })}
             isNow={isSameCall(turn.verdict, verdict)}
@@ -89,8 +88,8 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
         ))}
         {tour && tour.swapFirstKm > 0 && !verdict.swap?.before && (
           <Row
-            when={`a tour of over ${sayAboutKm(tour.swapFirstKm, units)} is next`}
-            then="swap the chain before it"
+            when={words.aTourOfOver(sayAboutKm(tour.swapFirstKm, units))}
+            then={words.swapTheChainBefore}
           />
         )}
         {tour &&
@@ -98,32 +97,30 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
           !verdict.swap?.before &&
           tour.swapFirstKm > 1.15 * tour.lookFirstKm && (
             <Row
-              when={`a tour of ${sayAboutKm(tour.lookFirstKm, units)} to ${sayAboutKm(tour.swapFirstKm, units)} is next`}
-              then="measure before it"
+              when={words.aTourOfToIsNext(
+                sayAboutKm(tour.lookFirstKm, units),
+                sayAboutKm(tour.swapFirstKm, units),
+              )}
+              then={words.measureBeforeIt}
             />
           )}
       </ul>
-      {judged.answer.conflict && (
-        <p className="mt-2 text-[0.95rem]">
-          Two instruments disagree: what the next reading would do is not known until that is settled.
-        </p>
-      )}
+      {judged.answer.conflict && <p className="mt-2 text-[0.95rem]">{words.twoInstrumentsDisagreeWhat}</p>}
       {judged.answer.surprise && (
         <p className="mt-2 text-[0.95rem]">
-          First{' '}
+          {words.first}{' '}
           <Link to={OPENS.oddLook} className="underline underline-offset-4">
-            answer the open question
+            {words.answerTheOpenQuestion}
           </Link>
-          : what the next reading would do depends on it.
+          {words.whatTheNextReading}
         </p>
       )}
       <p className="mt-3 text-sm text-steel">
-        Another{' '}
+        {words.another}{' '}
         <Link to={STATIONS.gauge.path} className="underline underline-offset-4">
-          limit
+          {words.limit}
         </Link>{' '}
-        than {sayLimit(report.limit.percent)}&nbsp;% would change it too. The maker’s limits and instructions
-        come before anything said here.
+        {words.thanWouldChangeItToo(sayLimit(report.limit.percent))}
       </p>
     </div>
   )

@@ -3,6 +3,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { useNarrow } from '../../ui/use-narrow.ts'
 import { sayMoney } from '../../words/money.ts'
 import { sayAboutKm, sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/decide/wait-chart.ts'
 
 const [WIDE, NARROW] = [560, 360]
 const [LEFT, TOP, HIGH, FOOT] = [52, 22, 120, 34]
@@ -63,7 +64,7 @@ export function WaitChart({ choice, currency, limitKm, sentence }: Props) {
               textAnchor={limitKm > farKm / 2 ? 'end' : 'start'}
               className="fill-rust text-[11px] font-semibold"
             >
-              limit: {sayAboutKm(limitKm, units)}
+              {words.limit(sayAboutKm(limitKm, units))}
             </text>
           </g>
         )}
@@ -77,28 +78,28 @@ export function WaitChart({ choice, currency, limitKm, sentence }: Props) {
             textAnchor={i === 0 ? 'start' : i === 1 ? 'middle' : 'end'}
             className="fill-steel text-[11px]"
           >
-            {i === 0 ? 'now' : sayKm(km, units)}
+            {i === 0 ? words.now : sayKm(km, units)}
           </text>
         ))}
         <text x={x(farKm / 2)} y={TOP + HIGH + 31} textAnchor="middle" className="fill-steel text-[11px]">
-          swap the chain after
+          {words.swapTheChainAfter}
         </text>
       </svg>
       <details className="mt-1 text-sm">
-        <summary className="min-h-6 cursor-pointer underline underline-offset-4">the numbers</summary>
+        <summary className="min-h-6 cursor-pointer underline underline-offset-4">{words.theNumbers}</summary>
         <table className="mt-2 w-full border-collapse">
           <thead className="text-left text-steel">
             <tr>
-              <th className="font-normal">swap after</th>
-              <th className="text-right font-normal">dearer than the best by</th>
-              <th className="text-right font-normal">skips in the next {sayKm(1000, units)}</th>
+              <th className="font-normal">{words.swapAfter}</th>
+              <th className="text-right font-normal">{words.dearerThanTheBest}</th>
+              <th className="text-right font-normal">{words.skipsInTheNext(sayKm(1000, units))}</th>
             </tr>
           </thead>
           <tbody>
             {costs.map(({ km, more, moreSe, skipsSoon }) => (
               <tr key={km} className="border-t border-hairline">
                 <th scope="row" className="py-1 text-left font-normal">
-                  {km === 0 ? 'now' : sayKm(km, units)}
+                  {km === 0 ? words.now : sayKm(km, units)}
                 </th>
                 <td className="text-right font-mono">
                   {sayMoney(more, currency)} ± {sayMoney(moreSe, currency)}

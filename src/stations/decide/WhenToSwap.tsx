@@ -8,6 +8,7 @@ import { Minds } from './Minds.tsx'
 import type { Plans } from './plans/use-plans.ts'
 import type { Wait } from './use-wait.ts'
 import { WaitChart } from './WaitChart.tsx'
+import { words } from '../../words/stations/decide/when-to-swap.ts'
 
 interface Props {
   readonly judged: JudgedBike
@@ -23,16 +24,13 @@ export function WhenToSwap({ judged, plans, wait, nameOf }: Props) {
   const { answer, verdict } = judged
   if (!plans.ask || !answer || !verdict) return null
   const isDue = SWAPS.includes(verdict.action)
-  const inTurn =
-    plans.now?.policy.kind === 'rotate'
-      ? ' Swapping means here that this chain is retired, not that it takes its turn on a hook.'
-      : ''
+  const inTurn = plans.now?.policy.kind === 'rotate' ? words.swappingMeansHereThatThisChain : ''
   const sentence = choice ? sayWait(choice, isDue, plans.currency, units) : ''
   return (
     <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
       <Section
-        title="What waiting costs"
-        note={choice && `${sentence}${inTurn}${fresh ? '' : ' Being updated.'}`}
+        title={words.whatWaitingCosts}
+        note={choice && `${sentence}${inTurn}${fresh ? '' : words.beingUpdated}`}
       >
         {choice ? (
           <WaitChart
@@ -43,14 +41,11 @@ export function WhenToSwap({ judged, plans, wait, nameOf }: Props) {
           />
         ) : (
           <p role="status" className="text-steel">
-            {fault ?? `Trying a swap now and later… ${Math.round(100 * progress)} %`}
+            {fault ?? words.tryingASwapNow(Math.round(100 * progress))}
           </p>
         )}
       </Section>
-      <Section
-        title="How much do you mind?"
-        note="Moves every cost on this page. Marks show where another plan becomes the cheapest."
-      >
+      <Section title={words.howMuchDoYou} note={words.movesEveryCostOnThisPage}>
         <Minds bike={judged.report.bike.entry.bike} plans={plans} nameOf={nameOf} />
       </Section>
     </div>

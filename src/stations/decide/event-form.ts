@@ -9,6 +9,7 @@ import type { Shown } from '../../ui/form/use-checked-form.ts'
 import { neededNumber, neededText } from '../../ui/form/fields.ts'
 import type { Units } from '../../core/units/units.ts'
 import { dayOf } from '../../words/day.ts'
+import { words } from '../../words/stations/decide/event-form.ts'
 
 /** A form filled in: with what was planned, or with a week in five weeks' time. */
 export function eventFields(
@@ -32,9 +33,9 @@ export function eventFields(
 /** What is asked of an event. */
 export const eventSchema = (today: string, units: Units) =>
   object({
-    name: neededText('Give it a name: “spring tour”.', BOUNDS.nameLetters),
+    name: neededText(words.giveItAName, BOUNDS.nameLetters),
     day: string()
-      .required('Give the day on which it begins.')
+      .required(words.giveTheDayOnWhich)
       .test('day', 'Give a day within the next ten years.', (day) => isIsoDay(day))
       .test('ahead', 'That day is over. What was ridden is put in as rides.', (day) => day >= today)
       .test(
@@ -42,13 +43,13 @@ export const eventSchema = (today: string, units: Units) =>
         'Give a day within the next ten years.',
         (day) => day <= `${Number(today.slice(0, 4)) + 10}${today.slice(4)}`,
       ),
-    days: neededNumber({ unit: '', ask: 'How many days?', least: 1, most: 365, whole: true }),
+    days: neededNumber({ unit: '', ask: words.howManyDays, least: 1, most: 365, whole: true }),
     distance: neededNumber({
       unit: units === 'metric' ? 'km' : 'miles',
-      ask: `Give the distance in ${units === 'metric' ? 'km' : 'miles'}, as a figure.`,
+      ask: words.giveTheDistanceInAs(units === 'metric' ? words.km : words.miles),
       least: 0,
       most: 50_000,
-    }).moreThan(0, 'A distance over nothing.'),
+    }).moreThan(0, words.aDistanceOverNothing),
     condition: string()
       .oneOf([...CONDITIONS])
       .required(),

@@ -6,6 +6,7 @@ import { sayMoved } from '../../words/faults/say-fault.ts'
 import { sayList } from '../../words/numbers.ts'
 import { withAnswer } from './given.ts'
 import type { SearchInHand } from './use-search.ts'
+import { words } from '../../words/stations/faults/answers-given.ts'
 
 /** An answer in words: what was said, or how the log answers by itself. */
 function sayAnswer({ given, search, kept }: SearchInHand, finding: AnyFinding): string {
@@ -14,7 +15,7 @@ function sayAnswer({ given, search, kept }: SearchInHand, finding: AnyFinding): 
   if (finding === 'cogs' && kept.cogs.length > 0) return sayList(kept.cogs.map(String))
   if (typeof said === 'string') return values[said] ?? said
   if (Array.isArray(said)) return sayList((said as readonly string[]).map((one) => values[one] ?? one))
-  return finding === 'gauge' ? 'as your readings have it' : 'as you tapped it'
+  return finding === 'gauge' ? words.asYourReadingsHave : words.asYouTappedIt
 }
 
 /** What was answered, what each answer moved, and the way to take it back; and answers that contradict one another. */
@@ -41,12 +42,12 @@ export function AnswersGiven({ hand }: { readonly hand: SearchInHand }) {
     })
   }
   return (
-    <Section title="What each answer moved">
+    <Section title={words.whatEachAnswerMoved}>
       {odd.map(({ findings: [a, b] }) => (
         <p key={`${a} ${b}`} role="alert" className="mb-2 border-l-4 border-ochre pl-3 text-[0.95rem]">
           {a === b
-            ? `“${FINDING_WORDS[a].title}” has two answers: it is counted as not sure.`
-            : `“${FINDING_WORDS[a].title}” and “${FINDING_WORDS[b].title}” contradict one another. Both are counted; take the wrong one back.`}
+            ? words.hasTwoAnswersItIsCounted(FINDING_WORDS[a].title)
+            : words.andContradictOneAnother(FINDING_WORDS[a].title, FINDING_WORDS[b].title)}
         </p>
       ))}
       <ul className="border-t border-hairline/70">
@@ -59,7 +60,7 @@ export function AnswersGiven({ hand }: { readonly hand: SearchInHand }) {
               {FINDING_WORDS[finding].title}{' '}
               <strong className="font-semibold">{sayAnswer(hand, finding)}</strong>
               <span className="block text-steel">
-                {logs.includes(finding) && 'From your log. '}
+                {logs.includes(finding) && words.fromYourLog}
                 {sayMoved(movedBy(search, given, finding, view.ranking.causes))}
               </span>
             </span>
@@ -67,10 +68,10 @@ export function AnswersGiven({ hand }: { readonly hand: SearchInHand }) {
               <Button
                 look="link"
                 onClick={() => takeBack(finding)}
-                aria-label={`Take back: ${FINDING_WORDS[finding].title}`}
+                aria-label={words.takeBack(FINDING_WORDS[finding].title)}
                 className="min-h-11"
               >
-                Take back
+                {words.takeBack2}
               </Button>
             )}
           </li>

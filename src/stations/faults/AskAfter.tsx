@@ -6,6 +6,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayCause } from '../../words/faults/causes.ts'
 import { sayDay, sayList } from '../../words/numbers.ts'
+import { words } from '../../words/stations/faults/ask-after.ts'
 
 interface Props {
   readonly garage: Garage
@@ -27,20 +28,18 @@ export function AskAfter({ garage, bike, name }: Props) {
       firstId: _first,
       ...rest
     } = fault
-    await record([{ ...rest, at: now, afterwards }], `${name}: noted.`)
+    await record([{ ...rest, at: now, afterwards }], words.noted(name))
   })
   if (!fault) return null
-  const what = fault.found.length > 0 ? sayList(fault.found.map(sayCause)) : 'the fault'
+  const what = fault.found.length > 0 ? sayList(fault.found.map(sayCause)) : words.theFault
   return (
-    <section aria-label="After the repair" className="border-y border-hairline py-3">
-      <p className="font-medium">
-        {name} was ridden since you mended it ({what}, {sayDay(fault.at, now)}). Is it gone?
-      </p>
+    <section aria-label={words.afterTheRepair} className="border-y border-hairline py-3">
+      <p className="font-medium">{words.wasRiddenSinceYou(name, what, sayDay(fault.at, now))}</p>
       <div className="mt-2 flex flex-wrap gap-2">
-        <Button onClick={() => answer('gone')}>It is gone</Button>
-        <Button onClick={() => answer('still-there')}>Still there</Button>
+        <Button onClick={() => answer('gone')}>{words.itIsGone}</Button>
+        <Button onClick={() => answer('still-there')}>{words.stillThere}</Button>
         <Button look="link" onClick={() => answer('not-sure')} className="min-h-11">
-          Not sure
+          {words.notSure}
         </Button>
       </div>
     </section>

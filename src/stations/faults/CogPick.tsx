@@ -1,4 +1,5 @@
 import clsx from 'clsx'
+import { words } from '../../words/stations/faults/cog-pick.ts'
 
 interface Props {
   /** Tooth counts, smallest first. */
@@ -14,7 +15,7 @@ export function CogPick({ cogs, picked, onPick }: Props) {
     onPick(picked.includes(cog) ? picked.filter((one) => one !== cog) : [...picked, cog])
   return (
     <fieldset className="min-w-0">
-      <legend className="mb-1 text-sm font-medium">On which cogs? Tap them.</legend>
+      <legend className="mb-1 text-sm font-medium">{words.onWhichCogsTap}</legend>
       <div className="flex items-end gap-1">
         {cogs.map((cog) => {
           const isPicked = picked.includes(cog)
@@ -23,7 +24,7 @@ export function CogPick({ cogs, picked, onPick }: Props) {
               key={cog}
               type="button"
               aria-pressed={isPicked}
-              aria-label={`Cog ${cog}`}
+              aria-label={words.cog(cog)}
               onClick={() => toggle(cog)}
               className={clsx(
                 'flex min-h-28 min-w-0 max-w-14 flex-1 flex-col items-center justify-end gap-1 rounded-[3px] border bench:min-h-32',
@@ -46,11 +47,11 @@ export function CogPick({ cogs, picked, onPick }: Props) {
           className="min-h-8 underline underline-offset-4"
           onClick={() => onPick(picked.length === cogs.length ? [] : cogs)}
         >
-          {picked.length === cogs.length ? 'None of them' : 'All of them'}
+          {picked.length === cogs.length ? words.noneOfThem : words.allOfThem}
         </button>
         {picked.length > 0 && picked.length < cogs.length && (
           <button type="button" className="min-h-8 underline underline-offset-4" onClick={() => onPick([])}>
-            Not sure
+            {words.notSure}
           </button>
         )}
       </div>

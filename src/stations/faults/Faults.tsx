@@ -22,6 +22,7 @@ import { PastFaults } from './PastFaults.tsx'
 import { Suspects } from './Suspects.tsx'
 import { Symptoms } from './Symptoms.tsx'
 import { useSearch } from './use-search.ts'
+import { words } from '../../words/stations/faults/faults.ts'
 
 function OneBike({ judged }: { readonly judged: JudgedBike }) {
   const { garage, now, record } = useOpenLog()
@@ -41,7 +42,7 @@ function OneBike({ judged }: { readonly judged: JudgedBike }) {
           outcome: 'not-found',
         }),
       ],
-      `${entry.name}: nothing found, noted.`,
+      words.nothingFoundNoted(entry.name),
     )
     clear()
   })
@@ -56,30 +57,25 @@ function OneBike({ judged }: { readonly judged: JudgedBike }) {
         detail={
           isAsked
             ? isSure
-              ? 'Mend it, and see whether it is gone: that is the best test of it.'
+              ? words.mendItAndSee
               : next && (
                   <a href="#next-test" className="underline underline-offset-4">
-                    Next test: {FINDING_WORDS[next.finding].title.toLowerCase()}
+                    {words.nextTest(FINDING_WORDS[next.finding].title.toLowerCase())}
                   </a>
                 )
-            : 'Nothing has to be answered. The log is asked too: chain, cogs, lube, rides in the wet.'
+            : words.nothingHasToBe
         }
         action={
           isSure && found.length === 0 ? (
             <Button look="next" onClick={() => setFound([first.cause])}>
-              Mend it
+              {words.mendIt}
             </Button>
           ) : undefined
         }
       >
         {sayView(entry.name, view, isAsked, blamed)}
       </Answer>
-      {isAsked && view.mayThrow && (
-        <CautionNote>
-          {entry.name} may slip under load, and a slip throws you. Do not ride it hard, and never stand on the
-          pedals, before this is settled. No test here asks you to.
-        </CautionNote>
-      )}
+      {isAsked && view.mayThrow && <CautionNote>{words.maySlipUnderLoad(entry.name)}</CautionNote>}
       <AskAfter garage={garage} bike={entry.bike} name={entry.name} />
       {found.length > 0 ? (
         <MendIt
@@ -97,22 +93,22 @@ function OneBike({ judged }: { readonly judged: JudgedBike }) {
           <div className="flex min-w-0 flex-col gap-6">
             <div className="flex flex-wrap items-center justify-between gap-3">
               <Choice
-                legend="What is wrong"
+                legend={words.whatIsWrong}
                 hideLegend
                 value={kept.about}
                 onPick={(about) => change({ ...EMPTY_SEARCH, about })}
                 options={[
-                  { value: 'shifting', label: 'It slips, skips or grinds' },
-                  { value: 'noise', label: 'It makes a noise' },
+                  { value: 'shifting', label: words.itSlipsSkipsOrGrinds },
+                  { value: 'noise', label: words.itMakesANoise },
                 ]}
               />
               {isAsked && (
                 <span className="flex flex-wrap gap-4">
                   <Button look="link" onClick={notFound} className="min-h-11">
-                    Nothing found: log it
+                    {words.nothingFoundLogIt}
                   </Button>
                   <Button look="link" onClick={clear} className="min-h-11">
-                    Start again
+                    {words.startAgain}
                   </Button>
                 </span>
               )}
@@ -141,6 +137,6 @@ export default function Faults() {
   const { garage } = useOpenLog()
   const bike = useBikeId(garage)
   const judged = useJudged(bike)
-  if (!judged) return <NoBike what="Add one, and find out here why it slips, skips, grinds or creaks." />
+  if (!judged) return <NoBike what={words.addOneAndFind} />
   return <OneBike key={judged.report.bike.entry.bike} judged={judged} />
 }

@@ -12,6 +12,7 @@ import { sayCause } from '../../words/faults/causes.ts'
 import { sayCauseWith } from '../../words/faults/say-fault.ts'
 import { faultEntry } from './given.ts'
 import type { SearchInHand } from './use-search.ts'
+import { words } from '../../words/stations/faults/mend-it.ts'
 
 interface Props {
   readonly hand: SearchInHand
@@ -32,7 +33,7 @@ export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, o
   const log = useInTurn(async (outcome: FaultOutcome) => {
     await record(
       [faultEntry(kept, { at: now, bike, fault, found: causes, outcome })],
-      outcome === 'mended' ? `${name}: mended.` : `${name}: found, not mended yet.`,
+      outcome === 'mended' ? words.mended(name) : words.foundNotMendedYet(name),
     )
     clear()
     onBack()
@@ -48,9 +49,7 @@ export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, o
           <Section key={cause} title={`Mend: ${sayCauseWith(cause, blamed)}`}>
             {caution && <CautionNote>{caution}</CautionNote>}
             {isElectric && (
-              <p className="mt-2 border-l-4 border-rust pl-3 text-[0.95rem]">
-                Electric bike: power off and battery out first.
-              </p>
+              <p className="mt-2 border-l-4 border-rust pl-3 text-[0.95rem]">{words.electricBikePowerOff}</p>
             )}
             <ol className="mt-3 list-decimal pl-5 leading-snug">
               {steps.map((step) => (
@@ -60,8 +59,8 @@ export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, o
               ))}
             </ol>
             <p className="mt-2 text-[0.95rem] text-steel">
-              The maker’s instructions and torques come first.
-              {mechanic && ` For a qualified mechanic: ${mechanic}`}
+              {words.theMakersInstructionsAndTorques}
+              {mechanic && words.forAQualifiedMechanic(mechanic)}
             </p>
             {goOn && (
               <Link to={goOn.to} className={`${buttonLook('plain')} mt-3`}>
@@ -73,7 +72,7 @@ export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, o
       })}
       {others.length > 0 && (
         <p className="flex flex-wrap items-center gap-2 text-[0.95rem]">
-          Something else as well?
+          {words.somethingElseAsWell}
           {others.map(({ cause }) => (
             <Button key={cause} onClick={() => onAlso(cause)}>
               {sayCause(cause)}
@@ -83,11 +82,11 @@ export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, o
       )}
       <div className="flex flex-wrap gap-3 border-t border-hairline pt-4">
         <Button look="firm" onClick={() => log('mended')}>
-          It is mended
+          {words.itIsMended}
         </Button>
-        <Button onClick={() => log('not-mended')}>Found, not mended yet</Button>
+        <Button onClick={() => log('not-mended')}>{words.foundNotMendedYet2}</Button>
         <Button look="link" onClick={onBack} className="min-h-11">
-          Back to the search
+          {words.backToTheSearch}
         </Button>
       </div>
     </div>

@@ -8,9 +8,10 @@ import { sayCount } from '../../words/numbers.ts'
 import { TestDrawing } from './drawings/TestDrawing.tsx'
 import { withAnswer } from './given.ts'
 import type { SearchInHand } from './use-search.ts'
+import { words as phrases } from '../../words/stations/faults/next-test.ts'
 
 const sayMinutes = (minutes: number): string =>
-  minutes < 1 ? 'half a minute' : minutes === 1.5 ? 'one and a half minutes' : sayCount(minutes, 'minute')
+  minutes < 1 ? phrases.halfAMinute : minutes === 1.5 ? phrases.oneAndAHalf : sayCount(minutes, 'minute')
 
 /** The test that tells most for its minutes and its danger: drawn, told, and answered with one tap. Others can be taken instead. */
 export function NextTest({
@@ -26,12 +27,12 @@ export function NextTest({
   const at = open.find(({ finding }) => finding === picked) ?? open[0]
   if (!at)
     return (
-      <Section title="Next test">
+      <Section title={phrases.nextTest}>
         <p className="text-[0.95rem]">
-          No test that is left would tell much more. A mechanic may see what the eye missed.{' '}
+          {phrases.noTestThatIsLeft}{' '}
           {kept.later.length > 0 && (
             <Button look="link" onClick={() => change({ ...kept, later: [] })}>
-              Offer those that were put off
+              {phrases.offerThoseThatWere}
             </Button>
           )}
         </p>
@@ -47,8 +48,8 @@ export function NextTest({
   return (
     <Section
       id="next-test"
-      title="Next test"
-      note={`${WAY_NAMES[way]}, ${sayMinutes(minutes)}. It tells most for its time and danger.`}
+      title={phrases.nextTest}
+      note={phrases.itTellsMostForIts(WAY_NAMES[way], sayMinutes(minutes))}
     >
       <h3 className="text-lg leading-tight font-semibold">{words.title}</h3>
       <div className="mt-2 grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] items-start gap-4 max-sm:grid-cols-1">
@@ -64,7 +65,7 @@ export function NextTest({
       {(words.caution ?? (isElectric && way !== 'eye')) && (
         <div className="mt-2">
           <CautionNote>
-            {[words.caution, isElectric && way !== 'eye' && 'Electric bike: power off and battery out first.']
+            {[words.caution, isElectric && way !== 'eye' && phrases.electricBikePowerOff]
               .filter(Boolean)
               .join(' ')}
           </CautionNote>
@@ -89,13 +90,13 @@ export function NextTest({
           }}
           className="min-h-12 px-3 text-steel underline underline-offset-4"
         >
-          Not now
+          {phrases.notNow}
         </button>
       </div>
       {open.length > 1 && (
         <details className="mt-3">
           <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-            Another test
+            {phrases.anotherTest}
           </summary>
           <ul>
             {open

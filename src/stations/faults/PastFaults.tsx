@@ -4,6 +4,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { fault as words } from '../../words/entries/fault.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../words/numbers.ts'
+import { words as phrases } from '../../words/stations/faults/past-faults.ts'
 
 /** What was found on a bike before: it moves how likely each cause is thought to be. */
 export function PastFaults({ bike }: { readonly bike: string }) {
@@ -14,7 +15,7 @@ export function PastFaults({ bike }: { readonly bike: string }) {
     .toReversed()
   if (past.length === 0) return null
   return (
-    <Section title="Found before" note="What was found makes that cause likelier next time.">
+    <Section title={phrases.foundBefore} note={phrases.whatWasFoundMakes}>
       <ul className="border-t border-hairline/70">
         {past.slice(0, 8).map((fault) => (
           <li key={fault.fault} className="border-b border-hairline/70 py-1.5 text-[0.95rem]">

@@ -8,6 +8,7 @@ import { sayChance } from '../../words/numbers.ts'
 import { FINDING_WORDS } from '../../words/faults/findings.ts'
 import { RATE_REASONS, sayCauseWith } from '../../words/faults/say-fault.ts'
 import type { SearchInHand } from './use-search.ts'
+import { words } from '../../words/stations/faults/suspects.ts'
 
 /** So many causes are shown at first, and none that is less likely than this. */
 const [SHOWN, LEAST] = [6, 0.01]
@@ -36,11 +37,11 @@ function Grounds({ hand, cause }: { readonly hand: SearchInHand; readonly cause:
   return (
     <div className="pt-1 pb-3 text-[0.95rem] leading-snug">
       <p className="text-steel">
-        Before anything was answered: {sayChance(search.rates[cause])}. {rate.why}
+        {words.beforeAnythingWasAnswered(sayChance(search.rates[cause]), rate.why)}
       </p>
       {moved.map(({ by, from, to }) => (
         <p key={by} className="text-steel">
-          From your log: {sayChance(from)} became {sayChance(to)}: {RATE_REASONS[by]}.
+          {words.fromYourLogBecame(sayChance(from), sayChance(to), RATE_REASONS[by])}
         </p>
       ))}
       {speaking.length > 0 && (
@@ -72,10 +73,10 @@ export function Suspects({ hand, blamed, onFound, isAwaited }: Props) {
   const [opened, open] = useState<AnyCause>()
   const causes = ranking.causes.filter(({ p }, i) => (all || i < SHOWN) && (all || p >= LEAST))
   return (
-    <Section title="What may be behind it" note="Several may be true at once. Open one to see why.">
+    <Section title={words.whatMayBeBehind} note={words.severalMayBeTrue}>
       {isAwaited && (
         <p role="status" className="mb-2 text-sm text-steel">
-          Working it out: what the road did to the teeth. Until then, worn cogs are a guess.
+          {words.workingItOutWhat}
         </p>
       )}
       <ol className="border-t border-hairline/70">
@@ -102,19 +103,19 @@ export function Suspects({ hand, blamed, onFound, isAwaited }: Props) {
               <>
                 <Grounds hand={hand} cause={cause} />
                 <div className="pb-3">
-                  <Button onClick={() => onFound(cause)}>This is it: mend it</Button>
+                  <Button onClick={() => onFound(cause)}>{words.thisIsItMend}</Button>
                 </div>
               </>
             )}
           </li>
         ))}
         <li className="flex justify-between gap-3 py-2 text-[0.95rem] text-steel">
-          <span>something else</span>
+          <span>{words.somethingElse}</span>
           <span>{sayChance(ranking.elsewhere)}</span>
         </li>
       </ol>
       <Button look="link" onClick={() => showAll(!all)}>
-        {all ? 'Show the likeliest only' : `Show all ${ranking.causes.length}`}
+        {all ? words.showTheLikeliestOnly : words.showAll(ranking.causes.length)}
       </Button>
     </Section>
   )

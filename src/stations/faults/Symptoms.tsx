@@ -6,6 +6,7 @@ import { CogPick } from './CogPick.tsx'
 import { withAnswer } from './given.ts'
 import { TapAlong } from './TapAlong.tsx'
 import type { SearchInHand } from './use-search.ts'
+import { words } from '../../words/stations/faults/symptoms.ts'
 
 const CHIP =
   'min-h-11 rounded-[3px] border px-3 text-left text-[0.95rem] leading-tight bench:min-h-14 bench:text-lg'
@@ -44,7 +45,7 @@ function Question({ hand, finding }: { readonly hand: SearchInHand; readonly fin
             )}
           >
             {label}
-            {fromLog === value && <span className="ml-1 text-sm text-steel">(your log)</span>}
+            {fromLog === value && <span className="ml-1 text-sm text-steel">{words.yourLog}</span>}
           </button>
         ))}
         <button
@@ -53,7 +54,7 @@ function Question({ hand, finding }: { readonly hand: SearchInHand; readonly fin
           onClick={() => change(withAnswer(kept, finding, undefined))}
           className={clsx(CHIP, 'border-transparent text-steel')}
         >
-          not sure
+          {words.notSure}
         </button>
       </div>
     </fieldset>
@@ -78,7 +79,7 @@ export function Symptoms({ hand }: { readonly hand: SearchInHand }) {
   const isAsked = (finding: AnyFinding): boolean => search.ready.findings.includes(finding)
   if (kept.about === 'noise')
     return (
-      <Section title="What do you hear, and when?" note="Answer what you know. Leave the rest.">
+      <Section title={words.whatDoYouHear} note={words.answerWhatYouKnow}>
         <div className="flex flex-col gap-4">
           {OF_NOISE.map((finding) => (
             <Question key={finding} hand={hand} finding={finding} />
@@ -95,7 +96,7 @@ export function Symptoms({ hand }: { readonly hand: SearchInHand }) {
     })
   return (
     <>
-      <Section title="What happens?" note="Tap everything you notice.">
+      <Section title={words.whatHappens} note={words.tapEverythingYouNotice}>
         <div className="flex flex-wrap gap-1.5">
           {COMPLAINTS.filter(isAsked).map((one) => (
             <button
@@ -119,11 +120,11 @@ export function Symptoms({ hand }: { readonly hand: SearchInHand }) {
             onClick={() => change({ ...kept, about: 'noise' })}
             className={clsx(CHIP, 'border-hairline hover:border-steel')}
           >
-            It creaks
+            {words.itCreaks}
           </button>
         </div>
       </Section>
-      <Section title="When?" note="Answer what you know. Leave the rest.">
+      <Section title={words.when} note={words.answerWhatYouKnow}>
         <div className="flex flex-col gap-4">
           <Question hand={hand} finding="load" />
           {isAsked('cogs') && cogs.length > 1 && (

@@ -16,6 +16,7 @@ import { sayRhythm, sayPeriod } from '../../words/faults/tap-words.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { RhythmCircles } from './RhythmCircles.tsx'
 import type { SearchInHand } from './use-search.ts'
+import { words } from '../../words/stations/faults/tap-along.ts'
 
 /** The keys for a jerk and for a turn of the crank: neither is used elsewhere. */
 const [JERK_KEY, TURN_KEY] = ['j', 'k'] as const
@@ -79,13 +80,13 @@ function GearPick({
   return (
     <div className="grid max-w-80 grid-cols-2 gap-3">
       <SelectField
-        label="Ring"
+        label={words.ring}
         options={options(rings)}
         value={String(turning.ring)}
         onPick={(ring) => onPick({ ring: Number(ring), cog: turning.cog })}
       />
       <SelectField
-        label="Cog"
+        label={words.cog}
         options={options(cogs)}
         value={String(turning.cog)}
         onPick={(cog) => onPick({ ring: turning.ring, cog: Number(cog) })}
@@ -115,19 +116,19 @@ function TapPads({ run, add, stop }: PadsProps) {
   return (
     <div className="grid grid-cols-2 gap-3">
       <button {...pad('jerks')} className="min-h-28 rounded-[3px] bg-rust text-xl font-semibold text-paper">
-        Jerk ({JERK_KEY})
+        {words.jerk(JERK_KEY)}
       </button>
       <button
         {...pad('turns')}
         className="min-h-28 rounded-[3px] border-2 border-petrol text-xl font-semibold"
       >
-        Crank round ({TURN_KEY})
+        {words.crankRound(TURN_KEY)}
       </button>
       <p role="status" className="col-span-2 text-[0.95rem]">
         {sayCount(run.jerks.length, 'jerk')}, {sayCount(Math.max(0, run.turns.length - 1), 'turn')}
       </p>
       <Button look="firm" className="col-span-2" onClick={stop}>
-        Stop
+        {words.stop}
       </Button>
     </div>
   )
@@ -156,42 +157,34 @@ export function TapAlong({ hand }: { readonly hand: SearchInHand }) {
       run?.endedMs !== undefined && turning ? tapPeriod(tapsOf(run, Number(counted)), turning) : undefined,
     [run, turning, counted],
   )
-  if (!bike || !turning)
-    return (
-      <p className="text-sm text-steel">
-        To tell a rhythm by tapping, the chain’s links, the rings and the cogs must be on the shelf.
-      </p>
-    )
+  if (!bike || !turning) return <p className="text-sm text-steel">{words.toTellARhythm}</p>
   const periods = roundPeriods(turning)
   return (
     <details className="border-y border-hairline py-1" open={isOn || run !== undefined || undefined}>
       <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-        Turn the crank and tap along: find out what the jerk keeps time with
+        {words.turnTheCrankAndTap}
       </summary>
       <div className="flex flex-col gap-3 py-2">
-        <p className="text-[0.95rem]">
-          Lift the wheel. Turn the crank by hand at an even pace, ten turns or more. Tap at each jerk, and
-          each time the crank comes round.
-        </p>
-        <CautionNote>Fingers and loose clothing away from cogs and rotor while the wheel turns.</CautionNote>
+        <p className="text-[0.95rem]">{words.liftTheWheelTurn}</p>
+        <CautionNote>{words.fingersAndLooseClothing}</CautionNote>
         <GearPick turning={turning} rings={bike.rings} cogs={bike.cogs} onPick={setGear} />
         <p className="text-sm text-steel">
-          In this gear:{' '}
-          {ROUNDS.flatMap((round) =>
-            periods[round] === undefined ? [] : sayPeriod(round, periods[round]),
-          ).join('; ')}
-          .
+          {words.inThisGear(
+            ROUNDS.flatMap((round) =>
+              periods[round] === undefined ? [] : sayPeriod(round, periods[round]),
+            ).join('; '),
+          )}
         </p>
         {isOn && run ? (
           <TapPads run={run} add={taps.add} stop={taps.stop} />
         ) : (
           <div className="flex flex-wrap items-end gap-3">
             <Button look="firm" onClick={taps.start}>
-              {run ? 'Tap again' : 'Start tapping'}
+              {run ? words.tapAgain : words.startTapping}
             </Button>
             {run && (
               <TextField
-                label="Turns, if you counted them"
+                label={words.turnsIfYouCounted}
                 inputMode="numeric"
                 value={counted}
                 onChange={(event) => setCounted(event.target.value)}
@@ -210,7 +203,7 @@ export function TapAlong({ hand }: { readonly hand: SearchInHand }) {
                 <RhythmCircles answer={answer} />
                 <div className="flex flex-wrap gap-3">
                   <Button look="firm" onClick={() => change({ ...kept, tapped: answer.chances })}>
-                    Count this rhythm
+                    {words.countThisRhythm}
                   </Button>
                   {kept.tapped && (
                     <Button
@@ -219,7 +212,7 @@ export function TapAlong({ hand }: { readonly hand: SearchInHand }) {
                         change(rest)
                       }}
                     >
-                      Leave it out
+                      {words.leaveItOut}
                     </Button>
                   )}
                 </div>

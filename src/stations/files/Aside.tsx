@@ -5,15 +5,16 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useNotice } from '../../ui/parts/notices.tsx'
 import { sayCount } from '../../words/numbers.ts'
+import { words } from '../../words/stations/files/aside.ts'
 
 const SHOWN = 20
 
 const WHY: Readonly<Record<AsideReason, (count: string, many: boolean) => string>> = {
-  newer: (count, many) => `${count} ${many ? 'need' : 'needs'} a newer version of the app`,
-  unsound: (count, many) => `${count} ${many ? 'hold' : 'holds'} something that cannot be`,
-  damaged: (count, many) => `${count} ${many ? 'are' : 'is'} damaged`,
-  differs: (count, many) => `${count} ${many ? 'differ' : 'differs'} from the one in this log`,
-  removed: (count, many) => `${count} ${many ? 'were' : 'was'} set aside by hand`,
+  newer: (count, many) => words.aNewerVersionOfTheApp(count, many ? words.need : words.needs),
+  unsound: (count, many) => words.somethingThatCannotBe(count, many ? words.hold : words.holds),
+  damaged: (count, many) => words.damaged(count, many ? words.are : words.is),
+  differs: (count, many) => words.fromTheOneInThisLog(count, many ? words.differ : words.differs),
+  removed: (count, many) => words.setAsideByHand(count, many ? words.were : words.was),
 }
 
 function Group({ why, held }: { readonly why: AsideReason; readonly held: readonly AsideEntry[] }) {
@@ -21,14 +22,13 @@ function Group({ why, held }: { readonly why: AsideReason; readonly held: readon
   const tell = useNotice()
   const putBack = (text: string) =>
     void ledger.takeBack([text]).then(
-      (merge) =>
-        tell(merge.added.length + merge.known > 0 ? 'Put back into the log.' : 'It still cannot be counted.'),
-      () => tell('It could not be put back. Try again.'),
+      (merge) => tell(merge.added.length + merge.known > 0 ? words.putBackIntoTheLog : words.itStillCannotBe),
+      () => tell(words.itCouldNotBe),
     )
   const forget = (one: AsideEntry) =>
     void ledger.forget(one.text).then(
-      () => tell('Deleted.', { label: 'Undo', run: () => void ledger.merge([], [one]) }),
-      () => tell('It could not be deleted. Try again.'),
+      () => tell(words.deleted, { label: words.undo, run: () => void ledger.merge([], [one]) }),
+      () => tell(words.itCouldNotBeDeleted),
     )
   return (
     <div className="mt-3 first:mt-0">
@@ -47,18 +47,18 @@ function Group({ why, held }: { readonly why: AsideReason; readonly held: readon
               <div className="flex shrink-0 gap-3">
                 {why !== 'damaged' && (
                   <Button look="link" onClick={() => putBack(text)}>
-                    put back
+                    {words.putBack}
                   </Button>
                 )}
                 <Button look="link" onClick={() => forget(one)}>
-                  delete
+                  {words.delete}
                 </Button>
               </div>
             </li>
           )
         })}
       </ul>
-      {held.length > SHOWN && <p className="mt-1 text-sm text-steel">And {held.length - SHOWN} more.</p>}
+      {held.length > SHOWN && <p className="mt-1 text-sm text-steel">{words.andMore(held.length - SHOWN)}</p>}
     </div>
   )
 }
@@ -69,10 +69,7 @@ export function Aside() {
   if (aside.length === 0) return null
   const reasons = (Object.keys(WHY) as AsideReason[]).filter((why) => aside.some((held) => held.why === why))
   return (
-    <Section
-      title="Kept aside"
-      note="These came from a backup or were set aside. They do not count, and every backup carries them along."
-    >
+    <Section title={words.keptAside} note={words.theseCameFromABackup}>
       {reasons.map((why) => (
         <Group key={why} why={why} held={aside.filter((held) => held.why === why)} />
       ))}

@@ -5,6 +5,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { sayCount } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
 import { useBackupIn } from './use-backup-in.ts'
+import { words } from '../../words/stations/files/bring-in.ts'
 
 /** Files of the log in. */
 export function BringIn() {
@@ -16,12 +17,9 @@ export function BringIn() {
     if (undoneHere && (await restore(undoneHere))) done()
   })
   return (
-    <Section
-      title="Bring in a backup"
-      note="Or one bike’s record. Adds what the file holds and this log does not. Nothing here is changed or removed."
-    >
+    <Section title={words.bringInABackup} note={words.orOneBikesRecord}>
       <Button disabled={progress !== undefined} onClick={() => picker.current?.click()}>
-        Choose a backup
+        {words.chooseABackup}
       </Button>
       <input
         ref={picker}
@@ -29,7 +27,7 @@ export function BringIn() {
         accept=".json,application/json"
         className="sr-only"
         tabIndex={-1}
-        aria-label="Backup file"
+        aria-label={words.backupFile}
         onChange={(event) => {
           const file = event.target.files?.[0]
           if (file) void take(file)
@@ -45,14 +43,14 @@ export function BringIn() {
             className="h-2 flex-1 accent-petrol"
             max={1}
             value={progress}
-            aria-label="Reading the backup"
+            aria-label={words.readingTheBackup}
           />
-          <Button onClick={cancel}>Cancel</Button>
+          <Button onClick={cancel}>{words.cancel}</Button>
         </div>
       )}
       {undoneHere && (
         <Button className="mt-2" disabled={busy} onClick={bringBack}>
-          Restore {sayCount(undoneHere.length, 'entry', 'entries')}
+          {words.restore(sayCount(undoneHere.length, 'entry', 'entries'))}
         </Button>
       )}
     </Section>

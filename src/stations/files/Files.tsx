@@ -21,6 +21,7 @@ import { KeptSafe } from './KeptSafe.tsx'
 import { DataOut } from './out/DataOut.tsx'
 import { RecordOut } from './out/RecordOut.tsx'
 import { WhoWrites } from './WhoWrites.tsx'
+import { words } from '../../words/stations/files/files.ts'
 
 const NotesIn = lazy(() => import('./notes/NotesIn.tsx'))
 
@@ -49,7 +50,7 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
   const [typed, setTyped] = useState('')
   const [fault, setFault] = useState<string>()
   const [clear, busy] = useOnce(async () => {
-    if (typed.trim().toLowerCase() !== 'wipe') return setFault('Type the word wipe to go on.')
+    if (typed.trim().toLowerCase() !== 'wipe') return setFault(words.typeTheWordWipe)
     await ledger.wipe()
     setTyped('')
     onClose()
@@ -58,8 +59,8 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
     <Sheet
       open={open}
       onClose={onClose}
-      title="Wipe this log?"
-      note={`${sayCount(entries.length, 'entry', 'entries')} will be deleted from this browser. This cannot be undone; a backup brings them back.`}
+      title={words.wipeThisLog}
+      note={words.willBeDeletedFromThisBrowser(sayCount(entries.length, 'entry', 'entries'))}
     >
       <form
         onSubmit={(event) => {
@@ -69,13 +70,13 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
         className="flex flex-col gap-4"
       >
         <TextField
-          label="Type wipe to go on"
+          label={words.typeWipeToGo}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           fault={fault}
         />
         <Button look="harm" type="submit" disabled={busy} className="self-start">
-          Wipe the log
+          {words.wipeTheLog}
         </Button>
       </form>
     </Sheet>
@@ -84,12 +85,9 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
 
 function NotesSection() {
   return (
-    <Section
-      title="Notes from a spreadsheet"
-      note="Readings, distances, parts, washes or prices that you kept in a table: paste them, or drop the file."
-    >
+    <Section title={words.notesFromASpreadsheet} note={words.readingsDistancesPartsWashes}>
       <Link to={OPENS.notesIn} className={buttonLook('plain')}>
-        Bring in notes
+        {words.bringInNotes}
       </Link>
     </Section>
   )
@@ -103,22 +101,19 @@ function DemoSection() {
     await ledger.merge(entries, [], pictures)
   })
   return (
-    <Section
-      title="The demo garage"
-      note="Five made-up bikes of a made-up town, two years of them. It is kept apart and never touches your records."
-    >
+    <Section title={words.theDemoGarage} note={words.fiveMadeUpBikes}>
       {world === 'demo' ? (
         <div className="flex flex-wrap gap-3">
           <Button disabled={busy} onClick={restart}>
-            {busy ? 'Writing it…' : 'Restart the demo'}
+            {busy ? words.writingIt : words.restartTheDemo}
           </Button>
           <a href="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
-            Leave the demo
+            {words.leaveTheDemo}
           </a>
         </div>
       ) : (
         <a href="/demo/" className="inline-flex min-h-11 items-center underline underline-offset-4">
-          Open the demo
+          {words.openTheDemo}
         </a>
       )}
     </Section>
@@ -134,14 +129,14 @@ function Log() {
   return (
     <div className="flex flex-col gap-8">
       <Answer
-        detail={`${sayUnsaved(unsaved, lastBackup, now)} A backup is one open JSON file: keep it elsewhere, or take it to another device and merge the two.`}
+        detail={words.aBackupIsOne(sayUnsaved(unsaved, lastBackup, now))}
         action={
           <Button look="next" disabled={busy} onClick={save}>
-            Save a backup
+            {words.saveABackup}
           </Button>
         }
       >
-        Your log: {sayCount(entries.length, 'entry', 'entries')}.
+        {words.yourLog(sayCount(entries.length, 'entry', 'entries'))}
       </Answer>
       <p role="status" className="empty:hidden">
         {said}
@@ -155,9 +150,9 @@ function Log() {
         <WhoWrites />
         <Aside />
         <DemoSection />
-        <Section title="Wipe" note="Empties this log in this browser. Save a backup first.">
+        <Section title={words.wipe} note={words.emptiesThisLogInThisBrowser}>
           <Button look="harm" disabled={entries.length === 0} onClick={() => setWiping(true)}>
-            Wipe the log
+            {words.wipeTheLog}
           </Button>
         </Section>
       </div>
@@ -171,7 +166,7 @@ export default function Files() {
   const [search] = useSearchParams()
   if (search.has('notes'))
     return (
-      <Suspense fallback={<Answer>Opening…</Answer>}>
+      <Suspense fallback={<Answer>{words.opening}</Answer>}>
         <NotesIn />
       </Suspense>
     )

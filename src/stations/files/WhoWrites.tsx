@@ -5,6 +5,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { useOnce } from '../../ui/use-once.ts'
+import { words } from '../../words/stations/files/who-writes.ts'
 
 /** The name of whoever works on this device. */
 export function WhoWrites() {
@@ -15,17 +16,10 @@ export function WhoWrites() {
     const name = (typed ?? who ?? '').trim()
     await give(name)
     setTyped(undefined)
-    setSaid(
-      name === ''
-        ? 'What is written here no longer carries a name.'
-        : `What is written here carries the name ${name}.`,
-    )
+    setSaid(name === '' ? words.whatIsWrittenHere : words.whatIsWrittenHereCarries(name))
   })
   return (
-    <Section
-      title="Who works here"
-      note="Where several people share a log: a name for this device. It stands on what is written here from now on. You can leave it empty."
-    >
+    <Section title={words.whoWorksHere} note={words.whereSeveralPeopleShare}>
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
@@ -34,14 +28,14 @@ export function WhoWrites() {
         }}
       >
         <TextField
-          label="Your name"
+          label={words.yourName}
           className="w-56"
           maxLength={BOUNDS.whoLetters}
           value={typed ?? who ?? ''}
           onChange={({ target }) => setTyped(target.value)}
         />
         <Button type="submit" disabled={busy}>
-          Save the name
+          {words.saveTheName}
         </Button>
       </form>
       <p role="status" className="mt-2 text-sm text-steel empty:hidden">

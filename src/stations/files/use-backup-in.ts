@@ -5,6 +5,7 @@ import { BackupFileError, type BackupContents } from '../../formats/backup-conte
 import { useOpenLog } from '../../session/log-context.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { readBackupFile, type BackupReading } from '../../workers/read-backup.ts'
+import { words } from '../../words/stations/files/use-backup-in.ts'
 
 /** How it stands with a backup that is brought in. */
 export interface BackupIn {
@@ -23,12 +24,10 @@ export function sayMerge(file: string, contents: BackupContents, merge: Merge): 
   const beside = contents.aside.length + merge.differing.length
   return [
     contents.remark,
-    `${entries(merge.added.length)} came in new from ${file}; ${sayCount(merge.known, 'was', 'were')} here already.`,
-    merge.ahead.size > 0 &&
-      `${entries(merge.ahead.size)} were written by a clock that runs ahead; they now count as written today.`,
-    beside > 0 && `${entries(beside)} could not be counted and are kept aside, below.`,
-    merge.undoneHere.length > 0 &&
-      `${entries(merge.undoneHere.length)} in the file were undone or taken out here, and stay so.`,
+    words.cameInNewFromHere(entries(merge.added.length), file, sayCount(merge.known, 'was', 'were')),
+    merge.ahead.size > 0 && words.wereWrittenByAClock(entries(merge.ahead.size)),
+    beside > 0 && words.couldNotBeCounted(entries(beside)),
+    merge.undoneHere.length > 0 && words.inTheFileWere(entries(merge.undoneHere.length)),
   ]
     .filter(Boolean)
     .join(' ')
@@ -40,13 +39,13 @@ export function useBackupIn() {
   const [state, setState] = useState<BackupIn>({})
   const reading = useRef<BackupReading>(undefined)
   const take = async (file: File) => {
-    setState({ said: `Reading ${file.name}…`, progress: 0 })
-    const held = readBackupFile(file, (progress) => setState({ said: `Reading ${file.name}…`, progress }))
+    setState({ said: words.reading(file.name), progress: 0 })
+    const held = readBackupFile(file, (progress) => setState({ said: words.reading(file.name), progress }))
     reading.current = held
     try {
       const contents = await held.result
-      if (contents === 'cancelled') return setState({ said: 'Cancelled. Nothing was changed.' })
-      setState({ said: `Adding what is new in ${file.name}…` })
+      if (contents === 'cancelled') return setState({ said: words.cancelledNothingWasChanged })
+      setState({ said: words.addingWhatIsNew(file.name) })
       const merge = await ledger.merge(contents.entries, contents.aside, contents.pictures)
       setState({
         said: sayMerge(file.name, contents, merge),
@@ -56,8 +55,8 @@ export function useBackupIn() {
       const why =
         error instanceof BackupFileError || (error instanceof Error && error.name === 'WorkerError')
           ? error.message
-          : 'The browser could not read or store the file; try again.'
-      setState({ said: `${why} Nothing was changed.`, fault: true })
+          : words.theBrowserCouldNot
+      setState({ said: words.nothingWasChanged(why), fault: true })
     }
   }
   return { state, take, cancel: () => reading.current?.cancel(), done: () => setState({}) }

@@ -9,6 +9,7 @@ import { sayChance, sayCount, sayFigure } from '../../words/numbers.ts'
 import { measuringGear } from './Guide.tsx'
 import { sayResultShort } from '../../words/reading.ts'
 import { useToolNames } from './use-tool-names.ts'
+import { words } from '../../words/stations/gauge/evidence.ts'
 
 /** What was read at each place of the last look: one figure where there is one, else the gauge's answers. */
 function placesOf({ look }: ChainReport): ReadPlace[] {
@@ -34,7 +35,7 @@ function placesOf({ look }: ChainReport): ReadPlace[] {
 function Chances({ answer }: { readonly answer: WearAnswer }) {
   return (
     <p className="mt-1 text-sm text-steel">
-      Elongation in %. Past{' '}
+      {words.elongationInPast}{' '}
       {[0.5, 0.75, 1].map((mark, i) => {
         const p = answer.now.pAbove[mark === 1 ? '1.0' : String(mark)] ?? 0
         return (
@@ -86,12 +87,12 @@ export function Evidence({ report, chain, answer }: Props) {
             {curves.length > 1 && (
               <ul
                 className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-sm text-steel"
-                aria-label="What each alone says"
+                aria-label={words.whatEachAloneSays}
               >
                 {voices.map(({ tool, mean, count }, i) => (
                   <li key={tool} className="flex items-center gap-2">
                     <DashSample index={i} />
-                    {nameOf(tool)} alone: about {sayFigure(mean)}, {sayCount(count, 'reading')}
+                    {words.aloneAbout(nameOf(tool), sayFigure(mean), sayCount(count, 'reading'))}
                   </li>
                 ))}
               </ul>
@@ -99,9 +100,7 @@ export function Evidence({ report, chain, answer }: Props) {
           </>
         ) : (
           <p className="text-steel">
-            {chain.lastReadingAt === undefined
-              ? 'What your readings say together is drawn here, with the limits. Three places on the chain are better than one, and two instruments better than one read often.'
-              : 'Working it out…'}
+            {chain.lastReadingAt === undefined ? words.whatYourReadingsSay : words.workingItOut}
           </p>
         )}
       </div>

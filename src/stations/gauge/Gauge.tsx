@@ -28,6 +28,7 @@ import { ReadingList } from './ReadingList.tsx'
 import { TakeReading } from './TakeReading.tsx'
 import { Tools } from './Tools.tsx'
 import { useToolNames } from './use-tool-names.ts'
+import { words } from '../../words/stations/gauge/gauge.ts'
 
 interface Wanted {
   readonly tool: string
@@ -54,10 +55,16 @@ function Head({ judged, chain, conflict, onTake }: HeadProps) {
     return (
       <Answer
         word="unsure"
-        detail={`${CAUSE_WORDS[conflict.cause]} Together they make ${sayPercent(answer.now.mean)}, probably ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}. ${saySettle(conflict)}`}
+        detail={words.togetherTheyMakeProbably(
+          CAUSE_WORDS[conflict.cause],
+          sayPercent(answer.now.mean),
+          sayFigure(answer.now.p05),
+          sayFigure(answer.now.p95),
+          saySettle(conflict),
+        )}
         action={
           <Button look="next" onClick={() => onTake({ tool: settle, instrument: settle })}>
-            Take it with the {SHORT_INSTRUMENT[settle]}
+            {words.takeItWithThe(SHORT_INSTRUMENT[settle])}
           </Button>
         }
       >
@@ -71,14 +78,14 @@ function Head({ judged, chain, conflict, onTake }: HeadProps) {
       detail={
         fault ?? (
           <>
-            {!fresh && measured && answer && 'Being updated with what was added. '}
+            {!fresh && measured && answer && words.beingUpdatedWithWhat}
             {conflict &&
               (conflict.settled ? saySettled(conflict, nameOf) : sayDisagreement(conflict, nameOf))}{' '}
             {verdictGrounds(report, chain, answer)}{' '}
             {measured &&
               verdict &&
               (verdict.action === 'answer-first'
-                ? 'A second reading settles it too.'
+                ? words.aSecondReadingSettles
                 : sayNextLook(verdict, units, now))}
           </>
         )
@@ -86,11 +93,11 @@ function Head({ judged, chain, conflict, onTake }: HeadProps) {
       action={
         verdict?.action === 'answer-first' ? (
           <Button look="next" onClick={() => goTo('odd')}>
-            Answer it
+            {words.answerIt}
           </Button>
         ) : (
           <Button look="next" onClick={() => onTake()}>
-            Take a reading
+            {words.takeAReading}
           </Button>
         )
       }
@@ -150,7 +157,7 @@ export default function Gauge() {
         </div>
       </div>
       {answer && <HowWorkedOut chain={chain.part.entry.part} />}
-      <Section title="The limit" className="border-t border-hairline pt-6">
+      <Section title={words.theLimit} className="border-t border-hairline pt-6">
         <LimitChoice report={report} />
       </Section>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">

@@ -2,6 +2,7 @@ import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { PLACES } from './take-form.ts'
+import { words } from '../../words/stations/gauge/guide.ts'
 
 /** Ring and cog that hold the chain tight while it is measured: the big ones. */
 export function measuringGear(report: BikeReport): { ring: number; cog: number } {
@@ -29,19 +30,17 @@ export function Guide({ report, links, read, place }: Props) {
     <div className="border-l-4 border-petrol pl-4">
       <p className="font-semibold">
         {read.length < PLACES
-          ? `Place ${read.length + 1} of ${PLACES}`
-          : `${sayCount(read.length, 'place')} read: that is enough, more does no harm`}
+          ? words.placeOf(read.length + 1, PLACES)
+          : words.readThatIsEnough(sayCount(read.length, 'place'))}
       </p>
       <ol className="mt-1 list-decimal pl-5 text-[0.95rem] text-steel">
-        <li>
-          Big ring and big cog: {ring} and {cog}. On the small ones the chain hangs slack and reads short.
-        </li>
+        <li>{words.bigRingAndBig(ring, cog)}</li>
         <li>
           {read.length === 0
-            ? `From the joining link at the ring’s lower edge, turn the cranks ${turns} turns: link ${place ?? '…'}.`
-            : `From link ${from}, turn the cranks ${turns} turns on: link ${place ?? '…'}.`}
+            ? words.fromTheJoiningLink(turns, place ?? '…')
+            : words.fromLinkTurnTheCranks(from, turns, place ?? '…')}
         </li>
-        <li>Hold the cranks back against the brake, so that the run is tight. Stay off the joining link.</li>
+        <li>{words.holdTheCranksBack}</li>
       </ol>
     </div>
   )

@@ -10,6 +10,7 @@ import { pegsOf } from '../../ui/charts/pegs.ts'
 import { plannedAlong } from '../../ui/charts/planned.ts'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
+import { words } from '../../words/stations/gauge/history.ts'
 
 type Axis = 'km' | 'wear-km'
 
@@ -78,11 +79,11 @@ export function History({ report, chain, answer }: Props) {
   const isAnyStruck = chains.some(({ pegs }) => pegs.some(({ slip }) => slip !== undefined))
   if (chain.readings.length === 0 && others.length === 0) return null
   return (
-    <Section title="Every reading so far" note="Each with its 90 % interval, not just a dot.">
+    <Section title={words.everyReadingSoFar} note={words.eachWithIts90}>
       <HistoryChart chains={chains} limit={report.limit} axis={axis} way={way} />
       <div className="mt-3 flex flex-wrap items-center gap-x-6 gap-y-2">
         <Choice<Axis>
-          legend="Against"
+          legend={words.against}
           hideLegend
           value={axis}
           onPick={setAxis}
@@ -99,15 +100,19 @@ export function History({ report, chain, answer }: Props) {
               checked={compared.has(part.entry.part)}
               onChange={() => toggle(part.entry.part)}
             />
-            compare with {part.entry.name}
+            {words.compareWith(part.entry.name)}
           </label>
         ))}
       </div>
       <p className="mt-1 text-sm text-steel">
         {chains.length > 1 &&
-          `In this order: ${chains.map(({ name }, i) => `${name} ${['rings', 'squares', 'diamonds'][i % 3]}`).join(', ')}. `}
-        A faint bar is a yes-or-no gauge, open on the side it cannot see.
-        {isAnyStruck && ' A mark struck through was probably misread, and hardly counts.'}
+          words.inThisOrder(
+            chains
+              .map(({ name }, i) => `${name} ${[words.rings, words.squares, words.diamonds][i % 3]}`)
+              .join(', '),
+          )}
+        {words.aFaintBarIsAYes}
+        {isAnyStruck && words.aMarkStruckThrough}
       </p>
     </Section>
   )

@@ -12,12 +12,13 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { keepUnits, sayLimit } from '../../words/numbers.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
+import { words } from '../../words/stations/gauge/limit-choice.ts'
 
 const SCHOOLS: readonly School[] = ['early', 'usual', 'late']
 
 const ownSchema = object({
-  percent: neededNumber({ unit: '%', ask: 'A limit lies between 0.1 and 2 %.', least: 0.1, most: 2 }),
-  reason: neededText('Give a reason: the next mechanic will want to know.', BOUNDS.noteLetters),
+  percent: neededNumber({ unit: '%', ask: words.aLimitLiesBetween, least: 0.1, most: 2 }),
+  reason: neededText(words.giveAReasonTheNext, BOUNDS.noteLetters),
 })
 
 function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly onDone: () => void }) {
@@ -28,7 +29,7 @@ function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly on
     { percent: report.limit.percent, reason: report.bike.limit?.reason ?? '' },
     async ({ percent, reason }) => {
       const draft = { kind: 'limit', at: now, bike, school: report.limit.school, percent, reason } as const
-      if (await record([draft], `${name} now goes by ${sayLimit(percent)} %.`)) onDone()
+      if (await record([draft], words.nowGoesBy(name, sayLimit(percent)))) onDone()
     },
   )
   const { errors } = form.formState
@@ -41,15 +42,15 @@ function OwnLimit({ report, onDone }: { readonly report: BikeReport; readonly on
       <StepperField
         control={form.control}
         name="percent"
-        label="Limit, %"
+        label={words.limit}
         step={0.05}
         min={0.1}
         max={2}
         digits={2}
       />
-      <TextField label="Because" fault={errors.reason?.message} {...form.register('reason')} />
+      <TextField label={words.because} fault={errors.reason?.message} {...form.register('reason')} />
       <Button type="submit" disabled={saving}>
-        Set it
+        {words.setIt}
       </Button>
     </form>
   )
@@ -72,14 +73,14 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
     if (choice !== 'own')
       await record(
         [{ kind: 'limit', at: now, bike: entry.bike, school: choice }],
-        `${entry.name} now goes by the ${choice} limit.`,
+        words.nowGoesByTheLimit(entry.name, choice),
       )
   })
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-center gap-x-8 gap-y-3">
         <Choice<School | 'own'>
-          legend="Which limit to go by"
+          legend={words.whichLimitToGo}
           hideLegend
           value={own || isOwn ? 'own' : report.limit.school}
           onPick={pick}
@@ -88,13 +89,14 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
               value: school,
               label: `${school} ${sayLimit(limitFor(drivetrain, school).percent)} %`,
             })),
-            { value: 'own' as const, label: isOwn ? `my own ${sayLimit(report.limit.percent)} %` : 'my own' },
+            {
+              value: 'own' as const,
+              label: isOwn ? words.myOwn(sayLimit(report.limit.percent)) : words.myOwn2,
+            },
           ]}
         />
         <p className="max-w-[34rem] text-[0.95rem] text-steel">
-          {keepUnits(
-            `${sayLimit(report.limit.percent)} %: ${report.limit.reason}. The maker’s own limit comes first where there is one.`,
-          )}
+          {keepUnits(words.theMakersOwnLimit(sayLimit(report.limit.percent), report.limit.reason))}
         </p>
       </div>
       {(own || isOwn) && (

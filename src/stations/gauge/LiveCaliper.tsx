@@ -1,15 +1,16 @@
 import { useEffect, useEffectEvent, useState } from 'react'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
+import { words } from '../../words/stations/gauge/live-caliper.ts'
 
 type Link = 'off' | 'connecting' | 'on' | 'lost' | 'unreachable'
 
 const SAID: Readonly<Record<Link, string>> = {
-  off: 'Not connected.',
-  connecting: 'Connecting…',
-  on: 'Connected: press the button on the caliper, inside first, then outside.',
-  lost: 'Connection lost. What came is kept; trying again…',
-  unreachable: 'The caliper cannot be reached: it needs the Jolt Mile server. Trying again…',
+  off: words.notConnected,
+  connecting: words.connecting,
+  on: words.connectedPressTheButton,
+  lost: words.connectionLostWhatCame,
+  unreachable: words.theCaliperCannotBe,
 }
 
 interface Sent {
@@ -71,7 +72,7 @@ function StandIn() {
   const [batteryLow, setBatteryLow] = useState(false)
   const [fault, setFault] = useState('')
   const settle = async (change: Record<string, number | boolean>) =>
-    setFault((await post('settings', change)) ? '' : 'The stand-in does not answer. Is the server running?')
+    setFault((await post('settings', change)) ? '' : words.theStandInDoes)
   const number = (
     label: string,
     name: string,
@@ -97,15 +98,13 @@ function StandIn() {
   return (
     <details className="mt-3 text-sm">
       <summary className="inline-block min-h-6 cursor-pointer underline underline-offset-4">
-        the stand-in for a caliper
+        {words.theStandInForACaliper}
       </summary>
-      <p className="mt-2 text-steel">
-        No caliper at hand? This one ships with the server. It holds a chain of your making.
-      </p>
+      <p className="mt-2 text-steel">{words.noCaliperAtHand}</p>
       <div className="mt-3 grid grid-cols-3 gap-3 max-sm:grid-cols-1">
-        {number('Chain in its jaws, %', 'elongation', elongation, setElongation, 0.05, 2, 2)}
-        {number('Noise, mm', 'noiseMm', noiseMm, setNoise, 0.01, 1, 2)}
-        {number('Drops out after', 'dropAfter', dropAfter, setDropAfter, 1, 100, 0)}
+        {number(words.chainInItsJaws, 'elongation', elongation, setElongation, 0.05, 2, 2)}
+        {number(words.noiseMm, 'noiseMm', noiseMm, setNoise, 0.01, 1, 2)}
+        {number(words.dropsOutAfter, 'dropAfter', dropAfter, setDropAfter, 1, 100, 0)}
       </div>
       <div className="mt-3 flex flex-wrap items-center gap-4">
         <label className="flex min-h-11 items-center gap-2">
@@ -118,16 +117,10 @@ function StandIn() {
               void settle({ batteryLow: event.target.checked })
             }}
           />
-          Battery low
+          {words.batteryLow}
         </label>
-        <Button
-          onClick={() =>
-            void post('press').then((ok) =>
-              setFault(ok ? '' : 'The stand-in does not answer. Is the server running?'),
-            )
-          }
-        >
-          Press its button
+        <Button onClick={() => void post('press').then((ok) => setFault(ok ? '' : words.theStandInDoes))}>
+          {words.pressItsButton}
         </Button>
       </div>
       {fault && (
@@ -147,20 +140,18 @@ export function LiveCaliper({ onLength }: { readonly onLength: (mm: number) => v
     <section aria-labelledby="live-caliper" className="border-t border-hairline pt-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h3 id="live-caliper" className="text-[0.95rem] font-semibold">
-          Caliper with a data button
+          {words.caliperWithAData}
         </h3>
-        <Button onClick={() => setWanted(!wanted)}>{wanted ? 'Disconnect' : 'Connect'}</Button>
+        <Button onClick={() => setWanted(!wanted)}>{wanted ? words.disconnect : words.connect}</Button>
       </div>
       <p
         role="status"
         className={`mt-2 text-sm ${link === 'lost' || link === 'unreachable' ? 'font-medium text-rust' : 'text-steel'}`}
       >
-        {SAID[link]} {sent && `Last: ${sent.mm.toFixed(2)} mm.`}{' '}
-        {sent?.battery === 'low' && 'Its battery is low: change it soon.'}
+        {SAID[link]} {sent && words.lastMm(sent.mm.toFixed(2))}{' '}
+        {sent?.battery === 'low' && words.itsBatteryIsLow}
       </p>
-      <p className="mt-1 text-sm text-steel">
-        A caliper that types works too: its digits and Enter are taken from anywhere on this page.
-      </p>
+      <p className="mt-1 text-sm text-steel">{words.aCaliperThatTypes}</p>
       <StandIn />
     </section>
   )

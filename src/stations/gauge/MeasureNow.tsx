@@ -31,6 +31,7 @@ import {
   type TakeDraft,
 } from './take-form.ts'
 import { TakeInputs } from './TakeInputs.tsx'
+import { words } from '../../words/stations/gauge/measure-now.ts'
 
 const DRIVETRAIN_CHOICES = (Object.keys(DRIVETRAIN_NAMES) as DrivetrainKind[]).map((value) => ({
   value,
@@ -59,7 +60,7 @@ function Verdict({
   const send = useSend()
   const navigate = useNavigate()
   const [ids] = useState(() => ({ bike: crypto.randomUUID(), chain: crypto.randomUUID() }))
-  const name = `Bike ${garage.bikes.size + 1}`
+  const name = words.bike(garage.bikes.size + 1)
   const drafts = useMemo(
     () => provisionalDrafts(measured.kind, measured.readings, { ...ids, name }, measured.at),
     [measured, ids, name],
@@ -70,10 +71,7 @@ function Verdict({
   const worth = useAnswer('next-look', made?.chain.nextLook, undefined)
   const answer = outlook.fresh ? onBike(outlook.answer?.chains[ids.chain]) : undefined
   const [keep, keeping] = useOnce(async () => {
-    if (
-      !(await record(drafts, `${name} is in the log with ${sayCount(measured.readings.length, 'reading')}.`))
-    )
-      return
+    if (!(await record(drafts, words.isInTheLog(name, sayCount(measured.readings.length, 'reading'))))) return
     send(bikeChosen(ids.bike))
     void navigate(STATIONS.gauge.path)
   })
@@ -84,23 +82,19 @@ function Verdict({
     <>
       <Answer
         word={verdict?.word ?? 'unsure'}
-        detail={
-          outlook.fault === undefined
-            ? verdictGrounds(report, chain, answer)
-            : 'It could not be worked out. Reload the page and try again.'
-        }
+        detail={outlook.fault === undefined ? verdictGrounds(report, chain, answer) : words.itCouldNotBe}
         action={
           <>
             <Button look="next" disabled={keeping} onClick={keep}>
-              Keep it as {name}
+              {words.keepItAs(name)}
             </Button>
             <Button look="link" onClick={onLeave}>
-              leave it
+              {words.leaveIt}
             </Button>
           </>
         }
       >
-        {answer ? verdictSentence(report, answer, verdict, units) : 'Working it out…'}
+        {answer ? verdictSentence(report, answer, verdict, units) : words.workingItOut}
       </Answer>
       <Evidence report={report} chain={chain} answer={answer} />
       {worth.answer && worth.fresh && (
@@ -158,15 +152,13 @@ export function MeasureNow() {
       {measured && kind ? (
         <Verdict measured={{ ...measured, kind }} onLeave={() => setMeasured(undefined)} onPick={another} />
       ) : (
-        <Answer detail="No bike needed: the number, and what kind of drivetrain it is. Nothing is stored unless you keep it.">
-          Measure a chain now.
-        </Answer>
+        <Answer detail={words.noBikeNeededTheNumber}>{words.measureAChainNow}</Answer>
       )}
       <form
         noValidate
         id={FORM}
         tabIndex={-1}
-        aria-label="Measure a chain"
+        aria-label={words.measureAChain}
         className="flex max-w-[40rem] flex-col gap-4"
         onSubmit={(event) => {
           event.preventDefault()
@@ -175,7 +167,7 @@ export function MeasureNow() {
         }}
       >
         <Choice
-          legend="With"
+          legend={words.with}
           value={instrument}
           onPick={(next) => pick(next)}
           options={INSTRUMENT_ORDER.map((value) => ({ value, label: SHORT_INSTRUMENT[value] }))}
@@ -183,18 +175,15 @@ export function MeasureNow() {
         <p className="text-sm text-steel">{HOW[instrument]}</p>
         <TakeInputs form={form} units={units} />
         <Choice
-          legend="Drivetrain: its limit depends on it"
+          legend={words.drivetrainItsLimitDepends}
           value={kind}
           onPick={setKind}
-          fault={asked && !kind ? 'Pick the kind of drivetrain.' : undefined}
+          fault={asked && !kind ? words.pickTheKindOfDrivetrain : undefined}
           options={DRIVETRAIN_CHOICES}
         />
-        <p className="text-sm text-steel">
-          Measure on a tight run: big ring, big cog. Power off and battery out on an electric bike. Keep
-          fingers and loose sleeves out of a turning cassette.
-        </p>
+        <p className="text-sm text-steel">{words.measureOnATight}</p>
         <Button look={measured && kind ? 'plain' : 'next'} type="submit" className="self-start">
-          {measured && kind ? 'Add this reading' : 'Show the answer'}
+          {measured && kind ? words.addThisReading : words.showTheAnswer}
         </Button>
       </form>
     </div>

@@ -11,6 +11,7 @@ import { dayOf } from '../../words/day.ts'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { OPENS } from '../../words/places.ts'
 import { sayDay } from '../../words/numbers.ts'
+import { words } from '../../words/stations/gauge/missing-swap.ts'
 
 interface Props {
   readonly chain: ChainReport
@@ -41,21 +42,21 @@ export function MissingSwap({ chain, before, look }: Props) {
       const at =
         [midnightOf(day), new Date(Date.parse(before) + 60_000).toISOString()].sort().at(-1) ?? before
       const drafts = missingSwap(garage, part, at, crypto.randomUUID())
-      if (!drafts) return setError('day', { message: `${name} came onto its bike after that day.` })
-      return record(drafts, `${name} came off; what was measured since belongs to the fresh chain.`)
+      if (!drafts) return setError('day', { message: words.cameOntoItsBike(name) })
+      return record(drafts, words.cameOffWhatWas(name))
     },
   )
   // In rotation the chain came back onto its bike after the look before: there is no one day to write.
   if (!missingSwap(garage, part, look, 'fresh'))
     return (
       <Link to={OPENS.fitChain} className="underline underline-offset-4">
-        Log the swap
+        {words.logTheSwap}
       </Link>
     )
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-2">
       <TextField
-        label="Fitted on, about"
+        label={words.fittedOnAbout}
         type="date"
         min={earliest}
         max={latest}
@@ -63,7 +64,7 @@ export function MissingSwap({ chain, before, look }: Props) {
         {...form.register('day')}
       />
       <Button type="submit" disabled={saving}>
-        Log the swap
+        {words.logTheSwap}
       </Button>
     </form>
   )

@@ -2,12 +2,13 @@ import type { Candidate, NextReadingAnswer } from '../../core/measure/next-readi
 import { Section } from '../../ui/parts/Section.tsx'
 import { sayFigure } from '../../words/numbers.ts'
 import { useToolNames } from './use-tool-names.ts'
+import { words } from '../../words/stations/gauge/next-worth.ts'
 
 /** A small chance as odds: "1 in 60". */
 function sayOdds(p: number): string {
-  if (p < 0.002) return 'under 1 in 500'
+  if (p < 0.002) return words.under1In500
   const n = 1 / p
-  return `1 in ${n >= 20 ? Math.round(n / 5) * 5 : n >= 4 ? Math.round(n) : n.toFixed(1)}`
+  return words.n1In(n >= 20 ? Math.round(n / 5) * 5 : n >= 4 ? Math.round(n) : n.toFixed(1))
 }
 
 interface Props {
@@ -25,12 +26,14 @@ export function NextWorth({ answer, onPick }: Props) {
   )
   return (
     <Section
-      title="What another reading would tell you"
-      note={`The chance that the verdict is wrong is ${sayOdds(wrongNow)} now; the chain is known to ±${sayFigure(halfNow)}.${
+      title={words.whatAnotherReadingWould}
+      note={words.theChanceThatTheVerdict(
+        sayOdds(wrongNow),
+        sayFigure(halfNow),
         narrowest.candidate && narrowest.half < halfNow - 0.005
-          ? ` Another reading with the ${nameOf(narrowest.candidate.tool)} would narrow that most, to ±${sayFigure(narrowest.half)}.`
-          : ' Another reading would hardly narrow that.'
-      }`}
+          ? words.anotherReadingWithTheWould(nameOf(narrowest.candidate.tool), sayFigure(narrowest.half))
+          : words.anotherReadingWouldHardly,
+      )}
     >
       <ul className="border-b border-hairline">
         {values.map(({ candidate, wrong, half }) => (
@@ -55,10 +58,7 @@ export function NextWorth({ answer, onPick }: Props) {
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-sm text-steel">
-        Wrong verdict after it, and how closely the chain is then known, on average over what it could say.
-        Tap one to take it.
-      </p>
+      <p className="mt-2 text-sm text-steel">{words.wrongVerdictAfterItAndHow}</p>
     </Section>
   )
 }

@@ -5,8 +5,9 @@ import { SelectField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { saveBytes } from '../../ui/save-file.ts'
+import { words } from '../../words/stations/gauge/print-strip.ts'
 
-const PAPERS: Readonly<Record<Paper, string>> = { a4: 'A4', letter: 'Letter' }
+const PAPERS: Readonly<Record<Paper, string>> = { a4: 'A4', letter: words.letter }
 
 /** The printed strip with its vernier, and a tooth card, as a sheet at true scale. */
 export function PrintStrip() {
@@ -14,26 +15,21 @@ export function PrintStrip() {
   const [teeth, setTeeth] = useState(15)
   const [said, setSaid] = useState('')
   const save = async () => {
-    setSaid('Drawing the sheet…')
+    setSaid(words.drawingTheSheet)
     try {
       const { printedSheet } = await import('../../formats/printed-sheet.ts')
       saveBytes(`jolt-mile-strip-${paper}.pdf`, await printedSheet(paper, teeth), 'application/pdf')
-      setSaid(
-        'Saved. Print it at 100 %, measure the check bar, and name it among your tools with what the bar measures.',
-      )
+      setSaid(words.savedPrintItAt100)
     } catch (error) {
-      setSaid(error instanceof RangeError ? error.message : 'The sheet could not be drawn. Try again.')
+      setSaid(error instanceof RangeError ? error.message : words.theSheetCouldNot)
     }
   }
   return (
-    <Section
-      title="Print a strip and a tooth card"
-      note="A paper strip over 20 pitches, read with its vernier to 0.1 mm, is as good as many gauges."
-    >
+    <Section title={words.printAStripAndATooth} note={words.aPaperStripOver}>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-        <SelectField label="Paper" options={PAPERS} value={paper} onPick={setPaper} />
+        <SelectField label={words.paper} options={PAPERS} value={paper} onPick={setPaper} />
         <Stepper
-          label="Card for a sprocket of, teeth"
+          label={words.cardForASprocket}
           value={teeth}
           step={1}
           min={9}
@@ -43,7 +39,7 @@ export function PrintStrip() {
         />
       </div>
       <Button className="mt-3" onClick={() => void save()}>
-        Save the sheet as PDF
+        {words.saveTheSheetAs}
       </Button>
       <p role="status" className="mt-2 text-sm text-steel empty:hidden">
         {said}

@@ -13,6 +13,7 @@ import { sayDay, sayKm } from '../../words/numbers.ts'
 import { sayAsRead, sayMeaning } from '../../words/reading.ts'
 import { SlipRemark } from '../../ui/parts/SlipRemark.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
+import { words } from '../../words/stations/gauge/reading-list.ts'
 
 interface RowProps {
   readonly state: ReadingState
@@ -32,7 +33,7 @@ function Row({ state, chain, slip }: RowProps) {
   const toggle = useInTurn(() =>
     record(
       [{ kind: 'reading-use', at: now, target: entry.id, counts: !used }],
-      used ? 'Reading left out.' : 'Reading counted again.',
+      used ? words.readingLeftOut : words.readingCountedAgain,
     ),
   )
   return (
@@ -43,19 +44,19 @@ function Row({ state, chain, slip }: RowProps) {
           checked={used}
           onChange={toggle}
           className="size-5 accent-petrol"
-          aria-label={`${name}, ${read}: counts`}
+          aria-label={words.counts(name, read)}
         />
         <span className={used ? 'font-semibold' : 'line-through'}>{name}</span>
         <span className="max-sm:order-last max-sm:col-span-2 max-sm:col-start-2 max-sm:text-sm">
           {read}
-          {entry.reading.slack ? ', slack' : ''}
+          {entry.reading.slack ? words.slack : ''}
           <SlipRemark chance={slip} />
         </span>
         <span className="text-sm text-steel max-sm:hidden">
-          {entry.linksFromJoint === undefined ? '' : `link ${entry.linksFromJoint}`}
+          {entry.linksFromJoint === undefined ? '' : words.link(entry.linksFromJoint)}
         </span>
         <span className="text-right whitespace-nowrap">
-          {used ? meaning.value : 'left out'}{' '}
+          {used ? meaning.value : words.leftOut}{' '}
           <span className="block text-sm whitespace-normal text-steel">{used ? meaning.spread : ''}</span>
         </span>
       </label>
@@ -77,8 +78,8 @@ export function ReadingList({ chain, answer }: { readonly chain: ChainReport; re
     return [...byDay]
   }, [chain.readings])
   return (
-    <Section title="Readings" {...(days.length > 0 && { note: 'Tick the readings to count.' })}>
-      {days.length === 0 && <p className="text-steel">None yet.</p>}
+    <Section title={words.readings} {...(days.length > 0 && { note: words.tickTheReadingsToCount })}>
+      {days.length === 0 && <p className="text-steel">{words.noneYet}</p>}
       {days.map(([day, states]) => {
         const first = states[0]
         if (!first) return null
@@ -87,7 +88,7 @@ export function ReadingList({ chain, answer }: { readonly chain: ChainReport; re
             <h3 className="flex justify-between border-b border-hairline pb-1 text-sm font-medium">
               <span>{sayDay(first.entry.at, now)}</span>
               <span className="font-mono text-xs font-normal text-steel">
-                at {sayKm(chain.story.at(first.entry.at).km, units)}
+                {words.at(sayKm(chain.story.at(first.entry.at).km, units))}
               </span>
             </h3>
             <ul className="divide-y divide-hairline/70">

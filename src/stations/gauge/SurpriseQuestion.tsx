@@ -10,6 +10,7 @@ import { useOnce } from '../../ui/use-once.ts'
 import { sayChance, sayDay } from '../../words/numbers.ts'
 import { mendFor, sayCause, sayIfSo, saySurprise } from '../../words/surprise.ts'
 import { MissingSwap } from './MissingSwap.tsx'
+import { words } from '../../words/stations/gauge/surprise-question.ts'
 
 interface Props {
   readonly chain: ChainReport
@@ -52,7 +53,7 @@ export function SurpriseQuestion({ chain, surprise, limit }: Props) {
     if (until)
       await record(
         [{ kind: 'look-answer', at: now, chain: part, until: until.at }],
-        'Noted: the reading is right, and the log is complete.',
+        words.notedTheReadingIsRight,
       )
   })
   if (!look) return null
@@ -60,7 +61,7 @@ export function SurpriseQuestion({ chain, surprise, limit }: Props) {
   return (
     <Section
       id="odd"
-      title="Not what was expected"
+      title={words.notWhatWasExpected}
       note={saySurprise(surprise, day)}
       className="border-l-4 border-ochre pl-5"
     >
@@ -84,19 +85,19 @@ export function SurpriseQuestion({ chain, surprise, limit }: Props) {
           )
         })}
         <PossibleAnswer
-          says="Or is the reading right, and the log complete?"
+          says={words.orIsTheReading}
           p={surprise.asLogged}
           ifSo={surprise.ifAsLogged}
           limit={limit}
         >
           <Button look="link" disabled={confirming} onClick={confirm}>
-            It is all right
+            {words.itIsAllRight}
           </Button>
         </PossibleAnswer>
       </ul>
       <p className="mt-2 text-sm text-steel">
-        {surprise.isLast && 'A second reading settles it too. '}Until this is answered the forecast allows for
-        each of these, and no swap is advised unless every likely answer calls for one.
+        {surprise.isLast && words.aSecondReadingSettles}
+        {words.untilThisIsAnswered}
       </p>
     </Section>
   )

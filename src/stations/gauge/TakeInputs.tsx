@@ -10,6 +10,7 @@ import type { Units } from '../../core/units/units.ts'
 import { LIFT_NAMES, PLAY_NAMES } from '../../words/names.ts'
 import { sayFigure, sayLimit } from '../../words/numbers.ts'
 import type { TakeDraft } from './take-form.ts'
+import { words } from '../../words/stations/gauge/take-inputs.ts'
 
 export type TakeForm = UseFormReturn<TakeDraft>
 
@@ -22,10 +23,10 @@ const optionsOf = <T extends string>(names: Readonly<Record<T, string>>) =>
   (Object.entries(names) as [T, string][]).map(([value, label]) => ({ value, label }))
 
 const SIDES: readonly { readonly value: LimitResult; readonly label: string }[] = [
-  { value: 'clear', label: 'does not enter' },
-  { value: 'starts', label: 'enters a little' },
-  { value: 'drops', label: 'drops in' },
-  { value: 'not-in', label: 'not in' },
+  { value: 'clear', label: words.doesNotEnter },
+  { value: 'starts', label: words.entersALittle },
+  { value: 'drops', label: words.dropsIn },
+  { value: 'not-in', label: words.notIn },
 ]
 
 const MARKS = ['0.5 0.75', '0.5 1', '0.75 1'] as const
@@ -40,7 +41,7 @@ function Sides({ form }: InputProps) {
     <>
       <InstrumentPicture instrument={instrument} result={high === 'drops' ? 'drops' : (low ?? 'clear')} />
       <Choice
-        legend="Marks on the gauge"
+        legend={words.marksOnTheGauge}
         value={`${lowMark} ${highMark}`}
         onPick={(value) => {
           const [a, b] = value.split(' ').map(Number)
@@ -56,14 +57,14 @@ function Sides({ form }: InputProps) {
         }))}
       />
       <Choice
-        legend={`The ${sayLimit(lowMark)} side`}
+        legend={words.theSide(sayLimit(lowMark))}
         value={low}
         onPick={(value) => form.setValue('low', value)}
         options={SIDES}
         fault={errors.low?.message}
       />
       <Choice
-        legend={`The ${sayLimit(highMark)} side`}
+        legend={words.theSide(sayLimit(highMark))}
         value={high}
         onPick={(value) => form.setValue('high', value)}
         options={SIDES}
@@ -89,7 +90,7 @@ function OffsetTap({ form, units, step }: InputProps & { readonly step: number }
   }
   return (
     <label className="block text-sm">
-      <span className="font-medium">Or tap where the edge of the pin lies, past a new chain’s</span>
+      <span className="font-medium">{words.orTapWhereTheEdge}</span>
       <input
         type="range"
         min={-1}
@@ -98,7 +99,7 @@ function OffsetTap({ form, units, step }: InputProps & { readonly step: number }
         value={offset}
         onChange={(event) => set(Number(event.target.value))}
         className="mt-2 h-11 w-full accent-petrol bench:h-16"
-        aria-valuetext={`${offset.toFixed(1)} mm over, ${sayFigure((100 * offset) / fresh)} %`}
+        aria-valuetext={words.mmOver(offset.toFixed(1), sayFigure((100 * offset) / fresh))}
       />
       <span className="relative block h-5 font-mono text-xs text-steel">
         {STRIP_MARKS.map((percent) => (
@@ -150,7 +151,7 @@ function Lengths({ form, units }: InputProps) {
       <InstrumentPicture instrument={instrument} />
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1 bench:grid-cols-1">
         <Stepper
-          label="Pitches"
+          label={words.pitches}
           hint={`new: ${fresh.toFixed(units === 'metric' ? 1 : 3)} ${unit}`}
           fault={errors.pitches?.message}
           value={Number(pitches)}
@@ -163,11 +164,11 @@ function Lengths({ form, units }: InputProps) {
         {instrument === 'caliper-pair' ? (
           <>
             <span className="max-sm:hidden bench:hidden" />
-            {lengthStepper('inside', 'Inside', inside, fresh - 8 * scale, 'rollers pushed apart')}
-            {lengthStepper('outside', 'Outside', outside, fresh + 7 * scale, 'rollers pushed together')}
+            {lengthStepper('inside', words.inside, inside, fresh - 8 * scale, words.rollersPushedApart)}
+            {lengthStepper('outside', words.outside, outside, fresh + 7 * scale, words.rollersPushedTogether)}
           </>
         ) : (
-          lengthStepper('length', 'Length', length, fresh, 'pin edge to the same pin edge')
+          lengthStepper('length', words.length, length, fresh, words.pinEdgeToTheSame)
         )}
       </div>
       {instrument !== 'caliper-pair' && <OffsetTap form={form} units={units} step={fine} />}
@@ -182,7 +183,7 @@ function Scale({ form }: InputProps) {
     <>
       <InstrumentPicture instrument={instrument} percent={Number.isFinite(value) ? value : 0} />
       <Stepper
-        label="On the scale, %"
+        label={words.onTheScale}
         fault={form.formState.errors.percent?.message}
         value={value}
         step={0.05}
@@ -192,7 +193,7 @@ function Scale({ form }: InputProps) {
         onStep={(next) => form.setValue('percent', next)}
       />
       <label className="block text-sm">
-        <span className="font-medium">Or drag the pointer</span>
+        <span className="font-medium">{words.orDragThePointer}</span>
         <input
           type="range"
           min={0}
@@ -201,7 +202,7 @@ function Scale({ form }: InputProps) {
           value={Number.isFinite(value) ? value : 0}
           onChange={(event) => form.setValue('percent', Number(event.target.value))}
           className="mt-2 h-11 w-full accent-petrol bench:h-16"
-          aria-valuetext={Number.isFinite(value) ? `${sayFigure(value)} %` : 'not read yet'}
+          aria-valuetext={Number.isFinite(value) ? `${sayFigure(value)} %` : words.notReadYet}
         />
       </label>
     </>
@@ -216,7 +217,7 @@ function Hint({ form }: InputProps) {
       <InstrumentPicture instrument={instrument} />
       {instrument === 'ring-lift' ? (
         <Choice<LiftReading['result']>
-          legend="Pulled forward at the front of the ring, the chain"
+          legend={words.pulledForwardAtTheFront}
           value={lift}
           onPick={(value) => form.setValue('lift', value)}
           options={optionsOf(LIFT_NAMES)}
@@ -224,7 +225,7 @@ function Hint({ form }: InputProps) {
         />
       ) : (
         <Choice<PlayReading['result']>
-          legend="Held flat by one end, the chain"
+          legend={words.heldFlatByOne}
           value={play}
           onPick={(value) => form.setValue('play', value)}
           options={optionsOf(PLAY_NAMES)}

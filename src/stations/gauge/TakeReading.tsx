@@ -31,6 +31,7 @@ import {
 import { TakeInputs, type TakeForm } from './TakeInputs.tsx'
 import { useTypedLengths } from './use-typed-lengths.ts'
 import { useOnce } from '../../ui/use-once.ts'
+import { words } from '../../words/stations/gauge/take-reading.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -89,7 +90,7 @@ function ToolChoice({ form }: { readonly form: TakeForm }) {
   const own = [...garage.tools.values()].filter(({ entry }) => !entry.retired)
   return (
     <Choice
-      legend="With"
+      legend={words.with}
       value={tool ?? instrument}
       onPick={(choice) => pickTool(form, choice, garage.tools)}
       options={[
@@ -122,8 +123,7 @@ function useSave(form: TakeForm, { chain }: Props, links: number, places: readon
     // The first time it was fitted: a chain in rotation has been on the bike before.
     const first = dayOf(chain.part.fittings[0]?.from ?? chain.fittedAt)
     const dayFault =
-      faultOfDay(draft.day, now) ??
-      (draft.day < first ? `The chain was fitted on ${first}: that day is before it.` : undefined)
+      faultOfDay(draft.day, now) ?? (draft.day < first ? words.theChainWasFitted(first) : undefined)
     if (dayFault) return refuse('day', dayFault)
     const barMm = draft.tool === undefined ? undefined : garage.tools.get(draft.tool)?.entry.checkBarMm
     const result = readingsOf(draft, { units, links, printScale: (barMm && printScale(barMm)) || 1 })
@@ -131,10 +131,7 @@ function useSave(form: TakeForm, { chain }: Props, links: number, places: readon
     const said = JSON.stringify(result.readings)
     if (asked !== said && result.readings.some((reading) => isRepeat(chain, draft, reading))) {
       setAsked(said)
-      return refuse(
-        'place',
-        'This very reading is in the log already. Press again to save it as a second one.',
-      )
+      return refuse('place', words.thisVeryReadingIsInThe)
     }
     const at = momentOf(draft.day, now)
     const saved = await record(
@@ -147,8 +144,8 @@ function useSave(form: TakeForm, { chain }: Props, links: number, places: readon
         ...(draft.tool !== undefined && { tool: draft.tool }),
       })),
       result.elongation === undefined
-        ? `${sayCount(result.readings.length, 'answer')} noted.`
-        : `Read: ${sayFigure(result.elongation)} %.`,
+        ? words.noted(sayCount(result.readings.length, 'answer'))
+        : words.read(sayFigure(result.elongation)),
     )
     if (!saved) return undefined
     setAsked('')
@@ -187,7 +184,7 @@ export function TakeReading(props: Props) {
   useTypedLengths((typed) => takeLength(units === 'metric' ? typed : typed * 25.4))
 
   return (
-    <WorkSection id="take" title="Take a reading">
+    <WorkSection id="take" title={words.takeAReading}>
       <Guide report={report} links={links} read={[...new Set(places)]} place={place} />
       <form
         onSubmit={(event) => {
@@ -202,7 +199,7 @@ export function TakeReading(props: Props) {
         <TakeInputs form={form} units={units} />
         <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1 bench:grid-cols-1">
           <Stepper
-            label="Links from the joining link"
+            label={words.linksFromTheJoining}
             fault={errors.place?.message}
             value={place === undefined ? NaN : Number(place)}
             step={1}
@@ -212,7 +209,7 @@ export function TakeReading(props: Props) {
             onStep={(next) => form.setValue('place', Number.isFinite(next) ? next : undefined)}
           />
           <TextField
-            label="Day"
+            label={words.day}
             type="date"
             max={dayOf(now)}
             fault={errors.day?.message}
@@ -220,17 +217,17 @@ export function TakeReading(props: Props) {
           />
         </div>
         <Choice
-          legend="The run you read"
+          legend={words.theRunYouRead}
           value={run}
           onPick={(value) => form.setValue('run', value)}
           options={[
-            { value: 'tight', label: 'tight: big ring, big cog' },
+            { value: 'tight', label: words.tightBigRingBig },
             { value: 'slack', label: 'slack' },
           ]}
         />
-        <p className="text-sm text-steel">Keep fingers and loose sleeves out of a turning cassette.</p>
+        <p className="text-sm text-steel">{words.keepFingersAndLoose}</p>
         <Button look="firm" type="submit" disabled={saving} className="self-start">
-          Save the reading
+          {words.saveTheReading}
         </Button>
       </form>
       <LiveCaliper onLength={takeLength} />

@@ -19,6 +19,7 @@ import { StepperField } from '../../ui/form/StepperField.tsx'
 import { SHORT_INSTRUMENT } from '../../words/names.ts'
 import { sayCount, sayFigure } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
+import { words } from '../../words/stations/gauge/tools.ts'
 
 const KINDS = {
   rule: SHORT_INSTRUMENT.rule,
@@ -34,12 +35,14 @@ type Kind = keyof typeof KINDS
 /** What is known of a tool, and where it comes from. */
 function sayBias({ b, sb, zeroings, meetings }: LearnedBias): string {
   const reads =
-    Math.abs(b) < 0.005 ? 'reads true' : `reads ${sayFigure(Math.abs(b))} ${b > 0 ? 'high' : 'low'}`
+    Math.abs(b) < 0.005
+      ? words.readsTrue
+      : words.reads(sayFigure(Math.abs(b)), b > 0 ? words.high : words.low)
   const learned = [
     ...(zeroings > 0 ? [sayCount(zeroings, 'zeroing')] : []),
-    ...(meetings > 0 ? [`${sayCount(meetings, 'meeting')} with other tools`] : []),
+    ...(meetings > 0 ? [words.withOtherTools(sayCount(meetings, 'meeting'))] : []),
   ]
-  return `${reads} ±${sayFigure(1.645 * sb)}, ${learned.length > 0 ? `learned from ${learned.join(' and ')}` : 'a guess from its kind'}`
+  return `${reads} ±${sayFigure(1.645 * sb)}, ${learned.length > 0 ? words.learnedFrom(learned.join(' and ')) : words.aGuessFromIts}`
 }
 
 /** A reading of a new chain as the instrument showed it: the elongation it claimed. */
@@ -63,7 +66,7 @@ function zeroReading(instrument: Kind, shown: number): Reading | undefined {
 }
 
 const zeroSchema = object({
-  shown: neededNumber({ unit: '%', ask: 'Read what it shows.', least: -0.5, most: 0.5 }),
+  shown: neededNumber({ unit: '%', ask: words.readWhatItShows, least: -0.5, most: 0.5 }),
 })
 
 function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClose: () => void }) {
@@ -72,28 +75,23 @@ function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClo
   const { form, submit, saving } = useCheckedForm(zeroSchema, { shown: 0 }, async ({ shown }) => {
     const reading = zeroReading(entry.instrument as Kind, shown)
     if (!reading) return
-    const said = `${entry.name} zeroed: it showed ${sayFigure(shown)} on a new chain.`
+    const said = words.zeroedItShowedOnANew(entry.name, sayFigure(shown))
     if (await record([{ kind: 'zeroing', at: now, tool: entry.tool, reading }], said)) onClose()
   })
   return (
-    <Sheet
-      open
-      onClose={onClose}
-      title={`Zero ${entry.name}`}
-      note="Read a chain that is new, out of its box, just as you would a worn one. What it shows is what it adds by itself. Three readings are better than one."
-    >
+    <Sheet open onClose={onClose} title={words.zero(entry.name)} note={words.readAChainThatIsNew}>
       <form onSubmit={submit} noValidate className="flex flex-col gap-4">
         <StepperField
           control={form.control}
           name="shown"
-          label="It showed, %"
+          label={words.itShowed}
           step={0.01}
           min={-0.5}
           max={0.5}
           digits={2}
         />
         <Button look="firm" type="submit" className="self-start" disabled={saving}>
-          Save the zeroing
+          {words.saveTheZeroing}
         </Button>
       </form>
     </Sheet>
@@ -101,9 +99,9 @@ function ZeroSheet({ tool, onClose }: { readonly tool: ToolState; readonly onClo
 }
 
 const toolSchema = object({
-  name: neededText('Give it a name you will know it by.', BOUNDS.nameLetters),
+  name: neededText(words.giveItAName, BOUNDS.nameLetters),
   kind: string<Kind>().required(),
-  bar: neededNumber({ unit: 'mm', ask: 'Measure the check bar.', least: 0, most: 1000 }).when('kind', {
+  bar: neededNumber({ unit: 'mm', ask: words.measureTheCheckBar, least: 0, most: 1000 }).when('kind', {
     is: 'strip',
     then: (bar) =>
       bar.test(
@@ -133,7 +131,7 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
             ...(kind === 'strip' && { checkBarMm: bar }),
           },
         ],
-        `${name} is added to your tools.`,
+        words.isAddedToYour(name),
       )
       if (said) onClose()
     },
@@ -141,26 +139,21 @@ function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
   const { errors } = form.formState
   const kind = useWatch({ control: form.control, name: 'kind' })
   return (
-    <Sheet
-      open
-      onClose={onClose}
-      title="A tool of your own"
-      note="Readings remember which tool took them, so that its own error is learned and taken off."
-    >
+    <Sheet open onClose={onClose} title={words.aToolOfYour} note={words.readingsRememberWhichTool}>
       <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
-        <TextField label="Name" fault={errors.name?.message} {...form.register('name')} />
-        <SelectField label="What it is" options={KINDS} {...form.register('kind')} />
+        <TextField label={words.name} fault={errors.name?.message} {...form.register('name')} />
+        <SelectField label={words.whatItIs} options={KINDS} {...form.register('kind')} />
         {kind === 'strip' && (
           <TextField
-            label="Its check bar measures, mm"
+            label={words.itsCheckBarMeasures}
             inputMode="decimal"
-            hint="Printed true, the bar is 200 mm. What the printer made of it is taken off every reading."
+            hint={words.printedTrueTheBar}
             fault={errors.bar?.message}
             {...form.register('bar')}
           />
         )}
         <Button look="firm" type="submit" className="self-start" disabled={saving}>
-          Add the tool
+          {words.addTheTool}
         </Button>
       </form>
     </Sheet>
@@ -178,14 +171,11 @@ export function Tools() {
     const { id: _id, action: _action, ...rest } = entry
     await record(
       [{ ...rest, retired: !entry.retired, supersedes: entry.id }],
-      `${entry.name} is ${entry.retired ? 'in use again' : 'retired'}.`,
+      words.is(entry.name, entry.retired ? words.inUseAgain : words.retired),
     )
   })
   return (
-    <Section
-      title="Your tools"
-      note={tools.length === 0 ? 'None yet. Give a tool a name and its own error is learned.' : undefined}
-    >
+    <Section title={words.yourTools} note={tools.length === 0 ? words.noneYetGiveATool : undefined}>
       {tools.length > 0 && (
         <ul className="mb-3 divide-y divide-hairline border-y border-hairline">
           {tools.map((tool) => {
@@ -199,32 +189,32 @@ export function Tools() {
                 <span className="min-w-48 flex-1">
                   <strong className="font-semibold">{tool.entry.name}</strong>,{' '}
                   {SHORT_INSTRUMENT[tool.entry.instrument]}
-                  {tool.entry.checkBarMm !== undefined && `, bar ${tool.entry.checkBarMm} mm`}
-                  {tool.entry.retired && ', retired'}
+                  {tool.entry.checkBarMm !== undefined && words.barMm(tool.entry.checkBarMm)}
+                  {tool.entry.retired && words.retired2}
                   <span className="block text-sm text-steel">{bias && sayBias(bias)}</span>
                 </span>
                 {canZero && !tool.entry.retired && (
                   <Button
                     look="link"
-                    aria-label={`Zero ${tool.entry.name}`}
+                    aria-label={words.zero(tool.entry.name)}
                     onClick={() => setOpen({ zero: tool.entry.tool })}
                   >
-                    zero it
+                    {words.zeroIt}
                   </Button>
                 )}
                 <Button
                   look="link"
-                  aria-label={`${tool.entry.retired ? 'Use again' : 'Retire'} ${tool.entry.name}`}
+                  aria-label={`${tool.entry.retired ? words.useAgain : words.retire} ${tool.entry.name}`}
                   onClick={() => retire(tool)}
                 >
-                  {tool.entry.retired ? 'use again' : 'retire'}
+                  {tool.entry.retired ? words.useAgain2 : words.retire2}
                 </Button>
               </li>
             )
           })}
         </ul>
       )}
-      <Button onClick={() => setOpen('new')}>Name a tool</Button>
+      <Button onClick={() => setOpen('new')}>{words.nameATool}</Button>
       {open === 'new' && <NewToolSheet onClose={() => setOpen('none')} />}
       {zeroing && <ZeroSheet tool={zeroing} onClose={() => setOpen('none')} />}
     </Section>

@@ -8,6 +8,7 @@ import type { Reading } from '../../core/measure/reading.ts'
 import { bikeReport, type BikeReport, type ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import { riderGroups } from '../../core/strategy/rider-ask.ts'
 import type { RiderAsk } from '../../core/wear/rider-outlook.ts'
+import { words } from '../../words/stations/gauge/provisional.ts'
 
 /** What keeping a chain measured without a bike writes: the bike, the chain of unknown past on it, and the readings. */
 export function provisionalDrafts(
@@ -35,7 +36,7 @@ export function provisionalDrafts(
       kind: 'part',
       at,
       part: chain,
-      name: 'Chain as found',
+      name: words.chainAsFound,
       spec: { type: 'chain', links: USUAL_LINKS, speeds, past: 'unknown' },
     },
     { kind: 'fit', at, part: chain, bike },

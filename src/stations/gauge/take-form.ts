@@ -15,6 +15,7 @@ import { PITCH_MM } from '../../core/units/pitch.ts'
 import type { Units } from '../../core/units/units.ts'
 import { neededNumber, numberField } from '../../ui/form/fields.ts'
 import { sayFigure } from '../../words/numbers.ts'
+import { words } from '../../words/stations/gauge/take-form.ts'
 
 /** What can be read with, the surest first. */
 export const INSTRUMENT_ORDER = [
@@ -47,7 +48,7 @@ const MOST_LENGTH = 3000
 /** Figures beyond this are no elongation, %: so that "1,125" is read in one way only. */
 const MOST_PERCENT = 100
 
-const lengthOf = (what: string) => numberField({ unit: '', ask: `Read ${what}.`, most: MOST_LENGTH })
+const lengthOf = (what: string) => numberField({ unit: '', ask: words.read(what), most: MOST_LENGTH })
 
 const isLength = (instrument: unknown): boolean => instrument === 'rule' || instrument === 'strip'
 const isScale = (instrument: unknown): boolean =>
@@ -61,26 +62,26 @@ export const takeSchema = object({
   /** One of the rider's own tools; absent: whatever there is of the instrument. */
   tool: string().optional(),
   day: string().required(),
-  pitches: neededNumber({ unit: '', ask: 'Count the pitches.', least: 1, most: 200, whole: true }),
-  length: lengthOf('the length')
-    .positive('A length is more than nothing.')
-    .when('instrument', { is: isLength, then: (schema) => schema.required('Read the length.') }),
-  inside: lengthOf('the inside length')
-    .positive('A length is more than nothing.')
+  pitches: neededNumber({ unit: '', ask: words.countThePitches, least: 1, most: 200, whole: true }),
+  length: lengthOf(words.theLength)
+    .positive(words.aLengthIsMore)
+    .when('instrument', { is: isLength, then: (schema) => schema.required(words.readTheLength) }),
+  inside: lengthOf(words.theInsideLength)
+    .positive(words.aLengthIsMore)
     .when('instrument', {
       is: 'caliper-pair',
-      then: (schema) => schema.required('Measure between the rollers.'),
+      then: (schema) => schema.required(words.measureBetweenTheRollers),
     }),
-  outside: lengthOf('the outside length')
-    .positive('A length is more than nothing.')
+  outside: lengthOf(words.theOutsideLength)
+    .positive(words.aLengthIsMore)
     .when('instrument', {
       is: 'caliper-pair',
-      then: (schema) => schema.required('Measure over the rollers.'),
+      then: (schema) => schema.required(words.measureOverTheRollers),
     }),
-  percent: numberField({ unit: '%', ask: 'Read the scale.', least: -MOST_PERCENT, most: MOST_PERCENT })
-    .min(-0.2, 'No chain is so short: read it again.')
-    .max(2, 'That is off the scale: read it again.')
-    .when('instrument', { is: isScale, then: (schema) => schema.required('Read the scale.') }),
+  percent: numberField({ unit: '%', ask: words.readTheScale, least: -MOST_PERCENT, most: MOST_PERCENT })
+    .min(-0.2, words.noChainIsSo)
+    .max(2, words.thatIsOffTheScale)
+    .when('instrument', { is: isScale, then: (schema) => schema.required(words.readTheScale) }),
   low: string()
     .oneOf([...LIMIT_RESULTS])
     .optional(),
@@ -91,12 +92,12 @@ export const takeSchema = object({
   highMark: number().required(),
   lift: string()
     .oneOf([...LIFT_RESULTS])
-    .when('instrument', { is: 'ring-lift', then: (schema) => schema.required('Say how far it lifts.') }),
+    .when('instrument', { is: 'ring-lift', then: (schema) => schema.required(words.sayHowFarItLifts) }),
   play: string()
     .oneOf([...PLAY_RESULTS])
-    .when('instrument', { is: 'side-play', then: (schema) => schema.required('Say how far it bends.') }),
-  place: numberField({ unit: '', ask: 'Count the links.', whole: true })
-    .min(1, 'The joining link itself is not read: start at link 1.')
+    .when('instrument', { is: 'side-play', then: (schema) => schema.required(words.sayHowFarItBends) }),
+  place: numberField({ unit: '', ask: words.countTheLinks, whole: true })
+    .min(1, words.theJoiningLinkItself)
     .optional(),
   run: string().oneOf(['tight', 'slack']).required(),
 })
@@ -125,29 +126,30 @@ function faultOfElongation(
 ): string | undefined {
   if (elongation >= LEAST && elongation <= MOST) return undefined
   const counted = Math.round(lengthMm / PITCH_MM)
-  const said = `That would be ${sayFigure(elongation)} %`
+  const said = words.thatWouldBe(sayFigure(elongation))
   const near = (mm: number): boolean => Math.abs(mm / (pitches * PITCH_MM) - 1) < 0.05
-  if (units === 'metric' && near(inchesToMm(lengthMm)))
-    return `${said}: was that in inches? Switch the units under More.`
-  if (units === 'imperial' && near(lengthMm / 25.4))
-    return `${said}: was that in mm? Switch the units under More.`
-  if (counted !== pitches && counted > 0) return `${said}: did you count ${counted} pitches?`
-  return `${said}, more than any chain. Read it again.`
+  if (units === 'metric' && near(inchesToMm(lengthMm))) return words.wasThatInInches(said)
+  if (units === 'imperial' && near(lengthMm / 25.4)) return words.wasThatInMm(said)
+  if (counted !== pitches && counted > 0) return words.didYouCountPitches(said, counted)
+  return words.moreThanAnyChain(said)
 }
 
 const refuse = (field: keyof TakeDraft, fault: string): TakeResult => ({ ok: false, field, fault })
 
 function limitReadings(draft: TakeDraft, instrument: LimitInstrument, slack: { slack?: true }): TakeResult {
   const { low, high, lowMark, highMark } = draft
-  if (!low && !high) return refuse('low', 'Say what at least one side did.')
+  if (!low && !high) return refuse('low', words.sayWhatAtLeast)
   const depth = (result: LimitResult): number => (result === 'drops' ? 2 : result === 'starts' ? 1 : 0)
   if (high && low && low !== 'not-in' && high !== 'not-in' && depth(high) > depth(low))
     return refuse(
       'high',
-      `${highMark.toFixed(highMark === 0.75 ? 2 : 1)} ${high === 'drops' ? 'drops' : 'enters'} but ${lowMark} does not: read both again.`,
+      words.butDoesNotRead(
+        highMark.toFixed(highMark === 0.75 ? 2 : 1),
+        high === 'drops' ? words.drops : words.enters,
+        lowMark,
+      ),
     )
-  if (high === 'drops' && low === 'not-in')
-    return refuse('high', `${highMark} drops but ${lowMark} does not: read both again.`)
+  if (high === 'drops' && low === 'not-in') return refuse('high', words.dropsButDoesNot(highMark, lowMark))
   const side = (limit: number, result: LimitResult | undefined): Reading[] =>
     result ? [{ instrument, limit, result, ...slack }] : []
   return { ok: true, readings: [...side(lowMark, low), ...side(highMark, high)] }
@@ -175,8 +177,7 @@ function lengthReading(
 
 function caliperReading(draft: TakeDraft, { units }: TakeContext, slack: { slack?: true }): TakeResult {
   const [insideMm, outsideMm] = [mmOf(draft.inside ?? 0, units), mmOf(draft.outside ?? 0, units)]
-  if (insideMm >= outsideMm)
-    return refuse('inside', 'The inside is not less than the outside: are the two swapped?')
+  if (insideMm >= outsideMm) return refuse('inside', words.theInsideIsNot)
   const { elongation } = elongationFromCaliper(draft.pitches, insideMm, outsideMm)
   const fault = faultOfElongation(elongation, (insideMm + outsideMm) / 2, draft.pitches, units)
   if (fault) return refuse('outside', fault)
@@ -190,13 +191,9 @@ function caliperReading(draft: TakeDraft, { units }: TakeContext, slack: { slack
 /** Makes readings of a draft that passed the schema, or says which field cannot be and why. */
 export function readingsOf(draft: TakeDraft, context: TakeContext): TakeResult {
   const { links } = context
-  if (draft.place !== undefined && draft.place >= links)
-    return refuse('place', `The chain has ${links} links: count again from the joining link.`)
+  if (draft.place !== undefined && draft.place >= links) return refuse('place', words.theChainHasLinks(links))
   if (overJoiningLink(draft, links))
-    return refuse(
-      'place',
-      `From link ${draft.place} the span runs over the joining link: start at link ${links - draft.pitches - 1} at the latest.`,
-    )
+    return refuse('place', words.fromLinkTheSpan(draft.place, links - draft.pitches - 1))
   const slack = draft.run === 'slack' ? ({ slack: true } as const) : {}
   const { instrument } = draft
   switch (instrument) {

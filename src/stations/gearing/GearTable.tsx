@@ -5,6 +5,7 @@ import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDevelopment, sayRpm, saySpeed } from '../../words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
+import { words } from '../../words/stations/gearing/gear-table.ts'
 
 interface Props {
   readonly one: OnBench
@@ -24,7 +25,7 @@ export function GearTable({ one, gearing }: Props) {
     <div>
       <div className="mb-2 max-w-56">
         <Stepper
-          label={isMetric ? 'Cadence at a speed, km/h' : 'Cadence at a speed, mph'}
+          label={isMetric ? words.cadenceAtASpeed : words.cadenceAtASpeedMph}
           value={isMetric ? speedKmh : Number(kmToMiles(speedKmh).toFixed(1))}
           step={1}
           min={3}
@@ -33,33 +34,33 @@ export function GearTable({ one, gearing }: Props) {
           onStep={(value) => Number.isFinite(value) && setSpeed(isMetric ? value : milesToKm(value))}
         />
       </div>
-      <div className="overflow-x-auto" role="region" aria-label="Every gear" tabIndex={0}>
+      <div className="overflow-x-auto" role="region" aria-label={words.everyGear} tabIndex={0}>
         <table className="w-full min-w-[34rem] border-collapse text-[0.95rem] tabular-nums">
           <thead>
             <tr className="border-b border-hairline text-right text-sm text-steel">
               <th scope="col" className="py-1 text-left font-normal">
-                gear
+                {words.gear}
               </th>
               <th scope="col" className="font-normal">
-                ratio
+                {words.ratio}
               </th>
               <th scope="col" className="font-normal">
-                per turn
+                {words.perTurn}
               </th>
               <th scope="col" className="font-normal">
-                to the next
+                {words.toTheNext}
               </th>
               <th scope="col" className="font-normal">
-                at {sayRpm(rider.cadenceRpm)}
+                {words.at(sayRpm(rider.cadenceRpm))}
               </th>
               <th scope="col" className="font-normal">
-                at {saySpeed(speedKmh, units)}
+                {words.at2(saySpeed(speedKmh, units))}
               </th>
               <th scope="col" className="font-normal">
-                your work
+                {words.yourWork}
               </th>
               <th scope="col" className="pl-3 text-left font-normal">
-                note
+                {words.note}
               </th>
             </tr>
           </thead>
@@ -76,7 +77,7 @@ export function GearTable({ one, gearing }: Props) {
                 <td>{sayRpm(cadenceOf(speedKmh, gear.developmentM))}</td>
                 <td>{shares.length > 0 ? `${Math.round(100 * shareOf(gear.ring, gear.cog))}\u00a0%` : ''}</td>
                 <td className="pl-3 text-left text-steel">
-                  {gear.isCrossed ? 'slanted' : gear.isDouble ? 'the next ring has it too' : ''}
+                  {gear.isCrossed ? words.slanted : gear.isDouble ? words.theNextRingHas : ''}
                 </td>
               </tr>
             ))}

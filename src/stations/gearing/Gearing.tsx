@@ -17,14 +17,15 @@ import { SetUpRows } from './SetUpRows.tsx'
 import { useGearCosts, type GearCosts } from './use-gear-cost.ts'
 import { useGearing, type OnBench } from './use-gearing.ts'
 import { WhatIfForm } from './WhatIfForm.tsx'
+import { words } from '../../words/stations/gearing/gearing.ts'
 
 /** What a what-if costs beside the gears as they are. */
 function sayCost({ now, of, currency }: GearCosts, name: string): string {
   const then = of(name)
   if (now === undefined || then === undefined) return ''
   const more = then - now
-  if (Math.abs(more) < 0.02 * now) return ' It costs about as much per 1000 km.'
-  return ` Per 1000 km it costs about ${sayAboutMoney(Math.abs(more), currency)} ${more < 0 ? 'less' : 'more'}.`
+  if (Math.abs(more) < 0.02 * now) return words.itCostsAboutAs
+  return words.per1000KmItCosts(sayAboutMoney(Math.abs(more), currency), more < 0 ? words.less : words.more)
 }
 
 /** The answer for the what-if in hand, or for the gears as they are. */
@@ -40,7 +41,11 @@ function sayAnswer(
     return { headline: sayHill(name, hillPercent, own.hill, slowestRpm), detail: undefined }
   return {
     headline: sayShifted(chosen.set, chosen.shifted),
-    detail: `On the hill ${sayRpm(chosen.hill.cadenceRpm)} in place of ${sayRpm(own.hill.cadenceRpm)} in the easiest gear.${sayCost(costs, chosen.name)}`,
+    detail: words.onTheHillInPlace(
+      sayRpm(chosen.hill.cadenceRpm),
+      sayRpm(own.hill.cadenceRpm),
+      sayCost(costs, chosen.name),
+    ),
   }
 }
 
@@ -59,32 +64,32 @@ function OneBike({ judged }: { readonly judged: JudgedBike }) {
         word="unsure"
         action={
           <Link to={OPENS.newPart} className={buttonLook('next')}>
-            Add a ring or cassette
+            {words.addARingOrCassette}
           </Link>
         }
       >
-        {name} has no ring or no cogs on the shelf yet: there are no gears to compare.
+        {words.hasNoRingOrNo(name)}
       </Answer>
     )
   const { headline, detail } = sayAnswer(name, own, chosen, rider.hillPercent, rider.slowestRpm, costs)
   const ground =
     used.length === 0
-      ? 'Where you ride is not known yet: bring in rides.'
+      ? words.whereYouRideIsNot
       : toldShare > 0.95
-        ? 'Where you ride: from the cadence of your rides.'
+        ? words.whereYouRideFromTheCadence
         : toldShare > 0
-          ? `Where you ride: ${Math.round(100 * toldShare)}\u00a0% of the work by cadence, the rest by a guess.`
-          : 'Where you ride: a guess from the usual mix of cogs, as your rides tell no cadence.'
+          ? words.whereYouRideOfTheWork(Math.round(100 * toldShare))
+          : words.whereYouRideAGuess
   return (
     <div className="flex flex-col gap-8">
       <Answer
-        detail={[detail, ground, rider.isWheelGuessed && 'The wheel’s size is a guess.']
+        detail={[detail, ground, rider.isWheelGuessed && words.theWheelsSizeIsAGuess]
           .filter(Boolean)
           .join(' ')}
         action={
           others.length === 0 ? (
             <a href="#what-if" className={buttonLook('next')}>
-              Try other gears
+              {words.tryOtherGears}
             </a>
           ) : undefined
         }
@@ -93,7 +98,7 @@ function OneBike({ judged }: { readonly judged: JudgedBike }) {
       </Answer>
       {others.length > 0 && (
         <Choice
-          legend="Set-up in hand"
+          legend={words.setUpInHand}
           hideLegend
           value={chosen.name}
           onPick={pick}
@@ -121,7 +126,6 @@ export default function Gearing() {
   const { garage } = useOpenLog()
   const bike = useBikeId(garage)
   const judged = useJudged(bike)
-  if (!judged)
-    return <NoBike what="Add one with its rings and cogs, and compare its gears with others here." />
+  if (!judged) return <NoBike what={words.addOneWithIts} />
   return <OneBike key={judged.report.bike.entry.bike} judged={judged} />
 }

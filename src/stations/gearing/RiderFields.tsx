@@ -8,6 +8,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { BREATH_NAMES, sayMass } from '../../words/gearing-words.ts'
 import { sayCount } from '../../words/numbers.ts'
 import type { GearingInHand } from './use-gearing.ts'
+import { words } from '../../words/stations/gearing/rider-fields.ts'
 
 const isWithin = (value: number, [least, most]: readonly [number, number]): boolean =>
   value >= least && value <= most
@@ -30,15 +31,19 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
     if (isWithin(value, BOUNDS[name])) move({ [name]: value })
   }
   const hillFrom = rider.isHillTyped
-    ? 'as you set it'
+    ? words.asYouSetIt
     : rider.ownHill
-      ? `steepest 200 m of ${sayCount(rider.ownHill.rides, 'ride')} of yours, odd ones aside; over 50 m ${rider.ownHill.over50Percent}\u00a0%, over 1 km ${rider.ownHill.over1000Percent}\u00a0%`
-      : 'a guess: none of your rides tells heights'
+      ? words.steepest200MOfOfYours(
+          sayCount(rider.ownHill.rides, 'ride'),
+          rider.ownHill.over50Percent,
+          rider.ownHill.over1000Percent,
+        )
+      : words.aGuessNoneOfYour
   return (
-    <Section title="You and the hill" note="What the gears are judged by.">
+    <Section title={words.youAndTheHill} note={words.whatTheGearsAre}>
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <Stepper
-          label="Steepest hill, %"
+          label={words.steepestHill}
           hint={hillFrom}
           value={Math.round(10 * rider.hillPercent) / 10}
           step={0.5}
@@ -48,8 +53,8 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
           onStep={(value) => set('hillPercent', value)}
         />
         <Stepper
-          label="Power for an hour, W"
-          hint={`${rider.isPowerGuessed ? 'a guess by breath' : 'as you set it'}`}
+          label={words.powerForAnHour}
+          hint={`${rider.isPowerGuessed ? words.aGuessByBreath : words.asYouSetIt}`}
           value={Math.round(rider.powerW)}
           step={5}
           min={GEARING_BOUNDS.powerW[0]}
@@ -58,8 +63,8 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
           onStep={(value) => set('powerW', value)}
         />
         <Stepper
-          label="Rider, bike and load, kg"
-          hint={`${rider.isMassGuessed ? 'a guess; ' : ''}${sayMass(rider.massKg, units === 'metric' ? 'imperial' : 'metric')}`}
+          label={words.riderBikeAndLoad}
+          hint={`${rider.isMassGuessed ? words.aGuess : ''}${sayMass(rider.massKg, units === 'metric' ? 'imperial' : 'metric')}`}
           value={Math.round(rider.massKg)}
           step={1}
           min={BIKE_BOUNDS.massKg[0]}
@@ -68,8 +73,8 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
           onStep={(value) => set('massKg', value)}
         />
         <Stepper
-          label="Wheel, mm round"
-          hint={rider.isWheelGuessed ? 'a guess' : 'as you set it'}
+          label={words.wheelMmRound}
+          hint={rider.isWheelGuessed ? words.aGuess2 : words.asYouSetIt}
           value={Math.round(rider.circumferenceMm)}
           step={5}
           min={BIKE_BOUNDS.circumferenceMm[0]}
@@ -78,7 +83,7 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
           onStep={(value) => set('circumferenceMm', value)}
         />
         <Stepper
-          label="Slowest cadence on a climb, rpm"
+          label={words.slowestCadenceOnAClimb}
           value={Math.round(rider.slowestRpm)}
           step={5}
           min={GEARING_BOUNDS.rpm[0]}
@@ -87,7 +92,7 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
           onStep={(value) => set('slowestRpm', value)}
         />
         <Stepper
-          label="Cadence on the flat, rpm"
+          label={words.cadenceOnTheFlat}
           value={Math.round(rider.cadenceRpm)}
           step={5}
           min={GEARING_BOUNDS.rpm[0]}
@@ -96,9 +101,7 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
           onStep={(value) => set('cadenceRpm', value)}
         />
       </div>
-      <p className="mt-3 text-sm text-steel">
-        No power meter? How do you breathe when you could go on for an hour?
-      </p>
+      <p className="mt-3 text-sm text-steel">{words.noPowerMeterHow}</p>
       <div className="mt-1 flex flex-wrap gap-2">
         {BREATHS.map((breath) => (
           <Button key={breath} onClick={() => set('powerW', powerByBreath(breath, rider.massKg))}>
@@ -109,9 +112,9 @@ export function RiderFields({ gearing }: { readonly gearing: GearingInHand }) {
       {hasMoved && (
         <div className="mt-4 flex flex-wrap gap-3">
           <Button look="firm" onClick={keepMoved}>
-            Keep these figures
+            {words.keepTheseFigures}
           </Button>
-          <Button onClick={dropMoved}>Back to what was kept</Button>
+          <Button onClick={dropMoved}>{words.backToWhatWas}</Button>
         </div>
       )}
     </Section>

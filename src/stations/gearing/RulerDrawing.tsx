@@ -5,6 +5,7 @@ import { useNarrow } from '../../ui/use-narrow.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDevelopment, saySet, saySpeed } from '../../words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
+import { words } from '../../words/stations/gearing/ruler-drawing.ts'
 
 const RING_LOOKS = ['stroke-petrol', 'stroke-ochre', 'stroke-rust'] as const
 /** The hill’s gear is not drawn below this, m: nobody has one. */
@@ -71,12 +72,18 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
         <svg
           viewBox={`0 0 ${width} ${bottom + 26}`}
           role="img"
-          aria-label={`Gears of ${onBench.length} set-ups on one ruler of developments. ${onBench
-            .map(
-              (one) =>
-                `${rowLabel(one)}: ${sayDevelopment(one.bench.lowest.developmentM, units)} to ${sayDevelopment(one.bench.highest.developmentM, units)}`,
-            )
-            .join('; ')}.`}
+          aria-label={words.gearsOfSetUps(
+            onBench.length,
+            onBench
+              .map((one) =>
+                words.to(
+                  rowLabel(one),
+                  sayDevelopment(one.bench.lowest.developmentM, units),
+                  sayDevelopment(one.bench.highest.developmentM, units),
+                ),
+              )
+              .join('; '),
+          )}
           className="w-full"
         >
           {marks.map((mark) => (
@@ -105,7 +112,7 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
           )}
           {!isNarrow && (
             <text x={0} y={TOP + ENERGY - 14} className="fill-steel text-[13px]">
-              where you ride
+              {words.whereYouRide}
             </text>
           )}
           {isNeededIn && (
@@ -117,7 +124,7 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
                 strokeDasharray="6 4"
               />
               <text x={x(needed) + 5} y={TOP + 6} className="fill-rust text-[12px]">
-                the hill
+                {words.theHill}
               </text>
             </g>
           )}
@@ -132,7 +139,7 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
                   strokeWidth={5}
                   paintOrder="stroke"
                 >
-                  {isNarrow ? rowLabel(one) : one.isOwn ? 'as it is' : one.name}
+                  {isNarrow ? rowLabel(one) : one.isOwn ? words.asItIs : one.name}
                 </text>
                 <path d={`M${left} ${y + 40}H${width - right}`} className="stroke-hairline" strokeWidth={1} />
                 <Gears one={one} baseline={y + 40} x={x} />
@@ -142,10 +149,11 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
         </svg>
       </div>
       <figcaption className="text-sm text-steel">
-        {units === 'metric' ? 'Metres per crank turn' : 'Gear inches'} above,{' '}
-        {units === 'metric' ? 'km/h' : 'mph'} at {Math.round(rider.cadenceRpm)} rpm below; equal steps in per
-        cent are equally long. Tall: a gear of its own. Short: another ring has it too. Dashed: the chain runs
-        at a slant. Left of the hill’s line a gear is low enough for it.
+        {words.aboveAtRpmBelow(
+          units === 'metric' ? words.metresPerCrankTurn : words.gearInches,
+          units === 'metric' ? 'km/h' : words.mph,
+          Math.round(rider.cadenceRpm),
+        )}
       </figcaption>
     </figure>
   )

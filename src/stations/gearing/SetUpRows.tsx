@@ -10,6 +10,7 @@ import type { GearCosts } from './use-gear-cost.ts'
 import { WriteIt } from './WriteIt.tsx'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 import type { JudgedBike } from '../../session/verdicts.ts'
+import { words } from '../../words/stations/gearing/set-up-rows.ts'
 
 interface Props {
   readonly gearing: GearingInHand
@@ -27,9 +28,9 @@ function useRows({ gearing, costs }: Pick<Props, 'gearing' | 'costs'>) {
   const units = useUnits()
   const { rider, hasDerailleur } = gearing
   const links = (one: OnBench): string => {
-    if (rider.chainstayMm === undefined) return 'chainstay needed'
+    if (rider.chainstayMm === undefined) return words.chainstayNeeded
     const counted = chainLinks(rider.chainstayMm, one.set, hasDerailleur)
-    return counted ? String(counted.byFormula.links) : 'cannot be'
+    return counted ? String(counted.byFormula.links) : words.cannotBe
   }
   const cost = (one: OnBench): string => {
     const mean = one.isOwn ? costs.now : costs.of(one.name)
@@ -37,50 +38,50 @@ function useRows({ gearing, costs }: Pick<Props, 'gearing' | 'costs'>) {
       ? one.isOwn || one.name === costs.chosen
         ? costs.isWorking
           ? '…'
-          : 'not known'
-        : 'when picked'
+          : words.notKnown
+        : words.whenPicked
       : sayAboutMoney(mean, costs.currency)
   }
   return [
     {
-      name: 'easiest gear',
+      name: words.easiestGear,
       of: (one: OnBench) =>
         `${one.bench.lowest.ring} × ${one.bench.lowest.cog}, ${sayDevelopment(one.bench.lowest.developmentM, units)}`,
     },
     {
-      name: 'hardest gear',
+      name: words.hardestGear,
       of: (one: OnBench) =>
         `${one.bench.highest.ring} × ${one.bench.highest.cog}, ${sayDevelopment(one.bench.highest.developmentM, units)}`,
     },
     {
-      name: `at ${sayRpm(rider.cadenceRpm)} in it`,
+      name: words.atInIt(sayRpm(rider.cadenceRpm)),
       of: (one: OnBench) => saySpeed(one.bench.highest.speedKmh, units),
     },
     { name: 'range', of: (one: OnBench) => `${Math.round(100 * one.bench.range)}\u00a0%` },
-    { name: 'widest step', of: (one: OnBench) => `${Math.round(one.bench.widestStepPercent)}\u00a0%` },
-    { name: 'gears of their own', of: (one: OnBench) => `${one.bench.useful} of ${one.bench.gears.length}` },
+    { name: words.widestStep, of: (one: OnBench) => `${Math.round(one.bench.widestStepPercent)}\u00a0%` },
+    { name: words.gearsOfTheirOwn, of: (one: OnBench) => words.of(one.bench.useful, one.bench.gears.length) },
     {
-      name: 'on the hill',
-      of: (one: OnBench) => (one.hill.isWalking ? 'walking pace' : sayRpm(one.hill.cadenceRpm)),
+      name: words.onTheHill,
+      of: (one: OnBench) => (one.hill.isWalking ? words.walkingPace : sayRpm(one.hill.cadenceRpm)),
     },
-    { name: 'chain links', of: links },
+    { name: words.chainLinks, of: links },
     {
-      name: 'slack for the cage',
-      of: (one: OnBench) => (hasDerailleur ? `${capacityNeeded(one.set)} teeth` : 'none'),
-    },
-    {
-      name: 'the chain lasts',
-      of: (one: OnBench) => (one.shifted ? percentOf(1 / one.shifted.chainWearTimes) : 'as now'),
+      name: words.slackForTheCage,
+      of: (one: OnBench) => (hasDerailleur ? words.teeth(capacityNeeded(one.set)) : 'none'),
     },
     {
-      name: 'the cog that wears first',
-      of: (one: OnBench) => (one.shifted ? percentOf(one.shifted.cogLifeTimes) : 'as now'),
+      name: words.theChainLasts,
+      of: (one: OnBench) => (one.shifted ? percentOf(1 / one.shifted.chainWearTimes) : words.asNow),
     },
     {
-      name: 'the ring that wears first',
-      of: (one: OnBench) => (one.shifted ? percentOf(one.shifted.ringLifeTimes) : 'as now'),
+      name: words.theCogThatWears,
+      of: (one: OnBench) => (one.shifted ? percentOf(one.shifted.cogLifeTimes) : words.asNow),
     },
-    { name: 'cost per 1000 km', of: cost },
+    {
+      name: words.theRingThatWears,
+      of: (one: OnBench) => (one.shifted ? percentOf(one.shifted.ringLifeTimes) : words.asNow),
+    },
+    { name: words.costPer1000Km, of: cost },
   ]
 }
 
@@ -93,15 +94,15 @@ export function SetUpRows({ gearing, judged, costs }: Props) {
   const shown = onBench.find(({ name }) => name === opened) ?? onBench[0]
   const written = onBench.find(({ name, isOwn }) => name === writing && !isOwn)
   return (
-    <Section title="Side by side">
-      <div className="overflow-x-auto" role="region" aria-label="Set-ups side by side" tabIndex={0}>
+    <Section title={words.sideBySide}>
+      <div className="overflow-x-auto" role="region" aria-label={words.setUpsSideBySide} tabIndex={0}>
         <table className="w-full min-w-[30rem] border-collapse text-[0.95rem]">
           <thead>
             <tr className="border-b border-hairline align-bottom">
               <td />
               {onBench.map((one) => (
                 <th key={one.name} scope="col" className="px-2 py-2 text-right font-semibold">
-                  {one.isOwn ? 'as it is' : one.name}
+                  {one.isOwn ? words.asItIs : one.name}
                   <span className="block font-mono text-sm font-normal whitespace-nowrap text-steel">
                     {saySet(one.set)}
                   </span>
@@ -130,18 +131,18 @@ export function SetUpRows({ gearing, judged, costs }: Props) {
           {whatIfs.map((one, i) => (
             <li key={`${one.name} ${i}`} className="flex flex-wrap items-center gap-2">
               <span className="min-w-32 font-medium">{one.name}</span>
-              <Button onClick={() => write(one.name)}>Fit {one.name}</Button>
+              <Button onClick={() => write(one.name)}>{words.fit(one.name)}</Button>
               <Button
                 look="link"
                 className="min-h-11"
                 onClick={() =>
                   setWhatIfs(
                     whatIfs.filter((other) => other !== one),
-                    `${one.name} taken off the bench.`,
+                    words.takenOffTheBench(one.name),
                   )
                 }
               >
-                Take {one.name} off the bench
+                {words.takeOffTheBench(one.name)}
               </Button>
             </li>
           ))}
@@ -157,7 +158,9 @@ export function SetUpRows({ gearing, judged, costs }: Props) {
         />
       )}
       <details className="mt-3">
-        <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">Every gear</summary>
+        <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
+          {words.everyGear}
+        </summary>
         <div className="mb-2 flex flex-wrap gap-2">
           {onBench.map((one) => (
             <button
@@ -167,7 +170,7 @@ export function SetUpRows({ gearing, judged, costs }: Props) {
               onClick={() => open(one.name)}
               className="min-h-11 rounded-[3px] border border-hairline px-3 aria-pressed:border-petrol aria-pressed:bg-petrol/10 aria-pressed:font-semibold"
             >
-              {one.isOwn ? 'as it is' : one.name}
+              {one.isOwn ? words.asItIs : one.name}
             </button>
           ))}
         </div>

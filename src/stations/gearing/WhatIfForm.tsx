@@ -9,6 +9,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { sayGearSetFault, saySet } from '../../words/gearing-words.ts'
 import { sayCount } from '../../words/numbers.ts'
 import type { GearingInHand } from './use-gearing.ts'
+import { words } from '../../words/stations/gearing/what-if-form.ts'
 
 const countsOf = (text: string): number[] =>
   (text.match(/\d+(?:\.\d+)?/g) ?? []).map(Number).sort((a, b) => a - b)
@@ -33,28 +34,27 @@ export function WhatIfForm({ gearing }: { readonly gearing: GearingInHand }) {
   const add = (set: { readonly rings: readonly number[]; readonly cogs: readonly number[] }) => {
     const wrong = gearSetFault(set)
     if (wrong) return setFault(sayGearSetFault(wrong))
-    if (whatIfs.length >= GEARING_BOUNDS.whatIfs)
-      return setFault('Twelve what-ifs are on the bench. Take one off first.')
+    if (whatIfs.length >= GEARING_BOUNDS.whatIfs) return setFault(words.twelveWhatIfsAre)
     const name = saySet(set)
     if (whatIfs.some((one) => one.name === name && one.cogs.join() === set.cogs.join()))
-      return setFault(`${name} is on the bench already.`)
+      return setFault(words.isOnTheBench(name))
     setFault(undefined)
     const taken = whatIfs.filter((one) => one.name.startsWith(name)).length
     const made: WhatIf = { name: taken > 0 ? `${name} (${taken + 1})` : name, ...set }
-    setWhatIfs([...whatIfs, made], `${made.name} is on the bench.`)
+    setWhatIfs([...whatIfs, made], words.isOnTheBench2(made.name))
   }
   const [largest] = [...own.rings].reverse()
   const quick = [
     ...(own.rings.length === 1 && largest !== undefined
       ? [
-          { label: `Ring ${largest + 2}`, set: { ...own, rings: [largest + 2] } },
-          { label: `Ring ${largest - 2}`, set: { ...own, rings: [largest - 2] } },
+          { label: words.ring(largest + 2), set: { ...own, rings: [largest + 2] } },
+          { label: words.ring(largest - 2), set: { ...own, rings: [largest - 2] } },
         ]
       : []),
     ...(own.rings.length > 1
       ? [
           {
-            label: 'One ring in place of them',
+            label: words.oneRingInPlace,
             set: {
               ...own,
               rings: [Math.round((Math.max(...own.rings) + Math.min(...own.rings)) / 2 / 2) * 2],
@@ -64,34 +64,30 @@ export function WhatIfForm({ gearing }: { readonly gearing: GearingInHand }) {
       : []),
   ].filter(({ set }) => gearSetFault(set) === undefined)
   return (
-    <Section
-      id="what-if"
-      title="What if"
-      note="Rings and cogs as they might be. A range like 11-34 offers the usual cassettes."
-    >
+    <Section id="what-if" title={words.whatIf} note={words.ringsAndCogsAs}>
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault()
-          if (cogRange(cogs)) return setFault('Pick one of the cassettes below, or type every cog.')
+          if (cogRange(cogs)) return setFault(words.pickOneOfTheCassettes)
           add({ rings: countsOf(rings), cogs: countsOf(cogs) })
         }}
       >
         <TextField
-          label="Rings"
+          label={words.rings}
           value={rings}
           onChange={(event) => setRings(event.target.value)}
           className="w-36"
         />
         <TextField
-          label="Cogs"
+          label={words.cogs}
           value={cogs}
           onChange={(event) => setCogs(event.target.value)}
           fault={fault}
           className="min-w-64 flex-1"
         />
         <Button look="firm" type="submit">
-          Compare
+          {words.compare}
         </Button>
       </form>
       {offers.length > 0 && (

@@ -9,6 +9,7 @@ import { sayCheck } from '../../words/fitting.ts'
 import { sayList } from '../../words/numbers.ts'
 import { namePart } from '../../words/part-name.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
+import { words } from '../../words/stations/gearing/write-it.ts'
 
 interface Props {
   readonly gearing: GearingInHand
@@ -22,7 +23,7 @@ function sayTooShort({ rider, hasDerailleur, links }: GearingInHand, what: OnBen
   if (links === undefined || rider.chainstayMm === undefined) return undefined
   const needed = chainLinks(rider.chainstayMm, what.set, hasDerailleur)?.byFormula.links
   if (needed === undefined || needed <= links) return undefined
-  return `Its chain is ${rider.isStayGuessed ? 'probably ' : ''}too short: ${needed} links are needed, ${links} are on. Fit a longer one first.`
+  return words.itsChainIsToo(rider.isStayGuessed ? words.probably : '', needed, links)
 }
 
 /** A what-if goes on the bike: what to know before, what comes off and goes on, and it is written as one step. */
@@ -44,26 +45,28 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
         ...gearChangeEntries(garage, bike, what.set, now, () => crypto.randomUUID()),
         gearing.draftWith({ whatIfs: gearing.whatIfs.filter((one) => one.name !== what.name) }),
       ],
-      `${name}: ${what.name} fitted.`,
+      words.fitted(name, what.name),
     )
     onDone()
   })
   const tooShort = sayTooShort(gearing, what)
   const goesOn = on.map(usualGearName)
   return (
-    <section aria-label={`Fit ${what.name}`} className="mt-4 border-y border-hairline py-4">
+    <section aria-label={words.fit(what.name)} className="mt-4 border-y border-hairline py-4">
       {goesOn.length === 0 && off.length === 0 ? (
-        <p>{name} has these gears already.</p>
+        <p>{words.hasTheseGearsAlready(name)}</p>
       ) : (
         <>
           <p className="font-medium">
-            On: {sayList(goesOn) || 'nothing'}. Off, to the shelf:{' '}
-            {sayList(off.map(({ entry }) => namePart(garage, entry.part, bike))) || 'nothing'}.
+            {words.onOffToTheShelf(
+              sayList(goesOn) || words.nothing,
+              sayList(off.map(({ entry }) => namePart(garage, entry.part, bike))) || words.nothing,
+            )}
           </p>
           <ul className="mt-2 flex flex-col gap-2">
             {tooShort !== undefined && (
               <li className="border-l-4 border-rust pl-3 text-[0.95rem] leading-snug">
-                <strong>Stop. </strong>
+                <strong>{words.stop} </strong>
                 {tooShort}
               </li>
             )}
@@ -72,7 +75,9 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
                 key={said}
                 className={`border-l-4 pl-3 text-[0.95rem] leading-snug ${weight === 'note' ? 'border-steel' : weight === 'care' ? 'border-ochre' : 'border-rust'}`}
               >
-                <strong>{weight === 'stop' ? 'Stop. ' : weight === 'care' ? 'Take care. ' : 'Look. '}</strong>
+                <strong>
+                  {weight === 'stop' ? words.stop2 : weight === 'care' ? words.takeCare : words.look}
+                </strong>
                 {said}
               </li>
             ))}
@@ -82,11 +87,11 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
       <div className="mt-3 flex flex-wrap gap-3">
         {(goesOn.length > 0 || off.length > 0) && (
           <Button look="firm" onClick={write}>
-            Write it: it is on {name}
+            {words.writeItItIsOn(name)}
           </Button>
         )}
         <Button look="link" className="min-h-11" onClick={onDone}>
-          Not now
+          {words.notNow}
         </Button>
       </div>
     </section>

@@ -17,6 +17,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import type { JudgedBike } from '../../session/verdicts.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { riderOf, type Rider, type RiderMoves } from './rider.ts'
+import { words } from '../../words/stations/gearing/use-gearing.ts'
 
 /** A set of gears on the bench: the bike's own, or a what-if. */
 export interface OnBench {
@@ -69,7 +70,7 @@ function layOnBench(
             ...(!isOwn && used.length > 0 && { shifted: shiftedUse(used, set, own) }),
           },
         ]
-  return [...lay('as it is', own, true), ...whatIfs.flatMap(({ name, ...set }) => lay(name, set, false))]
+  return [...lay(words.asItIs, own, true), ...whatIfs.flatMap(({ name, ...set }) => lay(name, set, false))]
 }
 
 /** Everything that a bike's gears are chosen by, and the way to change it. */
@@ -119,7 +120,7 @@ export function useGearing({ report }: JudgedBike) {
         ...(Object.keys(ofGears).length > 0 ? [draftWith(ofGears)] : []),
         ...(Object.keys(ofBike).length > 0 ? [{ ...held, ...ofBike, supersedes: superseded }] : []),
       ],
-      `${bike.entry.name}: figures kept.`,
+      words.figuresKept(bike.entry.name),
     )
     setMoved({})
   })

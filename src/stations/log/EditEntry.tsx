@@ -18,6 +18,7 @@ import { sayReceipt } from '../../words/receipt.ts'
 import { EntryFieldIn } from './EntryField.tsx'
 import { fieldsResolver } from './fields-resolver.ts'
 import { correctionOf, fieldsOf, fieldTime, movedBy, sameJob, type Fields } from './correction.ts'
+import { words } from '../../words/stations/log/edit-entry.ts'
 
 const SHOWN = 6
 
@@ -80,22 +81,22 @@ function Downstream({ correction }: { readonly correction: Correction }) {
   return (
     <section aria-labelledby={heading} aria-live="polite" className="border-y border-hairline py-3">
       <h3 id={heading} className="text-sm font-semibold">
-        What this changes
+        {words.whatThisChanges}
       </h3>
       {!changed ? (
-        <p className="text-sm text-steel">Nothing is changed yet.</p>
+        <p className="text-sm text-steel">{words.nothingIsChangedYet}</p>
       ) : !drafts ? (
-        <p className="text-sm text-steel">Shown once every field is right.</p>
+        <p className="text-sm text-steel">{words.shownOnceEveryField}</p>
       ) : !effects ? (
-        <p className="text-sm text-steel">Working it out…</p>
+        <p className="text-sm text-steel">{words.workingItOut}</p>
       ) : effects.length === 0 ? (
-        <p className="text-sm text-steel">No distance moves, and nothing else changes.</p>
+        <p className="text-sm text-steel">{words.noDistanceMovesAndNothing}</p>
       ) : (
         <ul className="mt-1 list-disc pl-5 text-[0.95rem]">
           {effects.slice(0, SHOWN).map((effect, i) => (
             <li key={i}>{sayEffect(effect, garage, units)}</li>
           ))}
-          {effects.length > SHOWN && <li>And {effects.length - SHOWN} things more.</li>}
+          {effects.length > SHOWN && <li>{words.andThingsMore(effects.length - SHOWN)}</li>}
         </ul>
       )}
     </section>
@@ -115,14 +116,13 @@ function Overtaken({ newer, onOpen }: Pick<EditProps, 'onOpen'> & { readonly new
   return (
     <div role="alert" className="border-l-4 border-rust pl-3">
       <p>
-        {newer === 'gone'
-          ? 'This entry was undone or taken out meanwhile, in another tab or on another device.'
-          : 'This entry was corrected meanwhile, in another tab or on another device.'}{' '}
-        What you entered is still here.
+        {words.whatYouEnteredIsStill(
+          newer === 'gone' ? words.thisEntryWasUndone : words.thisEntryWasCorrected,
+        )}
       </p>
       {newer !== 'gone' && (
         <Button look="link" className="mt-1" onClick={() => onOpen(newer)}>
-          Open the corrected entry
+          {words.openTheCorrectedEntry}
         </Button>
       )}
     </div>
@@ -136,13 +136,13 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
   const correction = useCorrection(entry)
   const { form, fields, job, drafts } = correction
   const [save, saving] = useOnce(async () => {
-    if (drafts && (await record(drafts, 'Corrected.'))) onDone()
+    if (drafts && (await record(drafts, words.corrected))) onDone()
   })
   const [takeOut, takingOut] = useOnce(async () => {
     const line = linesOf(entries, [entry.id])
     const [taken] = (await withdraw(line)) ?? []
     if (!taken) return
-    tell('Removed.', { label: 'Put back', run: () => void restore(line) })
+    tell(words.removed, { label: words.putBack, run: () => void restore(line) })
     onDone()
   })
   const receipt = entry.kind === 'ride' ? sayReceipt(entry) : []
@@ -150,14 +150,14 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
     <div className="flex flex-col gap-4">
       {newer !== undefined && <Overtaken newer={newer} onOpen={onOpen} />}
       {receipt.length > 0 && (
-        <section aria-label="Where its figures come from" className="text-sm text-steel">
+        <section aria-label={words.whereItsFiguresCome} className="text-sm text-steel">
           {receipt.map((sentence) => (
             <p key={sentence}>{sentence}</p>
           ))}
         </section>
       )}
       <TextField
-        label="When"
+        label={words.when}
         type="datetime-local"
         max={fieldTime(now)}
         fault={form.formState.errors.when?.message}
@@ -171,7 +171,7 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
             checked={correction.together}
             onChange={(event) => correction.setTogether(event.target.checked)}
           />
-          and {sayCount(job.length, 'entry', 'entries')} of the same job with it
+          {words.andOfTheSame(sayCount(job.length, 'entry', 'entries'))}
         </label>
       )}
       {wordsOf(entry).fields.map((field) =>
@@ -182,10 +182,10 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
       <Downstream correction={correction} />
       <div className="flex flex-wrap gap-3">
         <Button look="firm" disabled={!drafts || saving || newer !== undefined} onClick={save}>
-          Save correction
+          {words.saveCorrection}
         </Button>
         <Button look="harm" disabled={takingOut || newer !== undefined} onClick={takeOut}>
-          Remove it
+          {words.removeIt}
         </Button>
       </div>
     </div>

@@ -6,6 +6,7 @@ import type { Field } from '../../words/entries/kind-words.ts'
 import { SelectField, TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { namePart } from '../../words/part-name.ts'
+import { words } from '../../words/stations/log/entry-field.ts'
 
 function useOptions() {
   const { garage } = useOpenLog()
@@ -41,7 +42,7 @@ export function EntryFieldIn<T extends FieldValues & { readonly values: Readonly
   return (
     <Controller
       control={control}
-      name={`values.${field.name}` as FieldPath<T>}
+      name={words.values(field.name) as FieldPath<T>}
       render={({ field: held, fieldState }) => (
         <EntryField
           field={field}

@@ -6,6 +6,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayEntry, wordsOf } from '../../words/entries/index.ts'
 import { sayDay } from '../../words/numbers.ts'
+import { words } from '../../words/stations/log/entry-rows.ts'
 
 const ROW_PX = 52
 
@@ -36,7 +37,7 @@ export function EntryRows({ found, standing, onOpen }: RowsProps) {
       ref={box}
       className="h-[min(34rem,65dvh)] overflow-y-auto border-y border-hairline"
       role="region"
-      aria-label="Entries"
+      aria-label={words.entries}
       tabIndex={0}
     >
       <ul className="relative" style={{ height: rows.getTotalSize() }}>
@@ -56,7 +57,7 @@ export function EntryRows({ found, standing, onOpen }: RowsProps) {
             >
               <span className="w-40 shrink-0 text-steel max-sm:w-20">
                 {day}
-                {entry.at > now && <span className="block text-xs text-rust">still to come</span>}
+                {entry.at > now && <span className="block text-xs text-rust">{words.stillToCome}</span>}
               </span>
               <span className="w-44 shrink-0 truncate max-md:hidden">{wordsOf(entry).name}</span>
               <span
@@ -69,22 +70,22 @@ export function EntryRows({ found, standing, onOpen }: RowsProps) {
                 <Button
                   look="link"
                   className="shrink-0"
-                  aria-label={`Open: ${day}, ${said}`}
+                  aria-label={words.open(day, said)}
                   onClick={() => onOpen(entry)}
                 >
-                  open
+                  {words.open2}
                 </Button>
               ) : stands === 'undone' ? (
                 <Button
                   look="link"
                   className="shrink-0"
-                  aria-label={`Restore: ${day}, ${said}`}
+                  aria-label={words.restore(day, said)}
                   onClick={() => void restore([entry.id])}
                 >
-                  restore
+                  {words.restore2}
                 </Button>
               ) : (
-                <span className="shrink-0 text-sm text-steel">corrected</span>
+                <span className="shrink-0 text-sm text-steel">{words.corrected}</span>
               )}
             </li>
           )

@@ -18,6 +18,7 @@ import { NewEntry } from './NewEntry.tsx'
 import { EditEntry } from './EditEntry.tsx'
 import { EntryRows, type Standing } from './EntryRows.tsx'
 import { findEntries, type Wanted } from './find-entries.ts'
+import { words as phrases } from '../../words/stations/log/log.ts'
 
 const ANYTHING: Wanted = { text: '', kind: 'any', about: '', from: '', to: '' }
 
@@ -33,27 +34,37 @@ function Finding({ wanted, onWant: set, abouts, kinds }: FindingProps) {
   return (
     <div
       role="search"
-      aria-label="Entries"
+      aria-label={phrases.entries}
       className="grid grid-cols-[2fr_1.4fr_1.4fr_1fr_1fr] gap-3 max-lg:grid-cols-2"
     >
       <TextField
-        label="Find"
+        label={phrases.find}
         type="search"
-        placeholder="salt, chain 2, rule…"
+        placeholder={phrases.saltChain2Rule}
         value={wanted.text}
         onChange={(event) => set({ text: event.target.value })}
         className="max-lg:col-span-2"
       />
-      <SelectField label="Kind" options={kinds} value={wanted.kind} onPick={(kind) => set({ kind })} />
-      <SelectField label="About" options={abouts} value={wanted.about} onPick={(about) => set({ about })} />
+      <SelectField
+        label={phrases.kind}
+        options={kinds}
+        value={wanted.kind}
+        onPick={(kind) => set({ kind })}
+      />
+      <SelectField
+        label={phrases.about}
+        options={abouts}
+        value={wanted.about}
+        onPick={(about) => set({ about })}
+      />
       <TextField
-        label="From"
+        label={phrases.from}
         type="date"
         value={wanted.from}
         onChange={(event) => set({ from: event.target.value })}
       />
       <TextField
-        label="To"
+        label={phrases.to}
         type="date"
         value={wanted.to}
         onChange={(event) => set({ to: event.target.value })}
@@ -127,19 +138,19 @@ export default function Log() {
     const names = Object.entries(KIND_WORDS)
       .filter(([kind]) => held.has(kind as EntryKind))
       .map(([kind, { name }]) => [kind, name])
-    return { any: 'any kind', ...Object.fromEntries(names) } as Readonly<Record<Wanted['kind'], string>>
+    return { any: phrases.anyKind, ...Object.fromEntries(names) } as Readonly<Record<Wanted['kind'], string>>
   }, [entries])
   const set = (part: Partial<Wanted>) => setWanted({ ...wanted, ...part })
   const filtered = JSON.stringify(wanted) !== JSON.stringify(ANYTHING)
   return (
     <div className="flex flex-col gap-6">
-      <Answer detail="Everything the app says is worked out from these. Nothing is overwritten: a correction takes an entry’s place and can be undone, and what was undone can be restored.">
+      <Answer detail={phrases.everythingTheAppSays}>
         {sayCount(live.length, 'entry', 'entries')}
-        {ahead > 0 ? `, ${ahead} of them dated in the future` : ''}.
+        {ahead > 0 ? phrases.ofThemDatedInTheFuture(ahead) : ''}.
       </Answer>
       <Finding wanted={wanted} onWant={set} abouts={abouts} kinds={kinds} />
       <Section
-        title={filtered ? `${sayCount(found.length, 'entry', 'entries')} found` : 'Newest first'}
+        title={filtered ? phrases.found(sayCount(found.length, 'entry', 'entries')) : phrases.newestFirst}
         note={
           <label className="inline-flex min-h-8 items-center gap-2">
             <input
@@ -148,15 +159,13 @@ export default function Log() {
               checked={all}
               onChange={(event) => setAll(event.target.checked)}
             />
-            show corrected and undone entries
+            {phrases.showCorrectedAndUndone}
           </label>
         }
       >
         {found.length === 0 ? (
           <p className="text-steel">
-            {entries.length === 0
-              ? 'The log is empty. It begins with a bike, on the Shelf.'
-              : 'Nothing like that is in the log. Try fewer words, or another kind.'}
+            {entries.length === 0 ? phrases.theLogIsEmpty : phrases.nothingLikeThatIsInThe}
           </p>
         ) : (
           <EntryRows found={found} standing={standing} onOpen={(entry) => setSearch({ entry: entry.id })} />
@@ -178,7 +187,7 @@ export default function Log() {
           />
         )}
       </Sheet>
-      <Sheet open={writing !== undefined} onClose={close} title={writing ? `New ${writing.name}` : ''}>
+      <Sheet open={writing !== undefined} onClose={close} title={writing ? phrases.new(writing.name) : ''}>
         {writing && <NewEntry words={writing} about={search.get('about') ?? bikeNow ?? ''} onDone={close} />}
       </Sheet>
     </div>

@@ -10,6 +10,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { EntryFieldIn } from './EntryField.tsx'
 import { fieldsResolver } from './fields-resolver.ts'
+import { words as phrases } from '../../words/stations/log/new-entry.ts'
 
 interface NewFields {
   readonly day: string
@@ -44,7 +45,7 @@ export function NewEntry({ words, about, onDone }: NewEntryProps) {
     },
     async (fields) => {
       const outcome = written(fields)
-      if ('draft' in outcome && (await record([outcome.draft], 'Saved.'))) onDone()
+      if ('draft' in outcome && (await record([outcome.draft], phrases.saved))) onDone()
     },
   )
   return (
@@ -53,14 +54,14 @@ export function NewEntry({ words, about, onDone }: NewEntryProps) {
         <EntryFieldIn key={field.name} control={form.control} field={field} />
       ))}
       <TextField
-        label="Day"
+        label={phrases.day}
         type="date"
         max={dayOf(now)}
         fault={form.formState.errors.day?.message}
         {...form.register('day')}
       />
       <Button look="next" type="submit" disabled={saving} className="self-start">
-        Save {words.name}
+        {phrases.save(words.name)}
       </Button>
     </form>
   )

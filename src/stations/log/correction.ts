@@ -3,6 +3,7 @@ import type { Entry, EntryDraft } from '../../core/log/entries.ts'
 import { wordsOf } from '../../words/entries/index.ts'
 import type { FieldContext } from '../../words/entries/kind-words.ts'
 import { writeFields, type WrittenFields } from '../../words/entries/write-fields.ts'
+import { words } from '../../words/stations/log/correction.ts'
 
 /** The fields of a correction, as they stand in the form. */
 export interface Fields {
@@ -34,9 +35,8 @@ export function correctionOf(
   const { id, action: _action, format: _format, ...rest } = entry
   const ms = new Date(fields.when).getTime()
   if (!Number.isFinite(ms) || !isIsoTime(new Date(ms).toISOString()))
-    return { fault: 'Give the day and the time, with a year of four figures.', field: 'when' }
-  if (ms > Date.parse(now) + 60_000)
-    return { fault: 'That is in the future: the log holds what has happened.', field: 'when' }
+    return { fault: words.giveTheDayAndTheTime, field: 'when' }
+  if (ms > Date.parse(now) + 60_000) return { fault: words.thatIsInTheFuture, field: 'when' }
   // A field shows minutes; a time that was not touched keeps its seconds.
   const at = fields.when === fieldTime(entry.at) ? entry.at : new Date(ms).toISOString()
   const draft = { ...rest, at, supersedes: id }

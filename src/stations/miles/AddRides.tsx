@@ -23,6 +23,7 @@ import { RideByHand } from './RideByHand.tsx'
 import { RideService } from './RideService.tsx'
 import { TableColumns } from './TableColumns.tsx'
 import { TrackDates } from './TrackDates.tsx'
+import { words } from '../../words/stations/miles/add-rides.ts'
 
 interface Held {
   readonly files: readonly RideFile[]
@@ -55,7 +56,7 @@ const mappingKey = (table: Table): string => `columns ${tablePrint(table.table)}
 /** What was held, with what a table told. */
 function withTable(held: Held, bike: BikeId, { file }: Table, { rides, faults }: ReadTable): Held {
   const bad = faults.map(({ line, fault }) => ({
-    file: `${file}, line ${line}`,
+    file: words.line(file, line),
     form: 'fault' as const,
     fault,
   }))
@@ -139,12 +140,12 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
     const failed = () =>
       setStep({
         at: 'idle',
-        said: 'The files could not be read. Nothing was added; try them again, fewer at once.',
+        said: words.theFilesCouldNot,
       })
     reading.result
       .then((result) =>
         result === 'cancelled'
-          ? setStep({ at: 'idle', said: 'Cancelled. Nothing was added.' })
+          ? setStep({ at: 'idle', said: words.cancelledNothingWasAdded })
           : goOn(
               { files: result, rows: [], faults: [] },
               result.filter((file) => file.form === 'table'),
@@ -154,19 +155,19 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
   }
 
   return (
-    <WorkSection id="add" title={`Add rides to ${entry.name}`}>
+    <WorkSection id="add" title={words.addRidesTo(entry.name)}>
       {step.at === 'idle' && step.added && (
         <Receipt {...step.added} onClose={() => setStep({ at: 'idle' })} />
       )}
       {step.at === 'idle' && (
         <DropPlace
-          note="GPX, TCX, FIT, a CSV table, or a ZIP of them. They are read in this browser and go nowhere else."
+          note={words.gpxTcxFitACsv}
           accept=".gpx,.tcx,.fit,.csv,.zip,.gz"
-          label="Ride files"
-          button="Choose files"
+          label={words.rideFiles}
+          button={words.chooseFiles}
           onFiles={start}
         >
-          Drop ride files here, several at once.
+          {words.dropRideFilesHere}
         </DropPlace>
       )}
       <p role="status" className="text-[0.95rem] empty:hidden">
@@ -175,14 +176,14 @@ export function AddRides({ report }: { readonly report: BikeReport }) {
       {step.at === 'reading' && (
         <div className="flex items-center gap-4">
           <label className="flex-1 text-[0.95rem]">
-            Reading file {Math.min(step.progress.done + 1, step.progress.of)} of {step.progress.of}
+            {words.readingFileOf(Math.min(step.progress.done + 1, step.progress.of), step.progress.of)}
             <progress
               className="mt-1 block h-2 w-full accent-petrol"
               max={step.progress.of}
               value={step.progress.done}
             />
           </label>
-          <Button onClick={step.reading.cancel}>Cancel</Button>
+          <Button onClick={step.reading.cancel}>{words.cancel}</Button>
         </div>
       )}
       {step.at === 'columns' && (

@@ -4,38 +4,43 @@ import { useUnits } from '../../ui/screen-state.ts'
 import type { Units } from '../../core/units/units.ts'
 import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
 import type { Open, OpenKind, Question, Say } from './questions.ts'
+import { words } from '../../words/stations/miles/ask-about.ts'
 
 const SHOWN = 4
 
 const MANY: Readonly<Record<OpenKind, (count: string) => string>> = {
-  sport: (count) => `${count} are recorded as something else than cycling`,
-  day: (count) => `${count} have a date that cannot be`,
-  'same-day': (count) => `${count} have the day and distance of a ride that is there already`,
-  twin: (count) => `${count} are written twice in their table, cell for cell`,
+  sport: (count) => words.areRecordedAsSomething(count),
+  day: (count) => words.haveADateThatCannot(count),
+  'same-day': (count) => words.haveTheDayAndDistance(count),
+  twin: (count) => words.areWrittenTwiceInTheir(count),
 }
 
 /** What is open about one ride, in a sentence. */
 function sayOpen(open: Open, now: string, units: Units): string {
   const { draft } = open
   const ride = `${sayKm(draft.km, units)}, ${sayDay(draft.at, now)}`
-  const file = draft.source?.file ?? 'A ride'
+  const file = draft.source?.file ?? words.aRide
   switch (open.kind) {
     case 'sport':
-      return `${file} was recorded as “${open.sport}”: ${ride}. Did it go over the chain?`
+      return words.wasRecordedAsDid(file, open.sport, ride)
     case 'day':
       switch (open.doubt.why) {
         case 'future':
-          return `${file} is dated ${draft.at.slice(0, 10)}, in the future: the device’s clock was wrong.`
+          return words.isDatedInTheFuture(file, draft.at.slice(0, 10))
         case 'lost-count':
-          return `${file} is dated ${draft.at.slice(0, 10)}. Old receivers lose count after 1024 weeks; it may have been ${open.doubt.likely?.slice(0, 10) ?? 'later'}.`
+          return words.isDatedOldReceivers(
+            file,
+            draft.at.slice(0, 10),
+            open.doubt.likely?.slice(0, 10) ?? words.later,
+          )
         case 'clock-not-set':
-          return `${file} is dated ${draft.at.slice(0, 10)}: the device’s clock was not set. Add its ${sayKm(draft.km, units)} by hand, on the day you rode it.`
+          return words.isDatedTheDevices(file, draft.at.slice(0, 10), sayKm(draft.km, units))
       }
       break
     case 'same-day':
-      return `${file} has ${ride}; ${open.of.name} has ${sayKm(open.of.km, units)} on the same day. Is it the same ride?`
+      return words.hasHasOnTheSame(file, ride, open.of.name, sayKm(open.of.km, units))
     case 'twin':
-      return `${file}, line ${open.line}: the same as a row above it, ${ride}. Was it ridden twice?`
+      return words.lineTheSameAs(file, open.line, ride)
   }
 }
 
@@ -43,20 +48,19 @@ function labelOf(say: Say, question: Question): string {
   const many = question.open.length > 1
   switch (say) {
     case 'take':
-      if (question.kind === 'same-day') return many ? 'Keep both of each' : 'Keep both'
-      if (question.kind === 'twin')
-        return many ? 'Ridden twice: keep both of each' : 'Ridden twice: keep both'
-      if (question.kind === 'day') return 'Keep the date of the file'
-      return many ? 'Take them as rides' : 'Take it as a ride'
+      if (question.kind === 'same-day') return many ? words.keepBothOfEach : words.keepBoth
+      if (question.kind === 'twin') return many ? words.riddenTwiceKeepBoth : words.riddenTwiceKeepBoth2
+      if (question.kind === 'day') return words.keepTheDateOfTheFile
+      return many ? words.takeThemAsRides : words.takeItAsARide
     case 'likely-day': {
       const [first] = question.open
       const likely = !many && first?.kind === 'day' ? first.doubt.likely?.slice(0, 10) : undefined
-      return likely === undefined ? '1024 weeks later' : `It was ${likely}`
+      return likely === undefined ? words.n1024WeeksLater : words.itWas(likely)
     }
     case 'one':
-      return many ? 'The same rides' : 'The same ride'
+      return many ? words.theSameRides : words.theSameRide
     case 'leave':
-      return question.kind === 'twin' ? 'Written twice: take it once' : 'Leave out'
+      return question.kind === 'twin' ? words.writtenTwiceTakeItOnce : words.leaveOut
   }
 }
 
@@ -72,9 +76,9 @@ export function AskAbout({ questions, said, onSay }: Props) {
   const units = useUnits()
   if (questions.length === 0) return null
   return (
-    <section aria-label="Questions about these rides" className="flex flex-col gap-3">
+    <section aria-label={words.questionsAboutTheseRides} className="flex flex-col gap-3">
       <h3 className="text-sm font-semibold">
-        {questions.length === 1 ? 'One question first' : `${questions.length} questions first`}
+        {questions.length === 1 ? words.oneQuestionFirst : words.questionsFirst(questions.length)}
       </h3>
       {questions.map((question) => {
         const { id, kind, open, choices, usual } = question
@@ -97,7 +101,7 @@ export function AskAbout({ questions, said, onSay }: Props) {
                     {sayOpen(one, now, units)}
                   </li>
                 ))}
-                {open.length > SHOWN && <li>And {open.length - SHOWN} more.</li>}
+                {open.length > SHOWN && <li>{words.andMore(open.length - SHOWN)}</li>}
               </ul>
             )}
           </div>

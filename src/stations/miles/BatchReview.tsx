@@ -17,6 +17,7 @@ import { useOnce } from '../../ui/use-once.ts'
 import { AskAbout } from './AskAbout.tsx'
 import { draftsSaid, questionsOf, type Say } from './questions.ts'
 import { Additions, ReceiptList, useAdditions } from './Receipt.tsx'
+import { words } from '../../words/stations/miles/batch-review.ts'
 
 const SHOWN = 8
 
@@ -34,9 +35,7 @@ function Remarks({ remarks, title }: { readonly remarks: readonly Remark[]; read
         ))}
       </ul>
       {remarks.length > SHOWN && (
-        <p className="mt-1 text-sm text-steel">
-          And {remarks.length - SHOWN} more, all in the list that can be saved.
-        </p>
+        <p className="mt-1 text-sm text-steel">{words.andMoreAllInTheList(remarks.length - SHOWN)}</p>
       )}
     </div>
   )
@@ -85,12 +84,12 @@ export function BatchReview({ bike, batch, onAdded, onLeave }: Props) {
   const [add, adding] = useOnce(async () => {
     const saved = await record(
       withSaid(drafts, said, bike),
-      `${count} added to ${bike.name}, ${sayKm(km, units)}.`,
+      words.addedTo(count, bike.name, sayKm(km, units)),
     )
     if (!saved) return
     const rides = saved.filter((entry) => entry.kind === 'ride')
     if (rides.length > 0) onAdded(rides, additions)
-    else onLeave('All of them were in the log already.')
+    else onLeave(words.allOfThemWere)
   })
   const usual = CONDITION_NAMES[usualAt(bike, drafts[0]?.at ?? now)]
   const oneQuarter = new Set(drafts.map(({ at }) => quarterOf(at))).size === 1
@@ -102,33 +101,35 @@ export function BatchReview({ bike, batch, onAdded, onLeave }: Props) {
           <Additions garage={garage} additions={additions} />
           {doubtful.length > 0 && (
             <p className="text-[0.95rem] font-medium text-rust">
-              {sayCount(doubtful.length, 'ride is', 'rides are')} worth a look before{' '}
-              {doubtful.length === 1 ? 'it goes' : 'they go'} in: listed first.
+              {words.worthALookBefore(
+                sayCount(doubtful.length, words.rideIs, words.ridesAre),
+                doubtful.length === 1 ? words.itGoes : words.theyGo,
+              )}
             </p>
           )}
           <ReceiptList drafts={drafts} />
         </>
       )}
-      <Remarks title="Takes the place of a poorer recording" remarks={batch.richer} />
-      <Remarks title="Already in the log, not added again" remarks={batch.known} />
-      <Remarks title="Could not be read" remarks={batch.broken} />
+      <Remarks title={words.takesThePlaceOfAPoorer} remarks={batch.richer} />
+      <Remarks title={words.alreadyInTheLog} remarks={batch.known} />
+      <Remarks title={words.couldNotBeRead} remarks={batch.broken} />
       {remarks.length > 0 && (
         <Button
           look="link"
           className="self-start"
-          onClick={() => saveBytes(`${bike.name} rides left out.csv`, remarkList(remarks), 'text/csv')}
+          onClick={() => saveBytes(words.ridesLeftOutCsv(bike.name), remarkList(remarks), 'text/csv')}
         >
-          Save this list
+          {words.saveThisList}
         </Button>
       )}
       <div className="flex flex-wrap items-end gap-3">
         {drafts.length > 0 ? (
           <>
             <SelectField<Said>
-              label="Conditions"
+              label={words.conditions}
               options={{
-                later: 'not set yet: sort later',
-                usual: oneQuarter ? `the usual: ${usual}` : 'the usual of each season',
+                later: words.notSetYetSort,
+                usual: oneQuarter ? words.theUsual(usual) : words.theUsualOfEach,
                 ...CONDITION_NAMES,
               }}
               value={said}
@@ -136,12 +137,12 @@ export function BatchReview({ bike, batch, onAdded, onLeave }: Props) {
               className="min-w-52"
             />
             <Button look="firm" disabled={adding} onClick={add}>
-              {adding ? 'Adding…' : `Add ${count}, ${sayKm(km, units)}`}
+              {adding ? words.adding : words.add(count, sayKm(km, units))}
             </Button>
-            <Button onClick={() => onLeave('Nothing was added.')}>Leave them</Button>
+            <Button onClick={() => onLeave(words.nothingWasAdded)}>{words.leaveThem}</Button>
           </>
         ) : (
-          <Button onClick={() => onLeave('Nothing was added.')}>Go back</Button>
+          <Button onClick={() => onLeave(words.nothingWasAdded)}>{words.goBack}</Button>
         )}
       </div>
     </div>

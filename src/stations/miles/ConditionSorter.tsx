@@ -17,13 +17,14 @@ import { ridesMeant, settingConditions, ridesNotSet, type Which } from './not-se
 import { useWeather, type Weather } from './use-weather.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { useOnce } from '../../ui/use-once.ts'
+import { words } from '../../words/stations/miles/condition-sorter.ts'
 
 const WHICH: Readonly<Record<Which, string>> = {
-  one: 'this ride',
-  month: 'all of its month',
-  route: 'all along the same way',
-  between: 'all between two days',
-  all: 'all of them',
+  one: words.thisRide,
+  month: words.allOfItsMonth,
+  route: words.allAlongTheSame,
+  between: words.allBetweenTwoDays,
+  all: words.allOfThem,
 }
 
 interface CurrentProps {
@@ -45,15 +46,15 @@ function CurrentRide({ ride, suggested, usual, onStep }: CurrentProps) {
       <p>
         <strong>{sayDay(ride.at, now)}</strong>, {sayKm(ride.km, units)}
         <span className="block text-sm text-steel">
-          {suggested ? 'the weather says' : 'usual then'}: {CONDITION_NAMES[suggested ?? usual]}
+          {suggested ? words.theWeatherSays : words.usualThen}: {CONDITION_NAMES[suggested ?? usual]}
           {ride.source && `; ${ride.source.file}`}
         </span>
       </p>
       <span className="flex shrink-0 gap-1">
-        <Button aria-label="The ride before" onClick={() => onStep(-1)}>
+        <Button aria-label={words.theRideBefore} onClick={() => onStep(-1)}>
           ↑
         </Button>
-        <Button aria-label="The ride after" onClick={() => onStep(1)}>
+        <Button aria-label={words.theRideAfter} onClick={() => onStep(1)}>
           ↓
         </Button>
       </span>
@@ -69,7 +70,7 @@ interface ConditionKeysProps {
 /** The seven conditions, each with its key. */
 function ConditionKeys({ suggestion, onSay }: ConditionKeysProps) {
   return (
-    <div role="group" aria-label="Conditions" className="grid grid-cols-2 gap-1.5 max-sm:grid-cols-1">
+    <div role="group" aria-label={words.conditions} className="grid grid-cols-2 gap-1.5 max-sm:grid-cols-1">
       {CONDITIONS.map((condition, i) => (
         <button
           key={condition}
@@ -100,7 +101,7 @@ function Scope({ which, onWhich, range, onRange, meant }: ScopeProps) {
   return (
     <>
       <div className="grid grid-cols-[1fr_auto] items-end gap-3 max-sm:grid-cols-1">
-        <SelectField label="Set it for" options={WHICH} value={which} onPick={onWhich} />
+        <SelectField label={words.setItFor} options={WHICH} value={which} onPick={onWhich} />
         <p className="pb-2.5 text-sm text-steel">
           {sayCount(meant.length, 'ride')}, {sayKm(totalKm(meant), units)}
         </p>
@@ -108,13 +109,13 @@ function Scope({ which, onWhich, range, onRange, meant }: ScopeProps) {
       {which === 'between' && (
         <div className="grid grid-cols-2 gap-3">
           <TextField
-            label="From"
+            label={words.from}
             type="date"
             value={range.from}
             onChange={(event) => onRange({ ...range, from: event.target.value })}
           />
           <TextField
-            label="To"
+            label={words.to}
             type="date"
             value={range.to}
             onChange={(event) => onRange({ ...range, to: event.target.value })}
@@ -141,15 +142,15 @@ function AllAtOnce({ weather, count, onWeather, onUsual }: AllAtOnceProps) {
       </p>
       <div className="flex flex-wrap gap-3">
         {weather.asking ? (
-          <Button onClick={weather.stop}>Stop asking</Button>
+          <Button onClick={weather.stop}>{words.stopAsking}</Button>
         ) : weather.found.size > 0 ? (
           <Button look="firm" onClick={onWeather}>
-            Agree with all {weather.found.size}
+            {words.agreeWithAll(weather.found.size)}
           </Button>
         ) : (
-          <Button onClick={() => void weather.ask()}>Ask the weather</Button>
+          <Button onClick={() => void weather.ask()}>{words.askTheWeather}</Button>
         )}
-        <Button onClick={onUsual}>The usual for all {count}</Button>
+        <Button onClick={onUsual}>{words.theUsualForAll(count)}</Button>
       </div>
     </>
   )
@@ -199,7 +200,7 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
   const [sayAll] = useOnce(async (said: ReadonlyMap<string, Condition>, from: 'weather' | 'usual') => {
     const done = await record(
       settingConditions(said, from, now),
-      `${sayCount(said.size, 'ride')} ${from === 'weather' ? 'set from the weather' : 'set as usual'}.`,
+      `${sayCount(said.size, 'ride')} ${from === 'weather' ? words.setFromTheWeather : words.setAsUsual}.`,
     )
     if (done) weather.forget()
   })
@@ -210,12 +211,9 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
     <div ref={keys}>
       <WorkSection
         id="conditions"
-        title={`${sayCount(notSet.length, 'ride needs conditions', 'rides need conditions')}`}
+        title={`${sayCount(notSet.length, words.rideNeedsConditions, words.ridesNeedConditions)}`}
       >
-        <p className="text-sm text-steel">
-          Until you set them we assume {bike.name}’s usual, and the forecast is less certain. Keys here: 1 to
-          7 say, Enter agrees, arrows go up and down.
-        </p>
+        <p className="text-sm text-steel">{words.untilYouSetThem(bike.name)}</p>
         <CurrentRide ride={current} suggested={suggested} usual={suggestion} onStep={step} />
         <Scope which={which} onWhich={setWhich} range={range} onRange={setRange} meant={meant} />
         <ConditionKeys suggestion={suggestion} onSay={say} />

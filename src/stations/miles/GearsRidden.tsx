@@ -16,6 +16,7 @@ import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { sayList } from '../../words/numbers.ts'
+import { words } from '../../words/stations/miles/gears-ridden.ts'
 
 type Stretch = 'chain' | 'month' | 'year' | 'all' | 'between'
 
@@ -59,12 +60,12 @@ function Bars({ title, kj }: { readonly title: string; readonly kj: ReadonlyMap<
 const GROUNDS = object({
   wheel: neededNumber({
     unit: 'mm',
-    ask: 'The wheel’s circumference, usually about 2100 mm.',
+    ask: words.theWheelsCircumferenceUsually,
     least: 500,
     most: 4000,
   }),
-  mass: neededNumber({ unit: 'kg', ask: 'Rider, bike and load together.', least: 20, most: 800 }),
-  motor: neededNumber({ unit: '%', ask: 'The motor’s share; 0 for none.', least: 0, most: 99 }),
+  mass: neededNumber({ unit: 'kg', ask: words.riderBikeAndLoad, least: 20, most: 800 }),
+  motor: neededNumber({ unit: '%', ask: words.theMotorsShare0, least: 0, most: 99 }),
 })
 
 /** What the energy of riding is worked out from, to be corrected: wheel, mass, motor, and the mix where no cadence tells. */
@@ -84,7 +85,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
       motor: Math.round(100 * (entry.motorShare ?? USUAL_MOTOR_SHARE[entry.motor])),
     },
     async ({ wheel, mass, motor }, { setError }) => {
-      if (total === 0) return setError('root', { message: 'At least one cog is ridden.' })
+      if (total === 0) return setError('root', { message: words.atLeastOneCog })
       const { id, action: _action, ...held } = entry
       await record(
         [
@@ -97,7 +98,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
             cogMix: Object.fromEntries(Object.entries(shares).map(([cog, share]) => [cog, share / total])),
           },
         ],
-        `${entry.name}’s gears and weight are saved.`,
+        words.sGearsAndWeight(entry.name),
       )
       return undefined
     },
@@ -106,25 +107,25 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
   return (
     <details className="text-[0.95rem]">
       <summary className="cursor-pointer underline underline-offset-4">
-        Based on{entry.cogMix ? '' : ': a guess, please correct it'}
+        {words.basedOn(entry.cogMix ? '' : words.aGuessPleaseCorrect)}
       </summary>
       <form noValidate onSubmit={submit} className="mt-3 flex flex-col gap-4">
         <div className="grid max-w-2xl grid-cols-3 gap-3 max-sm:grid-cols-1">
           <TextField
-            label="Wheel, mm round"
+            label={words.wheelMmRound}
             inputMode="decimal"
             fault={errors.wheel?.message}
             {...form.register('wheel')}
           />
           <TextField
-            label="Rider, bike and load, kg"
+            label={words.riderBikeAndLoadKg}
             inputMode="decimal"
             fault={errors.mass?.message}
             {...form.register('mass')}
           />
           {entry.motor !== 'none' && (
             <TextField
-              label="The motor’s share, %"
+              label={words.theMotorsShare}
               inputMode="decimal"
               fault={errors.motor?.message}
               {...form.register('motor')}
@@ -132,14 +133,12 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
           )}
         </div>
         <fieldset>
-          <legend className="mb-1 text-sm font-medium">
-            Share of the riding on each cog, for rides without cadence
-          </legend>
+          <legend className="mb-1 text-sm font-medium">{words.shareOfTheRiding}</legend>
           <div className="grid max-w-3xl grid-cols-4 gap-3 max-sm:grid-cols-2">
             {cogs.map((cog) => (
               <Stepper
                 key={cog}
-                label={`Cog ${cog}`}
+                label={words.cog(cog)}
                 value={shares[cog] ?? 0}
                 onStep={(share) => setShares({ ...shares, [cog]: Number.isFinite(share) ? share : 0 })}
                 digits={0}
@@ -156,7 +155,7 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
           </p>
         )}
         <Button className="self-start" type="submit" disabled={saving}>
-          Keep it
+          {words.keepIt}
         </Button>
       </form>
     </details>
@@ -164,11 +163,11 @@ function Grounds({ report, cogs }: { readonly report: BikeReport; readonly cogs:
 }
 
 const STRETCHES = [
-  { value: 'chain', label: 'this chain' },
-  { value: 'month', label: 'a month' },
-  { value: 'year', label: 'a year' },
-  { value: 'all', label: 'all its rides' },
-  { value: 'between', label: 'between two days' },
+  { value: 'chain', label: words.thisChain },
+  { value: 'month', label: words.aMonth },
+  { value: 'year', label: words.aYear },
+  { value: 'all', label: words.allItsRides },
+  { value: 'between', label: words.betweenTwoDays },
 ] as const
 
 /** The stretch that is looked at, and the rides in it. */
@@ -199,17 +198,17 @@ function StretchChoice({ over }: { readonly over: ReturnType<typeof useStretch> 
   const { stretch, setStretch, range, setRange } = over
   return (
     <>
-      <Choice legend="Over" value={stretch} onPick={setStretch} options={STRETCHES} />
+      <Choice legend={words.over} value={stretch} onPick={setStretch} options={STRETCHES} />
       {stretch === 'between' && (
         <div className="grid max-w-md grid-cols-2 gap-3">
           <TextField
-            label="First day"
+            label={words.firstDay}
             type="date"
             value={range.from}
             onChange={(event) => setRange({ ...range, from: event.target.value })}
           />
           <TextField
-            label="Last day"
+            label={words.lastDay}
             type="date"
             value={range.to}
             onChange={(event) => setRange({ ...range, to: event.target.value })}
@@ -236,60 +235,59 @@ export function GearsRidden({ report }: { readonly report: BikeReport }) {
   const untouched = teeth.cogs.filter((cog) => (mix.cogs.get(cog) ?? 0) < 0.01 * mix.totalKj)
   return (
     <Section
-      title="What the gears did"
+      title={words.whatTheGearsDid}
       note={
         told >= 0.995
-          ? 'Every ride has cadence, so its gears are known.'
+          ? words.everyRideHasCadence
           : told <= 0.005
-            ? 'No ride here shows its gears. This is the bike’s usual mix: a guess until a ride has cadence, or you correct it.'
-            : `Cadence shows the gears for ${percent(told)} of the energy; the rest follows the bike’s usual mix.`
+            ? words.noRideHereShows
+            : words.cadenceShowsTheGears(percent(told))
       }
       className="no-print border-t border-hairline pt-6"
     >
       <div className="flex flex-col gap-4">
         <StretchChoice over={over} />
         {mix.totalKj === 0 || !first ? (
-          <p className="text-steel">Nothing was ridden in that time.</p>
+          <p className="text-steel">{words.nothingWasRiddenInThatTime}</p>
         ) : (
           <>
             <p className="max-w-[52rem] text-lg">
-              The <strong>{first.teeth}</strong>
+              {words.the} <strong>{first.teeth}</strong>
               {second && (
                 <>
                   {' '}
-                  and the <strong>{second.teeth}</strong>
+                  {words.andThe} <strong>{second.teeth}</strong>
                 </>
               )}{' '}
-              do <strong>{percent(first.share + (second?.share ?? 0))}</strong> of the work.
+              {words.do} <strong>{percent(first.share + (second?.share ?? 0))}</strong> {words.ofTheWork}
               {untouched.length > 0 &&
-                ` The ${sayList(untouched.map(String))} can look new: hardly anyone rides ${untouched.length === 1 ? 'it' : 'them'}.`}
+                words.theCanLookNew(
+                  sayList(untouched.map(String)),
+                  untouched.length === 1 ? words.it : words.them,
+                )}
             </p>
             <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-x-14 gap-y-4 max-md:grid-cols-1">
               <Bars
-                title={told >= 0.5 ? `Energy by cog, of ${kjText(mix.totalKj)}` : 'Energy by cog'}
+                title={told >= 0.5 ? words.energyByCogOf(kjText(mix.totalKj)) : words.energyByCog}
                 kj={mix.cogs}
               />
               <div className="flex flex-col gap-4">
-                <Bars title="Energy by ring" kj={mix.rings} />
+                <Bars title={words.energyByRing} kj={mix.rings} />
                 <ul className="flex list-disc flex-col gap-1 pl-5 text-[0.95rem]">
                   {cost.smallCogShare > 0.01 && (
                     <li>
-                      {percent(cost.smallCogShare)} goes through cogs of 13 teeth or fewer, where each
-                      kilojoule wears the pins {cost.smallCogTimes.toFixed(1)} times as much as on the others.
+                      {words.goesThroughCogsOf13(percent(cost.smallCogShare), cost.smallCogTimes.toFixed(1))}
                     </li>
                   )}
                   {teeth.rings.length > 1 && (
                     <li>
-                      {percent(cost.crossedShare)} is crossed, large to large or small to small
-                      {cost.crossedShare > 0.1
-                        ? ': the same ratios are there on the other ring, with a straighter chain.'
-                        : '.'}
+                      {words.isCrossedLargeToLarge(
+                        percent(cost.crossedShare),
+                        cost.crossedShare > 0.1 ? words.theSameRatiosAre : '.',
+                      )}
                     </li>
                   )}
-                  <li>
-                    A ring four teeth larger, the ratios kept, would spare the pins about{' '}
-                    {percent(cost.largerRingSaves)}.
-                  </li>
+                  <li>{words.aRingFourTeeth(percent(cost.largerRingSaves))}</li>
                 </ul>
               </div>
             </div>

@@ -17,16 +17,18 @@ import { RideList } from './RideList.tsx'
 import { RoadStrip } from './RoadStrip.tsx'
 import { Road } from './strip/Road.tsx'
 import { ridesNotSet } from './not-set.ts'
+import { words } from '../../words/stations/miles/miles.ts'
 
 function sayMiles(report: BikeReport, units: Units) {
   const { name } = report.bike.entry
-  if (report.bike.rides.length === 0) return `${name} has no rides in the log yet.`
+  if (report.bike.rides.length === 0) return words.hasNoRidesInTheLog(name)
   return (
     <>
-      {name} has done <strong className="font-bold">{sayKm(report.totalKm, units)}</strong>
+      {words.hasDone(name)} <strong className="font-bold">{sayKm(report.totalKm, units)}</strong>
       {report.chain && (
         <>
-          , <strong className="font-bold">{sayKm(report.chain.story.km, units)}</strong> of it on this chain
+          , <strong className="font-bold">{sayKm(report.chain.story.km, units)}</strong>{' '}
+          {words.ofItOnThisChain}
         </>
       )}
       .
@@ -36,7 +38,7 @@ function sayMiles(report: BikeReport, units: Units) {
 
 function sayRecent(report: BikeReport, units: Units): string {
   const weekly = report.plan.weeklyKm
-  return `${sayKm(report.lastFourWeeksKm, units)} in the last four weeks; about ${sayAboutKm(weekly, units)} a week lately.`
+  return words.inTheLastFour(sayKm(report.lastFourWeeksKm, units), sayAboutKm(weekly, units))
 }
 
 /** Miles: what the bike and its parts have been through, in what, and the ways new rides come in. */
@@ -44,7 +46,7 @@ export default function Miles() {
   const { garage, now } = useOpenLog()
   const units = useUnits()
   const judged = useJudged(useBikeId(garage))
-  if (!judged) return <NoBike what="Add one, and then drop its recorded rides in here." />
+  if (!judged) return <NoBike what={words.addOneAndThen} />
   const { report, verdict } = judged
   const { chain } = report
   const notSet = ridesNotSet(report.bike.rides).length
@@ -54,23 +56,23 @@ export default function Miles() {
         word={verdict?.word ?? 'unsure'}
         detail={
           <>
-            {sayRecent(report, units)} {chain && `The chain was fitted on ${sayDay(chain.fittedAt, now)}.`}
+            {sayRecent(report, units)} {chain && words.theChainWasFitted(sayDay(chain.fittedAt, now))}
           </>
         }
         action={
           <>
             <Link to={OPENS.addRides} className={buttonLook('next')}>
-              Add rides
+              {words.addRides}
             </Link>
             <p className="text-[0.95rem] text-steel">
-              or{' '}
+              {words.or}{' '}
               {notSet > 0 ? (
                 <Link to={OPENS.setConditions} className="underline underline-offset-4">
-                  sort {sayCount(notSet, 'ride')}
+                  {words.sort(sayCount(notSet, 'ride'))}
                 </Link>
               ) : (
                 <Link to={OPENS.takeReading} className="underline underline-offset-4">
-                  measure it
+                  {words.measureIt}
                 </Link>
               )}
             </p>

@@ -13,13 +13,14 @@ import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import type { Units } from '../../core/units/units.ts'
 import { sayDay, sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/miles/odometer.ts'
 
 /** What is asked of the figure: one that counts on from those before it, unless it started over. */
 const schemaFor = (odometer: readonly OdometerEntry[], now: IsoTime, units: Units) =>
   object({
     shown: neededNumber({
       unit: units === 'metric' ? 'km' : 'mi',
-      ask: 'Give the figure it shows.',
+      ask: words.giveTheFigureItShows,
       least: 0,
       most: units === 'metric' ? MOST_ODOMETER_KM : kmToMiles(MOST_ODOMETER_KM),
     }),
@@ -35,7 +36,7 @@ const schemaFor = (odometer: readonly OdometerEntry[], now: IsoTime, units: Unit
       !(km < before.km) ||
       context.createError({
         path: 'shown',
-        message: `It showed ${sayKm(before.km, units)} on ${sayDay(before.at, now)}, more than that. Check the figure, or tick “count restarted”.`,
+        message: words.itShowedOnMore(sayKm(before.km, units), sayDay(before.at, now)),
       })
     )
   })
@@ -64,7 +65,7 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
             ...(restarted && { restarted }),
           },
         ],
-        `${entry.name}’s computer: ${sayKm(km, units)}.`,
+        words.sComputer(entry.name, sayKm(km, units)),
       )
       if (!saved) return
       resetField('shown')
@@ -80,29 +81,28 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
       className="flex flex-col gap-3 border-t border-hairline pt-4"
     >
       <h3 id="odometer" className="text-[0.95rem] font-semibold">
-        Bike computer
+        {words.bikeComputer}
       </h3>
       <p className="text-sm text-steel">
-        {last
-          ? `Last ${sayKm(last.km, units)} on ${sayDay(last.at, now)}.`
-          : 'The first figure is the start. Each later one adds the distance that no ride covers.'}
+        {last ? words.lastOn(sayKm(last.km, units), sayDay(last.at, now)) : words.theFirstFigureIsTheStart}
         {span &&
-          ` Since ${sayDay(span.from.at, now)} it counted ${sayKm(span.km, units)}; rides account for ${sayKm(span.riddenKm, units)}${
-            unaccountedKm(span) > 0
-              ? `, and the other ${sayKm(unaccountedKm(span), units)} are spread over those days.`
-              : '.'
-          }`}
+          words.sinceItCountedRides(
+            sayDay(span.from.at, now),
+            sayKm(span.km, units),
+            sayKm(span.riddenKm, units),
+            unaccountedKm(span) > 0 ? words.andTheOtherAre(sayKm(unaccountedKm(span), units)) : '.',
+          )}
       </p>
       <div className="grid grid-cols-[1fr_1fr_auto] items-start gap-3 max-sm:grid-cols-2">
         <TextField
-          label={units === 'metric' ? 'It shows, km' : 'It shows, miles'}
+          label={units === 'metric' ? words.itShowsKm : words.itShowsMiles}
           inputMode="decimal"
           placeholder={last ? String(Math.round(units === 'metric' ? last.km : kmToMiles(last.km))) : ''}
           fault={errors.shown?.message}
           {...form.register('shown')}
         />
         <TextField
-          label="On"
+          label={words.on}
           type="date"
           max={dayOf(now)}
           fault={errors.day?.message}
@@ -110,11 +110,11 @@ export function Odometer({ report }: { readonly report: BikeReport }) {
         />
         <label className="flex min-h-11 items-center gap-2 self-end text-[0.95rem]">
           <input type="checkbox" className="size-5 accent-petrol" {...form.register('restarted')} />
-          count restarted
+          {words.countRestarted}
         </label>
       </div>
       <Button className="self-start" type="submit" disabled={saving}>
-        Save the figure
+        {words.saveTheFigure}
       </Button>
     </form>
   )

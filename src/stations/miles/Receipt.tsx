@@ -10,6 +10,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
 import { namePart } from '../../words/part-name.ts'
 import { sayReceipt } from '../../words/receipt.ts'
+import { words } from '../../words/stations/miles/receipt.ts'
 
 const SHOWN = 100
 
@@ -22,14 +23,18 @@ export function Additions({
   readonly additions: readonly ChainAddition[]
 }) {
   const units = useUnits()
-  if (additions.length === 0) return <p className="text-[0.95rem]">No chain was on the bike on those days.</p>
+  if (additions.length === 0) return <p className="text-[0.95rem]">{words.noChainWasOnTheBike}</p>
   return (
     <ul className="text-[0.95rem]">
       {additions.map(({ chain, km, wearKm }) => (
         <li key={chain}>
-          {km < 0 ? 'Takes' : 'Adds'} <strong>{sayKm(Math.abs(km), units)}</strong> {km < 0 ? 'from' : 'to'}{' '}
-          {namePart(garage, chain)}: {sayKm(Math.abs(wearKm), units)} of wear distance
-          {wearKm < 0 !== km < 0 && Math.abs(wearKm) > 0.05 ? (wearKm < 0 ? ' less' : ' more') : ''}.
+          {km < 0 ? words.takes : words.adds} <strong>{sayKm(Math.abs(km), units)}</strong>{' '}
+          {words.ofWearDistance(
+            km < 0 ? words.from : words.to,
+            namePart(garage, chain),
+            sayKm(Math.abs(wearKm), units),
+            wearKm < 0 !== km < 0 && Math.abs(wearKm) > 0.05 ? (wearKm < 0 ? words.less : words.more) : '',
+          )}
         </li>
       ))}
     </ul>
@@ -56,7 +61,7 @@ export function ReceiptList({ drafts }: { readonly drafts: readonly RideDraft[] 
       <div
         className="max-h-96 overflow-y-auto border-y border-hairline"
         role="region"
-        aria-label="Where each figure comes from"
+        aria-label={words.whereEachFigureComes}
         tabIndex={0}
       >
         <ul className="divide-y divide-hairline text-[0.95rem]">
@@ -79,7 +84,7 @@ export function ReceiptList({ drafts }: { readonly drafts: readonly RideDraft[] 
         </ul>
       </div>
       {drafts.length > SHOWN && (
-        <p className="text-sm text-steel">And {drafts.length - SHOWN} more. Each can be opened in the log.</p>
+        <p className="text-sm text-steel">{words.andMoreEachCan(drafts.length - SHOWN)}</p>
       )}
     </>
   )
@@ -103,23 +108,23 @@ export function Receipt({ drafts, additions, onClose }: Props) {
   return (
     <section
       ref={box}
-      aria-label="What was added"
+      aria-label={words.whatWasAdded}
       className="flex flex-col gap-2 border-l-4 border-petrol pl-3"
     >
       <p role="status" className="text-lg font-medium">
-        {sayCount(drafts.length, 'ride')} added.
+        {words.added(sayCount(drafts.length, 'ride'))}
       </p>
       <Additions garage={garage} additions={additions} />
       <details>
         <summary className="min-h-8 cursor-pointer text-[0.95rem] underline underline-offset-4">
-          Where each figure comes from
+          {words.whereEachFigureComes}
         </summary>
         <div className="mt-2">
           <ReceiptList drafts={drafts} />
         </div>
       </details>
       <Button look="link" className="self-start" onClick={onClose}>
-        Hide this
+        {words.hideThis}
       </Button>
     </section>
   )

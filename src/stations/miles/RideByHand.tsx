@@ -13,16 +13,17 @@ import { useUnits } from '../../ui/screen-state.ts'
 import type { Units } from '../../core/units/units.ts'
 import { CONDITION_NAMES } from '../../words/names.ts'
 import { sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/miles/ride-by-hand.ts'
 
 const schemaFor = (now: IsoTime, units: Units) =>
   object({
     day: pastDay(now),
     distance: neededNumber({
       unit: units === 'metric' ? 'km' : 'mi',
-      ask: 'Give the distance.',
+      ask: words.giveTheDistance,
       least: 0,
       most: 2000,
-    }).positive('A ride is longer than nothing.'),
+    }).positive(words.aRideIsLonger),
     condition: string()
       .oneOf([...CONDITIONS])
       .required(),
@@ -40,7 +41,7 @@ export function RideByHand({ report }: { readonly report: BikeReport }) {
       const km = units === 'metric' ? distance : milesToKm(distance)
       const saved = await record(
         [{ kind: 'ride', at: momentOf(day, now), bike: entry.bike, km, condition }],
-        `${sayKm(km, units)} added to ${entry.name}.`,
+        words.addedTo(sayKm(km, units), entry.name),
       )
       if (saved) resetField('distance')
     },
@@ -54,31 +55,31 @@ export function RideByHand({ report }: { readonly report: BikeReport }) {
       className="flex flex-col gap-3 border-t border-hairline pt-4"
     >
       <h3 id="by-hand" className="text-[0.95rem] font-semibold">
-        One by hand
+        {words.oneByHand}
       </h3>
       <div className="grid grid-cols-[1fr_7rem_1.2fr] gap-3 max-sm:grid-cols-2">
         <TextField
-          label="Day"
+          label={words.day}
           type="date"
           max={dayOf(now)}
           fault={errors.day?.message}
           {...form.register('day')}
         />
         <TextField
-          label={units === 'metric' ? 'Distance, km' : 'Distance, miles'}
+          label={units === 'metric' ? words.distanceKm : words.distanceMiles}
           inputMode="decimal"
           fault={errors.distance?.message}
           {...form.register('distance')}
         />
         <SelectField
-          label="Conditions"
+          label={words.conditions}
           options={CONDITION_NAMES}
           {...form.register('condition')}
           className="max-sm:col-span-2"
         />
       </div>
       <Button type="submit" disabled={saving} className="self-start">
-        Add the ride
+        {words.addTheRide}
       </Button>
     </form>
   )

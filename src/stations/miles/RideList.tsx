@@ -11,6 +11,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../words/names.ts'
 import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/miles/ride-list.ts'
 
 const ROW_PX = 46
 
@@ -33,24 +34,24 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
     const line = linesOf(entries, [ride.id])
     const [taken] = (await withdraw(line)) ?? []
     if (taken)
-      tell(`Ride of ${sayDay(ride.at, now)} taken out.`, {
-        label: 'Put back',
+      tell(words.rideOfTakenOut(sayDay(ride.at, now)), {
+        label: words.putBack,
         run: () => void restore(line),
       })
   }
   return (
     <Section
-      title="Rides"
-      note={rides.length === 0 ? undefined : `${sayCount(rides.length, 'ride')}, newest first.`}
+      title={words.rides}
+      note={rides.length === 0 ? undefined : words.newestFirst(sayCount(rides.length, 'ride'))}
     >
       {rides.length === 0 ? (
-        <p className="text-steel">None yet. Drop recorded rides in, or add one by hand.</p>
+        <p className="text-steel">{words.noneYetDropRecorded}</p>
       ) : (
         <div
           ref={box}
           className="h-96 overflow-y-auto border-y border-hairline"
           role="region"
-          aria-label="Rides"
+          aria-label={words.rides}
           tabIndex={0}
         >
           <ul className="relative" style={{ height: rows.getTotalSize() }}>
@@ -70,8 +71,8 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
                   <span className="min-w-0 flex-1 truncate pl-3 text-steel">
                     {ride.unsure
                       ? ride.spread
-                        ? 'by the bike’s computer'
-                        : `not set, probably ${CONDITION_NAMES[ride.condition]}`
+                        ? words.byTheBikesComputer
+                        : words.notSetProbably(CONDITION_NAMES[ride.condition])
                       : CONDITION_NAMES[ride.condition]}
                     {ride.source ? `, ${ride.source.file}` : ''}
                   </span>
@@ -79,7 +80,7 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
                     <Link
                       to={entryAddress(ride.id)}
                       className="grid size-9 shrink-0 place-items-center text-steel hover:text-petrol"
-                      aria-label={`Correct the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
+                      aria-label={words.correctTheRideOf(sayDay(ride.at, now), sayKm(ride.km, units))}
                     >
                       <Pencil aria-hidden="true" className="size-4" />
                     </Link>
@@ -88,7 +89,7 @@ export function RideList({ rides }: { readonly rides: readonly Ride[] }) {
                     type="button"
                     hidden={ride.spread === true}
                     className="grid size-9 shrink-0 place-items-center text-steel hover:text-rust"
-                    aria-label={`Remove the ride of ${sayDay(ride.at, now)}, ${sayKm(ride.km, units)}`}
+                    aria-label={words.removeTheRideOf(sayDay(ride.at, now), sayKm(ride.km, units))}
                     onClick={() => void remove(ride)}
                   >
                     <Trash2 aria-hidden="true" className="size-4" />

@@ -8,6 +8,7 @@ import { TextField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayCount, sayKm } from '../../words/numbers.ts'
 import { syncRides, type SyncSum } from './sync-rides.ts'
+import { words } from '../../words/stations/miles/ride-service.ts'
 
 const NOTHING: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, refused: 0, pages: 0 }
 
@@ -42,7 +43,7 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
       setToken(held)
       setPin('')
     } catch (error) {
-      setFault(error instanceof ServiceError ? error.message : 'Signing in failed.')
+      setFault(error instanceof ServiceError ? error.message : words.signingInFailed)
     }
   }
 
@@ -54,7 +55,13 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
     setFault(undefined)
     setSum(NOTHING)
     const tell = (now: SyncSum) =>
-      `${sayCount(now.added, 'ride')} added${now.added > 0 ? `, ${sayKm(now.addedKm, units)}` : ''}; ${now.known} here already${now.removed > 0 ? `; ${now.removed} deleted there and taken out here` : ''}${now.refused > 0 ? `; ${now.refused} left out: their day or distance cannot be` : ''}.`
+      words.addedHereAlready(
+        sayCount(now.added, 'ride'),
+        now.added > 0 ? `, ${sayKm(now.addedKm, units)}` : '',
+        now.known,
+        now.removed > 0 ? words.deletedThereAndTaken(now.removed) : '',
+        now.refused > 0 ? words.leftOutTheirDay(now.refused) : '',
+      )
     let held = NOTHING
     try {
       held = await syncRides({
@@ -70,18 +77,21 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
           setSum(now)
           setSaid('')
         },
-        onWait: (ms, why) => setSaid(`${why} Trying again in ${Math.max(1, Math.round(ms / 1000))} s.`),
+        onWait: (ms, why) => setSaid(words.tryingAgainInS(why, Math.max(1, Math.round(ms / 1000)))),
       })
-      setSaid(`Up to date. ${tell(held)}`)
+      setSaid(words.upToDate(tell(held)))
     } catch (error) {
       if (error instanceof ServiceError && error.status === 401) {
         setToken(undefined)
         await kept.keep(tokenKey, undefined)
-        setFault('Please sign in to the service again.')
-      } else if (control.signal.aborted) setSaid(`Stopped. ${tell(held)} The next sync goes on from there.`)
+        setFault(words.pleaseSignInToTheService)
+      } else if (control.signal.aborted) setSaid(words.stoppedTheNextSync(tell(held)))
       else
         setFault(
-          `${error instanceof ServiceError ? error.message : 'The sync broke off.'} ${tell(held)} Press sync again: it goes on from there.`,
+          words.pressSyncAgainItGoes(
+            error instanceof ServiceError ? error.message : words.theSyncBrokeOff,
+            tell(held),
+          ),
         )
     } finally {
       setBusy(false)
@@ -92,17 +102,15 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
   return (
     <section aria-labelledby="service" className="flex flex-col gap-3 border-t border-hairline pt-4">
       <h3 id="service" className="text-[0.95rem] font-semibold">
-        From the {RIDE_SERVICE}
+        {words.fromThe(RIDE_SERVICE)}
       </h3>
       {token === undefined ? (
         <>
-          <p className="text-sm text-steel">
-            A made-up service that ships with this app, to try syncing with: rider heron, PIN 1807.
-          </p>
+          <p className="text-sm text-steel">{words.aMadeUpService}</p>
           <div className="grid grid-cols-2 gap-3">
-            <TextField label="Rider" value={rider} onChange={(event) => setRider(event.target.value)} />
+            <TextField label={words.rider} value={rider} onChange={(event) => setRider(event.target.value)} />
             <TextField
-              label="PIN"
+              label={words.pin}
               type="password"
               inputMode="numeric"
               value={pin}
@@ -110,16 +118,16 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
             />
           </div>
           <Button className="self-start" onClick={() => void enter()}>
-            Sign in
+            {words.signIn}
           </Button>
         </>
       ) : (
         <div className="flex flex-wrap items-center gap-3">
           <Button disabled={busy} onClick={() => void sync()}>
-            Sync {bike.name}’s rides
+            {words.syncSRides(bike.name)}
           </Button>
-          {busy && <Button onClick={() => running.current?.abort()}>Stop</Button>}
-          {sum && <progress className="h-2 flex-1 accent-petrol" aria-label="Syncing" />}
+          {busy && <Button onClick={() => running.current?.abort()}>{words.stop}</Button>}
+          {sum && <progress className="h-2 flex-1 accent-petrol" aria-label={words.syncing} />}
         </div>
       )}
       <p role="status" className="text-sm text-steel empty:hidden">

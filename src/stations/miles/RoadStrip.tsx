@@ -7,6 +7,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../words/names.ts'
 import { sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/miles/road-strip.ts'
 
 interface Stretch {
   readonly condition: Condition
@@ -27,10 +28,7 @@ export function RoadStrip({ rides }: { readonly rides: readonly Ride[] }) {
   const total = roads.reduce((sum, { km }) => sum + km, 0)
   if (total === 0) return null
   return (
-    <Section
-      title="The road under this chain"
-      note="A kilometre in winter salt wears a chain like about three on a dry road; that is a guess until your own readings correct it."
-    >
+    <Section title={words.theRoadUnderThisChain} note={words.aKilometreInWinter}>
       <svg
         viewBox="0 0 1000 34"
         preserveAspectRatio="none"

@@ -21,6 +21,7 @@ import { SelectField } from '../../ui/parts/fields.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import type { Units } from '../../core/units/units.ts'
 import { sayCount, sayDay, sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/miles/table-columns.ts'
 
 interface Props {
   readonly file: string
@@ -33,18 +34,18 @@ interface Props {
 
 const UNITS: Readonly<Record<DistanceUnit, string>> = { km: 'kilometres', miles: 'miles', metres: 'metres' }
 const DATES: Readonly<Record<DateOrder, string>> = {
-  iso: 'year, month, day, or the month by name',
-  'day-first': 'day, month, year',
-  'month-first': 'month, day, year',
+  iso: words.yearMonthDayOrTheMonth,
+  'day-first': words.dayMonthYear,
+  'month-first': words.monthDayYear,
 }
 const DECIMALS: Readonly<Record<DecimalMark, string>> = {
-  point: 'a point: 12.5',
-  comma: 'a comma: 12,5',
-  each: 'now one, now the other',
+  point: words.aPoint125,
+  comma: words.aComma125,
+  each: words.nowOneNowTheOther,
 }
 const DURATIONS: Readonly<Record<DurationUnit, string>> = {
-  'h:m': 'hours and minutes: 1:05',
-  'm:s': 'minutes and seconds: 45:10',
+  'h:m': words.hoursAndMinutes1,
+  'm:s': words.minutesAndSeconds45,
   minutes: 'minutes',
   seconds: 'seconds',
   hours: 'hours',
@@ -60,7 +61,7 @@ const sayExactly = (km: number, units: Units): string =>
     ? sayKm(km, units)
     : units === 'metric'
       ? `${Number(km.toFixed(3))} km`
-      : `${Number(kmToMiles(km).toFixed(3))} miles`
+      : words.miles(Number(kmToMiles(km).toFixed(3)))
 
 /** Rows as they are read: the first ones, and the one that could be read in another way. */
 function Preview({
@@ -83,13 +84,13 @@ function Preview({
     tableNumber(written, mapping.decimals === 'comma' ? 'point' : 'comma')
   return (
     <table className="w-full text-left text-[0.95rem]">
-      <caption className="sr-only">How the rows are read</caption>
+      <caption className="sr-only">{words.howTheRowsAre}</caption>
       <thead className="text-sm text-steel">
         <tr>
-          <th className="pr-3 font-normal">Line</th>
-          <th className="pr-3 font-normal">Day</th>
-          <th className="pr-3 font-normal">Written</th>
-          <th className="font-normal">Read as</th>
+          <th className="pr-3 font-normal">{words.line}</th>
+          <th className="pr-3 font-normal">{words.day}</th>
+          <th className="pr-3 font-normal">{words.written}</th>
+          <th className="font-normal">{words.readAs}</th>
         </tr>
       </thead>
       <tbody>
@@ -105,11 +106,9 @@ function Preview({
                 <td className="py-1 pr-3 font-mono text-sm">{written}</td>
                 <td className="py-1">
                   {sayExactly(km, units)}
-                  {movingSeconds !== undefined && `, ${Math.round(movingSeconds / 60)} min`}
+                  {movingSeconds !== undefined && words.min(Math.round(movingSeconds / 60))}
                   {otherwise !== undefined && (
-                    <strong className="block text-rust">
-                      Look at this one: it could also be read as {otherwise}.
-                    </strong>
+                    <strong className="block text-rust">{words.lookAtThisOne(otherwise)}</strong>
                   )}
                 </td>
               </tr>
@@ -127,7 +126,7 @@ export function TableColumns({ file, table, remembered, onRead, onLeave }: Props
   const [mapping, setMapping] = useState<Partial<TableMapping>>(() =>
     remembered && isWhole(remembered) ? remembered : guess.mapping,
   )
-  const columns = Object.fromEntries(table.heads.map((head, i) => [String(i), head || `column ${i + 1}`]))
+  const columns = Object.fromEntries(table.heads.map((head, i) => [String(i), head || words.column(i + 1)]))
   const pick = (name: ColumnField) => (value: string) => {
     const { [name]: _old, ...rest } = mapping
     if (value === NONE) return setMapping(rest)
@@ -153,55 +152,54 @@ export function TableColumns({ file, table, remembered, onRead, onLeave }: Props
   return (
     <div className="flex flex-col gap-3 border-y border-hairline py-3">
       <p className="text-[0.95rem]">
-        <strong>{file}</strong> is a table of {sayCount(table.rows.length, 'row')}. Say what its columns hold;
-        it is kept for the next one like it.
+        <strong>{file}</strong> {words.isATableOfSay(sayCount(table.rows.length, 'row'))}
       </p>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <SelectField
-          label="Day in"
-          options={{ [NONE]: 'choose a column', ...columns }}
+          label={words.dayIn}
+          options={{ [NONE]: words.chooseAColumn, ...columns }}
           value={said(mapping.date)}
           onPick={pick('date')}
         />
         <SelectField
-          label="Written as"
-          options={{ [NONE]: 'choose the order', ...DATES }}
+          label={words.writtenAs}
+          options={{ [NONE]: words.chooseTheOrder, ...DATES }}
           value={mapping.dates ?? NONE}
           onPick={(dates) => dates !== NONE && setMapping({ ...mapping, dates })}
         />
         <SelectField
-          label="Time of day in"
-          options={{ [NONE]: 'the same column, or none', ...columns }}
+          label={words.timeOfDayIn}
+          options={{ [NONE]: words.theSameColumnOrNone, ...columns }}
           value={said(mapping.clock)}
           onPick={pick('clock')}
         />
         <SelectField
-          label="Distance in"
-          options={{ [NONE]: 'choose a column', ...columns }}
+          label={words.distanceIn}
+          options={{ [NONE]: words.chooseAColumn, ...columns }}
           value={said(mapping.distance)}
           onPick={pick('distance')}
         />
         <SelectField
-          label="Its unit"
-          options={{ [NONE]: 'choose the unit', ...UNITS }}
+          label={words.itsUnit}
+          options={{ [NONE]: words.chooseTheUnit, ...UNITS }}
           value={mapping.unit ?? NONE}
           onPick={(unit) => unit !== NONE && setMapping({ ...mapping, unit })}
         />
         <SelectField
-          label="Decimals after"
+          label={words.decimalsAfter}
           options={DECIMALS}
           value={mapping.decimals ?? 'point'}
           onPick={(decimals) => setMapping({ ...mapping, decimals })}
         />
         <SelectField
-          label="Riding time in"
-          options={{ [NONE]: 'no column', ...columns }}
+          label={words.ridingTimeIn}
+          options={{ [NONE]: words.noColumn, ...columns }}
           value={said(mapping.duration)}
           onPick={pick('duration')}
         />
         {mapping.duration !== undefined && (
           <SelectField
-            label="Its figures are"
+            label={words.itsFiguresAre}
             options={{ [NONE]: 'choose', ...DURATIONS }}
             value={mapping.durations ?? NONE}
             onPick={(durations) => durations !== NONE && setMapping({ ...mapping, durations })}
@@ -212,10 +210,14 @@ export function TableColumns({ file, table, remembered, onRead, onLeave }: Props
         <Preview table={table} read={read} mapping={mapping} doubtAt={guess.doubtAt} />
       )}
       <p role="status" className="text-sm text-steel">
-        {!read && 'Choose the columns for the day and the distance, with their order and unit.'}
+        {!read && words.chooseTheColumnsForTheDay}
         {read &&
           read.faults.length > 0 &&
-          `${sayCount(read.faults.length, 'row')} cannot be read, the first on line ${read.faults[0]?.line}: ${read.faults[0]?.fault}`}
+          words.cannotBeReadTheFirst(
+            sayCount(read.faults.length, 'row'),
+            read.faults[0]?.line,
+            read.faults[0]?.fault,
+          )}
       </p>
       <div className="flex flex-wrap gap-3">
         <Button
@@ -223,9 +225,9 @@ export function TableColumns({ file, table, remembered, onRead, onLeave }: Props
           disabled={!read || read.rides.length === 0}
           onClick={() => read && isWhole(mapping) && onRead(mapping, read)}
         >
-          Read {sayCount(read?.rides.length ?? 0, 'ride')}
+          {words.read(sayCount(read?.rides.length ?? 0, 'ride'))}
         </Button>
-        <Button onClick={onLeave}>Leave this table</Button>
+        <Button onClick={onLeave}>{words.leaveThisTable}</Button>
       </div>
     </div>
   )

@@ -3,6 +3,7 @@ import type { RideTable } from '../../formats/rides/ride-table.ts'
 import type { DateOrder } from '../../formats/rides/table-cells.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice } from '../../ui/parts/fields.tsx'
+import { words } from '../../words/stations/miles/track-dates.ts'
 
 interface Props {
   readonly file: string
@@ -20,24 +21,23 @@ export function TrackDates({ file, table, remembered, onRead, onLeave }: Props) 
   return (
     <div className="flex flex-col gap-3 border-y border-hairline py-3">
       <p className="text-[0.95rem]">
-        <strong>{file}</strong> holds the {table.rows.length} points of a ride. Its dates could be read in two
-        ways: the first row begins with{' '}
+        <strong>{file}</strong> {words.holdsThePointsOfARide(table.rows.length)}{' '}
         <span className="font-mono text-sm">{first.slice(0, 2).join('  ')}</span>.
       </p>
       <Choice<DateOrder>
-        legend="Its dates are written"
+        legend={words.itsDatesAreWritten}
         options={[
-          { value: 'day-first', label: 'day, month, year' },
-          { value: 'month-first', label: 'month, day, year' },
+          { value: 'day-first', label: words.dayMonthYear },
+          { value: 'month-first', label: words.monthDayYear },
         ]}
         value={dates}
         onPick={setDates}
       />
       <div className="flex flex-wrap gap-3">
         <Button look="firm" disabled={dates === undefined} onClick={() => dates && onRead(dates)}>
-          Read the ride
+          {words.readTheRide}
         </Button>
-        <Button onClick={onLeave}>Leave this table</Button>
+        <Button onClick={onLeave}>{words.leaveThisTable}</Button>
       </div>
     </div>
   )

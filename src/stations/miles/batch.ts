@@ -13,6 +13,7 @@ import type { TableRide } from '../../formats/rides/table-rides.ts'
 import { sayRideFault } from '../../words/write-faults.ts'
 import type { ReadRide, RideFile } from '../../workers/read-rides.ts'
 import type { Open } from './questions.ts'
+import { words } from '../../words/stations/miles/batch.ts'
 
 /** A file or ride that does not go in, and why; or one that does with a remark. */
 export interface Remark {
@@ -130,7 +131,7 @@ export function sortBatch(
   const { offered, open, twins } = sortOffers(bike, files, rows)
   const isSound = (draft: RideDraft): boolean => {
     if (!(draft.km > 0)) {
-      broken.push({ file: nameOf(draft), fault: 'It has no distance: nothing to add.' })
+      broken.push({ file: nameOf(draft), fault: words.itHasNoDistance })
       return false
     }
     const found = faultOfDraft(draft)
@@ -144,15 +145,15 @@ export function sortBatch(
     const file = nameOf(one.offered)
     switch (one.outcome) {
       case 'same':
-        known.push({ file, fault: `The same ride as ${one.of}.` })
+        known.push({ file, fault: words.theSameRideAs(one.of) })
         break
       case 'poorer':
-        known.push({ file, fault: `The same ride as ${one.of}, which has at least as much data.` })
+        known.push({ file, fault: words.theSameRideAsWhich(one.of) })
         break
       case 'richer':
         if (!isSound(one.draft)) break
         fresh.push(one.draft)
-        richer.push({ file, fault: `It has more data than ${one.of} and replaces it.` })
+        richer.push({ file, fault: words.itHasMoreData(one.of) })
         break
       case 'maybe': {
         const { draft, instead, of } = one
@@ -171,7 +172,7 @@ export function sortBatch(
   const prints = new Set(held.flatMap((ride) => sourcesOf(ride).map(({ fingerprint }) => fingerprint)))
   const asked = open.filter(({ draft }) => {
     if (!prints.has(draft.source?.fingerprint ?? '')) return true
-    known.push({ file: nameOf(draft), fault: 'It is in the log already.' })
+    known.push({ file: nameOf(draft), fault: words.itIsInTheLog })
     return false
   })
   return {

@@ -5,6 +5,7 @@ import type { Ride } from '../../core/log/garage.ts'
 import { ServiceError } from '../../services/patient-fetch.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { suggestFromWeather } from './weather-suggestions.ts'
+import { words } from '../../words/stations/miles/use-weather.ts'
 
 export interface Weather {
   readonly found: ReadonlyMap<string, Condition>
@@ -28,25 +29,24 @@ export function useWeather(notSet: readonly Ride[], bike: BikeEntry): Weather {
     const running = new AbortController()
     control.current = running
     setAsking(true)
-    setSaid('Asking the weather service…')
+    setSaid(words.askingTheWeatherService)
     try {
       const told = await suggestFromWeather(notSet, bike, {
         signal: running.signal,
-        onWait: (_ms, why) => setSaid(`${why} Trying again…`),
-        onProgress: (done, of) => setSaid(`Asking the weather service: ${done} of ${of} days…`),
+        onWait: (_ms, why) => setSaid(words.tryingAgain(why)),
+        onProgress: (done, of) => setSaid(words.askingTheWeatherServiceOf(done, of)),
       })
       const without = notSet.length - told.size
       setFound(told)
       setSaid(
-        `The weather service knows ${sayCount(told.size, 'ride')}${without > 0 ? `; ${without} have no place to ask about` : ''}. Check them, or agree with all.`,
+        words.theWeatherServiceKnows(
+          sayCount(told.size, 'ride'),
+          without > 0 ? words.haveNoPlaceToAsk(without) : '',
+        ),
       )
     } catch (error) {
-      const why = error instanceof ServiceError ? error.message : 'The weather service did not answer.'
-      setSaid(
-        running.signal.aborted
-          ? 'Stopped. Nothing was changed.'
-          : `${why} Sort them by hand, or ask again later.`,
-      )
+      const why = error instanceof ServiceError ? error.message : words.theWeatherServiceDid
+      setSaid(running.signal.aborted ? words.stoppedNothingWasChanged : words.sortThemByHand(why))
     } finally {
       setAsking(false)
     }

@@ -25,6 +25,7 @@ import {
   sayRates,
   sayTwo,
 } from './say-rates.ts'
+import { words } from '../../words/stations/rates/rates.ts'
 
 const LESSONS_SHOWN = 5
 
@@ -54,20 +55,20 @@ function useRateRows({ rates, chains }: RiderOutlook): {
   const isOn = (id: string): boolean => garage.parts.get(id)?.fittings.at(-1)?.to === undefined
   return {
     chains: [
-      row('You, on a dry road', 'the middle of all your chains', rates.rider.after, rates.rider.before),
+      row(words.youOnADry, words.theMiddleOfAll, rates.rider.after, rates.rider.before),
       ...[...rates.chains]
         .sort((a, b) => Number(isOn(b.id)) - Number(isOn(a.id)))
         .map(({ id, readings, after, before }) =>
           row(
             namePart(garage, id, undefined, manyBikes),
-            `${sayCount(readings, 'reading')}${isOn(id) ? ', on now' : ''}${isAsked(id) ? '; a question about it is open' : ''}`,
+            `${sayCount(readings, 'reading')}${isOn(id) ? words.onNow : ''}${isAsked(id) ? words.aQuestionAboutItIsOpen : ''}`,
             after,
             before,
           ),
         ),
     ],
     seasons: rates.seasons.map(({ quarter, km, before, after }) =>
-      row(QUARTER_NAMES[quarter], `as you ride then: ${sayAboutKm(km, units)} in the log`, after, before),
+      row(QUARTER_NAMES[quarter], words.asYouRideThen(sayAboutKm(km, units)), after, before),
     ),
   }
 }
@@ -82,10 +83,7 @@ function factorRow({
   const guess = wearKm <= 0 || learned < LEARNED_FROM
   return {
     name: capital(sayFactor(of)),
-    note:
-      wearKm <= 0
-        ? 'never under a chain that was measured'
-        : `${Math.round(100 * learned)}\u00a0% more certain than before your readings`,
+    note: wearKm <= 0 ? words.neverUnderAChain : words.moreCertainThanBefore(Math.round(100 * learned)),
     before,
     after,
     said: `× ${sayInterval(after)}`,
@@ -98,39 +96,34 @@ function Learned({ outlook }: { readonly outlook: RiderOutlook }) {
   const units = useUnits()
   const { chains, seasons } = useRateRows(outlook)
   const { factors } = outlook.rates
-  const per = units === 'metric' ? '% per 1000 km' : '% per 1000 miles'
+  const per = units === 'metric' ? words.per1000Km : words.per1000Miles
   const marks = [0.05, 0.1, 0.2, 0.4, 0.8].map((mark) => (units === 'metric' ? mark : mark * 1.5))
   const roads = factors.filter(isRoad)
   const lubes = factors.filter((factor) => !isRoad(factor))
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section title="Each chain" note={`${per} of dry road on drip lube, at ordinary effort.`}>
-          <RateRows
-            rows={chains}
-            caption={`Wear rate of each chain, ${per}`}
-            marks={marks}
-            sayMark={sayTwo}
-          />
+        <Section title={words.eachChain} note={words.ofDryRoadOnDrip(per)}>
+          <RateRows rows={chains} caption={words.wearRateOfEach(per)} marks={marks} sayMark={sayTwo} />
         </Section>
         <div className="flex flex-col gap-8">
-          <Section title="Each kind of road" note="So many times the wear of a dry road.">
+          <Section title={words.eachKindOfRoad} note={words.soManyTimesTheWear}>
             {roads.length > 0 ? (
               <RateRows
                 rows={roads.map(factorRow)}
-                caption="What each kind of road does, as a multiple of a dry road"
+                caption={words.whatEachKindOfRoad}
                 marks={[0.5, 1, 2, 4]}
                 sayMark={(mark) => `×${mark}`}
               />
             ) : (
-              <p className="text-steel">Only dry road was ridden so far.</p>
+              <p className="text-steel">{words.onlyDryRoadWas}</p>
             )}
           </Section>
           {lubes.length > 0 && (
-            <Section title="Each lube" note="So many times the wear on drip lube.">
+            <Section title={words.eachLube} note={words.soManyTimesTheWearOn}>
               <RateRows
                 rows={lubes.map(factorRow)}
-                caption="What each lube does, as a multiple of drip lube"
+                caption={words.whatEachLubeDoes}
                 marks={[0.5, 1, 2, 4]}
                 sayMark={(mark) => `×${mark}`}
               />
@@ -146,18 +139,10 @@ function Learned({ outlook }: { readonly outlook: RiderOutlook }) {
         </div>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section title="Each part of the year" note={`${per} in the weather and on the lubes of your log.`}>
-          <RateRows
-            rows={seasons}
-            caption={`Wear by part of the year, ${per}`}
-            marks={marks}
-            sayMark={sayTwo}
-          />
+        <Section title={words.eachPartOfTheYear} note={words.inTheWeatherAndOnThe(per)}>
+          <RateRows rows={seasons} caption={words.wearByPartOfTheYear(per)} marks={marks} sayMark={sayTwo} />
         </Section>
-        <Section
-          title="What to find out next"
-          note="How much of the uncertainty in the distances comes from it."
-        >
+        <Section title={words.whatToFindOut} note={words.howMuchOfTheUncertainty}>
           <ol>
             {outlook.lessons.slice(0, LESSONS_SHOWN).map((lesson, i) => (
               <li
@@ -184,15 +169,13 @@ export default function Rates() {
   const units = useUnits()
   const bike = useBikeId(garage)
   const { groups } = useForecasts()
-  if (bike === undefined)
-    return <NoBike what="Add one, ride it and measure its chain; what wears it is learned from that." />
+  if (bike === undefined) return <NoBike what={words.addOneRideItAndMeasure} />
   const ofBike = (group: GroupForecast): boolean =>
     group.chains.some((id) => garage.parts.get(id)?.fittings.some((fitting) => fitting.bike === bike))
   const group = groups.find(ofBike)
-  if (!group)
-    return <Answer word="unsure">No chain has been on this bike yet: there is nothing to learn from.</Answer>
+  if (!group) return <Answer word="unsure">{words.noChainHasBeen}</Answer>
   const { outlook } = group
-  if (!outlook) return <Answer word="unsure">{group.fault ?? 'Working out what wears your chains…'}</Answer>
+  if (!outlook) return <Answer word="unsure">{group.fault ?? words.workingOutWhatWears}</Answer>
   const { answer, rest } = sayRates(outlook.rates, units)
   const { readings } = outlook.workings
   const learned = Math.round(100 * outlook.rates.rider.learned)
@@ -201,8 +184,8 @@ export default function Rates() {
       <Answer
         detail={
           readings === 0
-            ? 'No chain has been measured yet: all of this is a guess from bikes in general.'
-            : `${rest} Based on ${sayCount(readings, 'reading')}: your own rate is ${learned}\u00a0% more certain than before them. The dashed line is the guess before, the bar what is known now, where 8 in 10 lie.`
+            ? words.noChainHasBeenMeasured
+            : words.basedOnYourOwn(rest, sayCount(readings, 'reading'), learned)
         }
       >
         {answer}

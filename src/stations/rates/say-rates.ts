@@ -10,6 +10,7 @@ import type { Units } from '../../core/units/units.ts'
 import { CONDITION_NAMES, LUBE_NAMES, toolName } from '../../words/names.ts'
 import { namePart } from '../../words/part-name.ts'
 import { sayChance } from '../../words/numbers.ts'
+import { words } from '../../words/stations/rates/say-rates.ts'
 
 /** Readings have told something of it from this share of the uncertainty on. */
 export const LEARNED_FROM = 0.03
@@ -24,14 +25,14 @@ export const sayTwo = (value: number): string =>
 
 /** A likely figure and where 8 in 10 lie. */
 export const sayInterval = ({ p10, p50, p90 }: Interval): string =>
-  `${sayTwo(p50)}, ${sayTwo(p10)} to ${sayTwo(p90)}`
+  words.to(sayTwo(p50), sayTwo(p10), sayTwo(p90))
 
 /** What a multiplier is of. */
 export function sayFactor(of: Factor): string {
-  if (of === 'not-set') return 'rides without conditions'
-  if (of === 'energy-unknown') return 'rides without energy'
-  if (of === 'none') return 'a bare chain'
-  if (of === 'wet-lube') return 'wet lube, in dust'
+  if (of === 'not-set') return words.ridesWithoutConditions
+  if (of === 'energy-unknown') return words.ridesWithoutEnergy
+  if (of === 'none') return words.aBareChain
+  if (of === 'wet-lube') return words.wetLubeInDust
   return of in CONDITION_MULTIPLIER ? CONDITION_NAMES[of as Condition] : LUBE_NAMES[of as Lube]
 }
 
@@ -41,11 +42,16 @@ export const isRoad = ({ of }: FactorRate): boolean =>
 /** Wax against drip, in a sentence. */
 export function sayContrast({ of, after, less, learned }: FactorRate): string {
   const against =
-    of === 'wet-lube'
-      ? 'Wet lube against another drip lube in dust'
-      : `${capital(sayFactor(of))} against drip lube`
-  const sure = learned < LEARNED_FROM ? ' That is still a guess.' : ''
-  return `${against}: ${sayTwo(after.p50)} times the wear, probably ${sayTwo(after.p10)} to ${sayTwo(after.p90)}; chance that it wears less: ${sayChance(less)}.${sure}`
+    of === 'wet-lube' ? words.wetLubeAgainstAnother : words.againstDripLube(capital(sayFactor(of)))
+  const sure = learned < LEARNED_FROM ? words.thatIsStillAGuess : ''
+  return words.timesTheWearProbably(
+    against,
+    sayTwo(after.p50),
+    sayTwo(after.p10),
+    sayTwo(after.p90),
+    sayChance(less),
+    sure,
+  )
 }
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -55,7 +61,7 @@ export function sayRates(
   units: Units,
 ): { answer: string; rest: string } {
   const { p10, p50, p90 } = rider.after
-  const per = units === 'metric' ? '1000\u00a0km' : '1000\u00a0miles'
+  const per = units === 'metric' ? words.n1000Km : words.n1000Miles
   const at = (rate: number) => sayTwo(rateIn(units, rate))
   const [worst] = factors
     .filter(
@@ -64,31 +70,42 @@ export function sayRates(
     )
     .sort((a, b) => b.after.p50 - a.after.p50)
   return {
-    answer: `A chain of yours ${chains.some(({ readings }) => readings > 0) ? '' : 'probably '}lengthens by ${at(p50)}\u00a0% in ${per} of dry road, probably ${at(p10)} to ${at(p90)}.`,
+    answer: words.aChainOfYours(
+      chains.some(({ readings }) => readings > 0) ? '' : words.probably,
+      at(p50),
+      per,
+      at(p10),
+      at(p90),
+    ),
     rest: worst
-      ? `${capital(sayFactor(worst.of))} wears your chains most: ${sayTwo(worst.after.p50)} times a dry road, probably ${sayTwo(worst.after.p10)} to ${sayTwo(worst.after.p90)}.`
-      : 'Nothing but dry road was ridden yet, so the other roads are guesses.',
+      ? words.wearsYourChainsMost(
+          capital(sayFactor(worst.of)),
+          sayTwo(worst.after.p50),
+          sayTwo(worst.after.p10),
+          sayTwo(worst.after.p90),
+        )
+      : words.nothingButDryRoad,
   }
 }
 
 function sayChainOf(garage: Garage, chain: string): string {
   const fitting = garage.parts.get(chain)?.fittings.at(-1)
   const bike = garage.bikes.get(fitting?.bike ?? '')?.entry.name
-  return bike === undefined ? namePart(garage, chain) : `${bike}’s chain`
+  return bike === undefined ? namePart(garage, chain) : words.sChain(bike)
 }
 
 /** What would teach something, and what of it. */
 export function sayLesson(lesson: Lesson, garage: Garage): string {
   switch (lesson.kind) {
     case 'question':
-      return `What happened to ${sayChainOf(garage, lesson.chain)}: the question on Gauge is open.`
+      return words.whatHappenedToTheQuestion(sayChainOf(garage, lesson.chain))
     case 'look':
-      return `A careful look at ${sayChainOf(garage, lesson.chain)}, with a caliper or two instruments.`
+      return words.aCarefulLookAtWithA(sayChainOf(garage, lesson.chain))
     case 'factor':
       return lesson.of === 'not-set'
-        ? 'Setting the conditions of rides that have none.'
-        : `A look before and after riding with ${sayFactor(lesson.of)}: what it does is not well known.`
+        ? words.settingTheConditionsOfRides
+        : words.aLookBeforeAndAfter(sayFactor(lesson.of))
     case 'tool':
-      return `Zeroing the ${toolName(garage.tools, lesson.tool)} on a new chain, or reading beside it with another tool.`
+      return words.zeroingTheOnANew(toolName(garage.tools, lesson.tool))
   }
 }

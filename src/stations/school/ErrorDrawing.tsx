@@ -1,4 +1,5 @@
 import type { OwnError } from '../../core/school/own-error.ts'
+import { words } from '../../words/stations/school/error-drawing.ts'
 
 const [WIDE, HIGH, MIDDLE, REACH] = [280, 60, 140, 0.3]
 
@@ -22,13 +23,13 @@ export function ErrorDrawing({ error: { shift, shiftSd, spread } }: { readonly e
       <path d={`M${MIDDLE} 16V44`} className="stroke-ink" strokeWidth={2} />
       <circle cx={x(shift)} cy={30} r={6} className="fill-paper stroke-petrol" strokeWidth={2.5} />
       <text x={MIDDLE} y={11} textAnchor="middle" className="fill-ink text-[11px]">
-        true
+        {words.true}
       </text>
       <text x={8} y={54} className="fill-steel text-[11px]">
-        0.3 low
+        {words.n03Low}
       </text>
       <text x={WIDE - 8} y={54} textAnchor="end" className="fill-steel text-[11px]">
-        0.3 high
+        {words.n03High}
       </text>
     </svg>
   )

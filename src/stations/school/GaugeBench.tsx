@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { SPAN, type GaugeSetup, type PutOn } from '../../core/school/gauge-lesson.ts'
+import { words } from '../../words/stations/school/gauge-bench.ts'
 
 const PITCH_PX = 21
 const HIGH = 120
@@ -45,11 +46,11 @@ export function GaugeBench({ setup, put, onMove }: Props) {
         viewBox={`0 0 ${wide} ${HIGH}`}
         role="slider"
         tabIndex={0}
-        aria-label="Where on the chain it is put"
+        aria-label={words.whereOnTheChain}
         aria-valuemin={0}
         aria-valuemax={links - 1}
         aria-valuenow={((put.from % links) + links) % links}
-        aria-valuetext={`${((put.from % links) + links) % links} links from the joining link`}
+        aria-valuetext={words.linksFromTheJoining(((put.from % links) + links) % links)}
         className={`w-full ${span > 12 ? 'min-w-[34rem]' : 'min-w-[22rem]'} cursor-ew-resize touch-pan-y outline-offset-2 select-none focus-visible:outline-3 focus-visible:outline-petrol`}
         onKeyDown={key}
         onPointerDown={(event) => {
@@ -82,7 +83,7 @@ export function GaugeBench({ setup, put, onMove }: Props) {
               textAnchor="middle"
               className="fill-ochre text-[12px] font-semibold"
             >
-              joining link
+              {words.joiningLink}
             </text>
           ) : null,
         )}
@@ -92,7 +93,7 @@ export function GaugeBench({ setup, put, onMove }: Props) {
           strokeWidth={2}
         />
         <text x={x((ends[0] + ends[1]) / 2)} y={108} textAnchor="middle" className="fill-steel text-[12px]">
-          {span} pitches
+          {words.pitches(span)}
         </text>
       </svg>
     </div>

@@ -20,6 +20,7 @@ import { GaugeBench } from './GaugeBench.tsx'
 import { GaugeTruth } from './GaugeTruth.tsx'
 import { ReadIt } from './ReadIt.tsx'
 import type { LessonProps } from './lesson-props.ts'
+import { words } from '../../words/stations/school/gauge-lesson.ts'
 
 /** The lesson's answer, from what was read. */
 function answerOf(reading: Reading, put: PutOn, setup: ReturnType<typeof madeUpChain>): GaugeAnswer {
@@ -71,30 +72,27 @@ export function GaugeLesson({ instrument, seed, onNext, onLeave }: Props) {
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[1.95rem] leading-tight font-medium max-sm:text-[1.4rem]">
         {isLimit
-          ? `Does the ${sayLimit(setup.side)} % side of the ${SHORT_INSTRUMENT[instrument]} go in?`
-          : `How long is this chain, by the ${SHORT_INSTRUMENT[instrument]}?`}
+          ? words.doesTheSideOfTheGo(sayLimit(setup.side), SHORT_INSTRUMENT[instrument])
+          : words.howLongIsThisChain(SHORT_INSTRUMENT[instrument])}
       </h1>
-      <p className="max-w-[46rem] text-steel">
-        Put it on as you would at the stand: chain tight, off the joining link, the right side, no force. Drag
-        the chain, or use the arrow keys.
-      </p>
+      <p className="max-w-[46rem] text-steel">{words.putItOnAs}</p>
       <GaugeBench setup={setup} put={put} onMove={(links) => !done && change({ from: put.from + links })} />
       <fieldset disabled={done !== undefined} className="flex flex-wrap gap-x-8 gap-y-4">
-        <legend className="sr-only">How it is put on</legend>
+        <legend className="sr-only">{words.howItIsPut}</legend>
         <span className="flex flex-wrap gap-2 self-end">
-          <Button onClick={() => change({ from: put.from - 1 })}>One link back</Button>
-          <Button onClick={() => change({ from: put.from + 1 })}>One link on</Button>
-          <Button onClick={() => change({ from: put.from + 10 })}>Ten links on</Button>
+          <Button onClick={() => change({ from: put.from - 1 })}>{words.oneLinkBack}</Button>
+          <Button onClick={() => change({ from: put.from + 1 })}>{words.oneLinkOn}</Button>
+          <Button onClick={() => change({ from: put.from + 10 })}>{words.tenLinksOn}</Button>
         </span>
         <Choice<'yes' | 'no'>
-          legend="The chain"
+          legend={words.theChain}
           value={put.isTight ? 'yes' : 'no'}
           onPick={(value) => change({ isTight: value === 'yes' })}
-          options={YES_NO('big ring, big cog, held tight', 'small cog, hanging')}
+          options={YES_NO(words.bigRingBigCog, words.smallCogHanging)}
         />
         {isLimit && (
           <Choice<'0.5' | '0.75'>
-            legend="Side towards the chain"
+            legend={words.sideTowardsTheChain}
             value={put.side === 0.5 ? '0.5' : '0.75'}
             onPick={(value) => change({ side: Number(value) })}
             options={[
@@ -105,10 +103,10 @@ export function GaugeLesson({ instrument, seed, onNext, onLeave }: Props) {
         )}
         {isGauge && (
           <Choice<'yes' | 'no'>
-            legend="How far in"
+            legend={words.howFarIn}
             value={put.isPushed ? 'yes' : 'no'}
             onPick={(value) => change({ isPushed: value === 'yes' })}
-            options={YES_NO('pushed with the thumb', 'by its own weight').reverse()}
+            options={YES_NO(words.pushedWithTheThumb, words.byItsOwnWeight).reverse()}
           />
         )}
       </fieldset>
@@ -125,7 +123,7 @@ export function GaugeLesson({ instrument, seed, onNext, onLeave }: Props) {
       )}
       {!done && (
         <Button look="link" className="min-h-11 self-start" onClick={onLeave}>
-          Back to School
+          {words.backToSchool}
         </Button>
       )}
     </section>

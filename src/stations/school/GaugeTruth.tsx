@@ -5,6 +5,7 @@ import type { GaugeSetup } from '../../core/school/gauge-lesson.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { sayFigure, sayPercent } from '../../words/numbers.ts'
 import { SLIP_WORDS } from '../../words/school-words.ts'
+import { words } from '../../words/stations/school/gauge-truth.ts'
 
 interface Props {
   readonly setup: GaugeSetup
@@ -38,8 +39,12 @@ function Belief({
   return (
     <figure className="m-0 max-w-[36rem]">
       <figcaption className="text-[0.95rem]">
-        From this one reading alone: about {sayPercent(mean)}, probably {sayFigure(p05)} to {sayFigure(p95)}.{' '}
-        {truth >= p05 && truth <= p95 ? 'The truth lies within.' : 'The truth lies outside.'}
+        {words.fromThisOneReading(
+          sayPercent(mean),
+          sayFigure(p05),
+          sayFigure(p95),
+          truth >= p05 && truth <= p95 ? words.theTruthLiesWithin : words.theTruthLiesOutside,
+        )}
       </figcaption>
       <div>
         <svg viewBox={`0 0 ${WIDE} ${HIGH}`} aria-hidden="true" className="mt-1 w-full">
@@ -62,7 +67,7 @@ function Belief({
           ))}
           <path d={`M${x(truth)} 16V84`} className="stroke-ink" strokeWidth={2.5} />
           <text x={x(truth)} y={12} textAnchor="middle" className="fill-ink text-[12px] font-semibold">
-            true
+            {words.true}
           </text>
           {read !== undefined && (
             <path d={`M${x(read)} 30V84`} className="stroke-rust" strokeWidth={2} strokeDasharray="4 3" />
@@ -80,11 +85,15 @@ export function GaugeTruth({ setup, done: { answer, reading }, noise, onNext, on
   return (
     <div role="status" className="flex flex-col gap-4 border-t border-hairline pt-4">
       <p className="text-[1.3rem] leading-snug font-semibold">
-        It is {sayPercent(truth)} long.{' '}
+        {words.itIsLong(sayPercent(truth))}{' '}
         {off !== undefined &&
           (Math.abs(off) < 0.03
-            ? `You read ${sayPercent(read ?? 0)}: right.`
-            : `You read ${sayPercent(read ?? 0)}, ${sayFigure(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}.`)}
+            ? words.youReadRight(sayPercent(read ?? 0))
+            : words.youReadToo(
+                sayPercent(read ?? 0),
+                sayFigure(Math.abs(off)),
+                off > 0 ? words.much : words.little,
+              ))}
       </p>
       {slips.map((slip) => (
         <p key={slip} className="border-l-4 border-ochre pl-3">
@@ -92,17 +101,14 @@ export function GaugeTruth({ setup, done: { answer, reading }, noise, onNext, on
         </p>
       ))}
       {Math.abs(setup.toolBias) >= 0.03 && (
-        <p className="text-steel">
-          This {noise} adds {sayFigure(setup.toolBias)} by itself: it spreads the rollers and measures their
-          play too. The app takes that off.
-        </p>
+        <p className="text-steel">{words.thisAddsByItself(noise, sayFigure(setup.toolBias))}</p>
       )}
       <Belief reading={reading} truth={truth} read={read} />
       <div className="flex flex-wrap gap-3">
         <Button look="next" onClick={onNext}>
-          Another one
+          {words.anotherOne}
         </Button>
-        <Button onClick={onLeave}>Enough for now</Button>
+        <Button onClick={onLeave}>{words.enoughForNow}</Button>
       </div>
     </div>
   )

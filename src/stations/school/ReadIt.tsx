@@ -16,6 +16,7 @@ import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { Dial, ScaleWindow } from './Windows.tsx'
+import { words } from '../../words/stations/school/read-it.ts'
 
 interface Props {
   readonly setup: GaugeSetup
@@ -39,7 +40,7 @@ function Figure({
   readonly onFigure: (value: number) => void
 }) {
   const { form, submit } = useCheckedForm(
-    object({ figure: neededNumber({ unit, ask: 'What do you read?', least, most }) }),
+    object({ figure: neededNumber({ unit, ask: words.whatDoYouRead, least, most }) }),
     { figure: '' },
     ({ figure }) => onFigure(figure),
   )
@@ -53,7 +54,7 @@ function Figure({
         {...form.register('figure')}
       />
       <Button look="next" type="submit">
-        That is my reading
+        {words.thatIsMyReading}
       </Button>
     </form>
   )
@@ -68,13 +69,9 @@ function ReadLength({ setup, put, onBeside, onRead }: Props) {
     <>
       <div className="grid max-w-[48rem] grid-cols-2 gap-6 max-sm:grid-cols-1">
         <div>
-          <ScaleWindow
-            title="Its zero, beside the first pin"
-            atMm={put.besideMm}
-            everyMm={isStrip ? 1 : 0.5}
-          />
+          <ScaleWindow title={words.itsZeroBesideTheFirst} atMm={put.besideMm} everyMm={isStrip ? 1 : 0.5} />
           <label className="mt-2 grid gap-1 text-sm font-medium">
-            Slide it until its zero lies at the edge of the pin
+            {words.slideItUntilIts}
             <input
               type="range"
               min={-1.5}
@@ -84,25 +81,25 @@ function ReadLength({ setup, put, onBeside, onRead }: Props) {
               onChange={({ target }) => onBeside(Number(target.value))}
               aria-valuetext={
                 put.besideMm === 0
-                  ? 'at the edge'
+                  ? words.atTheEdge
                   : put.besideMm < 0
-                    ? 'to the right of the edge'
-                    : 'to the left of the edge'
+                    ? words.toTheRightOfTheEdge
+                    : words.toTheLeftOfTheEdge
               }
               className="h-10 w-full accent-petrol"
             />
           </label>
         </div>
         <ScaleWindow
-          title={`The same edge of the pin ${pitches} pitches on${isStrip ? ', with the vernier' : ''}`}
+          title={words.theSameEdgeOfThePin(pitches, isStrip ? words.withTheVernier : '')}
           atMm={lengthShown(setup, put)}
           everyMm={isStrip ? 1 : 0.5}
           hasVernier={isStrip}
         />
       </div>
       <Figure
-        label="Length you read, mm"
-        unit="mm"
+        label={words.lengthYouReadMm}
+        unit={words.mm}
         least={nominal - 8}
         most={nominal + 12}
         onFigure={(lengthMm) => onRead({ instrument: isStrip ? 'strip' : 'rule', pitches, lengthMm })}
@@ -131,27 +128,15 @@ function ReadCaliper({ setup, put, onRead }: Props) {
         aria-valuetext={`${shown.toFixed(2)} mm`}
         className="h-10 w-full accent-petrol"
       />
-      <span className="font-mono text-xl">{shown.toFixed(2)} mm</span>
+      <span className="font-mono text-xl">{words.mm2(shown.toFixed(2))}</span>
       <span className="font-normal text-steel">{hint}</span>
     </label>
   )
   return (
     <>
       <div className="grid max-w-[48rem] grid-cols-2 gap-6 max-sm:grid-cols-1">
-        {jaw(
-          'Inside the rollers',
-          inside,
-          setInside,
-          shownIn,
-          'Open the jaws until they push the rollers apart and stop.',
-        )}
-        {jaw(
-          'Outside the rollers',
-          outside,
-          setOutside,
-          shownOut,
-          'Close the jaws until they push the rollers together and stop.',
-        )}
+        {jaw(words.insideTheRollers, inside, setInside, shownIn, words.openTheJawsUntil)}
+        {jaw(words.outsideTheRollers, outside, setOutside, shownOut, words.closeTheJawsUntil)}
       </div>
       <Button
         look="next"
@@ -165,16 +150,16 @@ function ReadCaliper({ setup, put, onRead }: Props) {
           })
         }
       >
-        That is my reading
+        {words.thatIsMyReading}
       </Button>
     </>
   )
 }
 
 const DID: Readonly<Record<Exclude<LimitResult, 'not-in'>, string>> = {
-  clear: 'It stays out',
-  starts: 'It goes in a little',
-  drops: 'It goes all the way in',
+  clear: words.itStaysOut,
+  starts: words.itGoesInALittle,
+  drops: words.itGoesAllTheWay,
 }
 
 function ReadLimit({ setup, put, onRead }: Props) {
@@ -185,7 +170,7 @@ function ReadLimit({ setup, put, onRead }: Props) {
     <>
       <InstrumentPicture instrument={instrument} result={limitShown(setup, put)} />
       <Choice
-        legend="What does it do?"
+        legend={words.whatDoesItDo}
         value={said}
         onPick={setSaid}
         options={LIMIT_RESULTS.flatMap((value) => (value === 'not-in' ? [] : [{ value, label: DID[value] }]))}
@@ -196,7 +181,7 @@ function ReadLimit({ setup, put, onRead }: Props) {
         disabled={said === undefined}
         onClick={() => said && onRead({ instrument, limit: setup.side, result: said })}
       >
-        That is my reading
+        {words.thatIsMyReading}
       </Button>
     </>
   )
@@ -221,7 +206,7 @@ export function ReadIt(props: Props) {
         <>
           <Dial percent={shownAs(setup, put)} />
           <Figure
-            label="You read, %"
+            label={words.youRead}
             unit="%"
             least={-0.2}
             most={2}

@@ -17,6 +17,7 @@ import { instrumentOf, SKILLS, skillsOf, type Skill, type SkillDue } from './sch
 import { SkipLesson } from './SkipLesson.tsx'
 import { SwapLesson } from './SwapLesson.tsx'
 import { TeethLesson } from './TeethLesson.tsx'
+import { words } from '../../words/stations/school/school.ts'
 
 const newSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0] ?? 1
 
@@ -42,7 +43,7 @@ function OwnErrors({ skills }: { readonly skills: readonly SkillDue[] }) {
     const whole = { ...use, ...next }
     await record(
       [{ kind: 'school-use', at: now, ...whole }],
-      whole.readings || whole.looks ? 'Your lessons are used.' : 'Your lessons are not used.',
+      whole.readings || whole.looks ? words.yourLessonsAreUsed : words.yourLessonsAreNot,
     )
   })
   const measured = skills.flatMap(({ skill, lessons }) => {
@@ -61,14 +62,11 @@ function OwnErrors({ skills }: { readonly skills: readonly SkillDue[] }) {
     </label>
   )
   return (
-    <Section
-      title="How you read"
-      note="Measured on made-up chains and teeth, where the truth is known. It is used only if you say so."
-    >
+    <Section title={words.howYouRead} note={words.measuredOnMadeUp}>
       {measured.length === 0 ? (
-        <p className="text-steel">Nothing yet: each lesson adds to it.</p>
+        <p className="text-steel">{words.nothingYetEachLesson}</p>
       ) : (
-        <ul aria-label="How you read" className="border-b border-hairline">
+        <ul aria-label={words.howYouRead} className="border-b border-hairline">
           {measured.map(({ skill, error }) => (
             <li
               key={skill}
@@ -78,7 +76,7 @@ function OwnErrors({ skills }: { readonly skills: readonly SkillDue[] }) {
                 <strong className="font-semibold">{skillName(skill)}</strong>
                 <span className="block text-sm text-steel">
                   {sayOwnError(error, skill === 'teeth')}
-                  {error.lessons < LEAST_LESSONS && ` Used from ${LEAST_LESSONS} lessons on.`}
+                  {error.lessons < LEAST_LESSONS && words.usedFromLessonsOn(LEAST_LESSONS)}
                 </span>
               </span>
               <ErrorDrawing error={error} />
@@ -87,12 +85,8 @@ function OwnErrors({ skills }: { readonly skills: readonly SkillDue[] }) {
         </ul>
       )}
       <div className="mt-3">
-        {tick(
-          'Use it for my readings: they are corrected, and trusted as they deserve',
-          use.readings,
-          (readings) => change({ readings }),
-        )}
-        {tick('Use it for my looks at teeth', use.looks, (looks) => change({ looks }))}
+        {tick(words.useItForMy, use.readings, (readings) => change({ readings }))}
+        {tick(words.useItForMyLooks, use.looks, (looks) => change({ looks }))}
       </div>
     </Section>
   )
@@ -103,27 +97,27 @@ const within = (skill: Skill): string => skillName(skill).toLowerCase().replace(
 
 function sayFirst(skills: readonly SkillDue[], now: string): { answer: string; detail: string } {
   const [first] = skills
-  if (!first) return { answer: 'Nothing to practise.', detail: '' }
+  if (!first) return { answer: words.nothingToPractise, detail: '' }
   const due = skills.filter(({ isDue }) => isDue)
   if (skills.every(({ lessons }) => lessons === 0))
     return {
-      answer: `Practise first: ${within(first.skill)}.`,
-      detail: 'A lesson takes a minute. You read a made-up chain; then you see how long it really is.',
+      answer: words.practiseFirst(within(first.skill)),
+      detail: words.aLessonTakesAMinute,
     }
   if (due.length > 0)
     return {
-      answer: `Practise today: ${within(first.skill)}.`,
-      detail: `${sayCount(due.length, 'thing')} to practise. A lesson takes a minute.`,
+      answer: words.practiseToday(within(first.skill)),
+      detail: words.toPractiseALesson(sayCount(due.length, 'thing')),
     }
   const fresh = skills.find(({ lessons }) => lessons === 0)
   if (fresh)
     return {
-      answer: `Not practised yet: ${within(fresh.skill)}.`,
+      answer: words.notPractisedYet(within(fresh.skill)),
       detail: skillTalk(fresh.skill),
     }
   return {
-    answer: 'Nothing to practise today.',
-    detail: first.due ? `Next: ${within(first.skill)}, ${sayDay(first.due, now)}.` : '',
+    answer: words.nothingToPractiseToday,
+    detail: first.due ? words.next(within(first.skill), sayDay(first.due, now)) : '',
   }
 }
 
@@ -146,7 +140,7 @@ export default function School() {
         action={
           first && (
             <Button look="next" onClick={() => open(first.skill)}>
-              Start a lesson
+              {words.startALesson}
             </Button>
           )
         }
@@ -154,8 +148,8 @@ export default function School() {
         {answer}
       </Answer>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
-        <Section title="Lessons" note="Short, and spaced out: what goes well comes back later.">
-          <ul aria-label="Lessons" className="border-b border-hairline">
+        <Section title={words.lessons} note={words.shortAndSpacedOut}>
+          <ul aria-label={words.lessons} className="border-b border-hairline">
             {skills.map(({ skill: one, lessons, due, isDue }) => (
               <li
                 key={one}
@@ -163,15 +157,16 @@ export default function School() {
               >
                 <span>
                   <strong className="font-semibold">{skillName(one)}</strong>
-                  {isDue && <span className="ml-2 font-semibold">today</span>}
+                  {isDue && <span className="ml-2 font-semibold">{words.today}</span>}
                   <span className="block text-sm text-steel">
                     {lessons === 0
                       ? skillTalk(one)
-                      : `${sayCount(lessons, 'lesson')}${due && !isDue ? `; next ${sayDay(due, now)}` : ''}.`}
+                      : `${sayCount(lessons, 'lesson')}${due && !isDue ? words.next2(sayDay(due, now)) : ''}.`}
                   </span>
                 </span>
                 <Button onClick={() => open(one)}>
-                  Practise<span className="sr-only"> {skillName(one)}</span>
+                  {words.practise}
+                  <span className="sr-only"> {skillName(one)}</span>
                 </Button>
               </li>
             ))}

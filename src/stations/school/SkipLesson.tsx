@@ -7,6 +7,7 @@ import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayChance, sayCount, sayFigure } from '../../words/numbers.ts'
 import type { LessonProps } from './lesson-props.ts'
+import { words } from '../../words/stations/school/skip-lesson.ts'
 
 /** Prices of the story, in any money: a cassette, and fitting one afterwards once more. */
 const CASSETTE = 60
@@ -20,7 +21,7 @@ function Rides({ skipped }: { readonly skipped: readonly boolean[] }) {
     <svg
       viewBox={`0 0 ${SHOWN_ROW * 16} ${Math.ceil(skipped.length / SHOWN_ROW) * 16}`}
       role="img"
-      aria-label={`Of ${skipped.length} hard pushes ${count} skipped.`}
+      aria-label={words.ofHardPushesSkipped(skipped.length, count)}
       className="w-full max-w-[30rem]"
     >
       {[...skipped]
@@ -64,60 +65,52 @@ export function SkipLesson({ seed, onNext, onLeave }: LessonProps) {
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[1.95rem] leading-tight font-medium max-sm:text-[1.4rem]">
-        Will it skip on the {cog} under a hard push?
+        {words.willItSkipOnTheUnder(cog)}
       </h1>
       <ul className="list-disc pl-6 text-[1.1rem] leading-relaxed">
         <li>
           {chains === 1
-            ? `One chain ran on these cogs, and came off at ${sayFigure(lastChain)} %.`
-            : `${chains} chains ran on these cogs; the last came off at ${sayFigure(lastChain)} %.`}
+            ? words.oneChainRanOnThese(sayFigure(lastChain))
+            : words.chainsRanOnThese(chains, sayFigure(lastChain))}
         </li>
-        <li>
-          The teeth of the {cog}, the cog that is ridden most, look {look} by eye.
-        </li>
-        {tool && <li>The cog-check tool says {tool === 'pass' ? 'good' : 'worn out'}.</li>}
-        <li>
-          {nextChain === 0
-            ? 'You want to fit a new chain.'
-            : `You want to fit a chain from the hook; it reads ${sayFigure(nextChain)} %.`}
-        </li>
-        <li>A cassette costs {CASSETTE}.</li>
+        <li>{words.theTeethOfTheTheCog(cog, look)}</li>
+        {tool && <li>{words.theCogCheckTool(tool === 'pass' ? words.good : words.wornOut)}</li>}
+        <li>{nextChain === 0 ? words.youWantToFit : words.youWantToFitA(sayFigure(nextChain))}</li>
+        <li>{words.aCassetteCosts(CASSETTE)}</li>
       </ul>
       {said === undefined ? (
         <div className="flex flex-wrap gap-3">
           <Button look="firm" onClick={() => answer(true)}>
-            It skips: new cogs with it
+            {words.itSkipsNewCogs}
           </Button>
           <Button look="firm" onClick={() => answer(false)}>
-            It holds: fit the chain alone
+            {words.itHoldsFitTheChain}
           </Button>
           <Button look="link" className="min-h-11" onClick={onLeave}>
-            Back to School
+            {words.backToSchool}
           </Button>
         </div>
       ) : (
         <div role="status" className="flex flex-col gap-4 border-t border-hairline pt-4">
           <p className="text-[1.3rem] leading-snug font-semibold">
-            It skipped in {count} of 100 futures. The app says: {sayChance(futures.p)}.
+            {words.itSkippedInOf100(count, sayChance(futures.p))}
           </p>
           <Rides skipped={futures.skipped} />
           <p>
-            Your choice costs {costOf(said)} on average; the app’s,{' '}
-            {appSkips ? 'new cogs' : 'the chain alone'}, {costOf(appSkips)}.{' '}
-            {!said && count > 0 && `And ${sayCount(count, 'rider')} in 100 found out by a slip.`}
+            {words.yourChoiceCostsOnAverage(
+              costOf(said),
+              appSkips ? words.newCogs : words.theChainAlone,
+              costOf(appSkips),
+            )}{' '}
+            {!said && count > 0 && words.andIn100Found(sayCount(count, 'rider'))}
           </p>
-          <p className="text-steel">
-            Teeth follow a long chain slowly. What counts is how far they are ahead of the next chain: a used
-            chain may still run where a new one skips.
-          </p>
-          <CautionNote>
-            A slip throws a knee into the bar. Never find out by standing on the pedals.
-          </CautionNote>
+          <p className="text-steel">{words.teethFollowALong}</p>
+          <CautionNote>{words.aSlipThrowsAKnee}</CautionNote>
           <div className="flex flex-wrap gap-3">
             <Button look="next" onClick={onNext}>
-              Another one
+              {words.anotherOne}
             </Button>
-            <Button onClick={onLeave}>Enough for now</Button>
+            <Button onClick={onLeave}>{words.enoughForNow}</Button>
           </div>
         </div>
       )}

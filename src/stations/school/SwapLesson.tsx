@@ -8,6 +8,7 @@ import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayCount, sayFigure, sayKm, sayLimit, sayPercent } from '../../words/numbers.ts'
 import { SWAP_CHOICE_NAMES } from '../../words/school-words.ts'
 import type { LessonProps } from './lesson-props.ts'
+import { words } from '../../words/stations/school/swap-lesson.ts'
 
 const [WIDE, LANE, LEFT] = [620, 46, 170]
 
@@ -29,9 +30,7 @@ function Costs({
       viewBox={`0 0 ${WIDE} ${LANE * outcomes.length + 22}`}
       role="img"
       aria-label={outcomes
-        .map(
-          ({ choice, mean }) => `To ${SWAP_CHOICE_NAMES[choice]}: ${mean.toFixed(1)} per 1000 km on average`,
-        )
+        .map(({ choice, mean }) => words.toPer1000Km(SWAP_CHOICE_NAMES[choice], mean.toFixed(1)))
         .join('; ')}
       className="w-full max-w-[48rem]"
     >
@@ -47,7 +46,7 @@ function Costs({
               {SWAP_CHOICE_NAMES[choice]}
             </text>
             <text x={0} y={y + 16} className="fill-steel text-[12px]">
-              {[choice === chose && 'yours', choice === best && 'the app’s'].filter(Boolean).join(', ')}
+              {[choice === chose && 'yours', choice === best && words.theApps].filter(Boolean).join(', ')}
             </text>
             {costs.map((cost, i) => (
               <circle key={i} cx={x(cost)} cy={y - 8 + ((i * 7) % 17)} r={2.6} className="fill-petrol/40" />
@@ -57,7 +56,7 @@ function Costs({
         )
       })}
       <text x={LEFT} y={LANE * outcomes.length + 16} className="fill-steel text-[12px]">
-        {low.toFixed(0)} per 1000 km
+        {words.per1000Km(low.toFixed(0))}
       </text>
       <text x={WIDE - 12} y={LANE * outcomes.length + 16} textAnchor="end" className="fill-steel text-[12px]">
         {high.toFixed(0)}
@@ -96,23 +95,31 @@ export function SwapLesson({ seed, onNext, onLeave }: LessonProps) {
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[1.95rem] leading-tight font-medium max-sm:text-[1.4rem]">
-        Swap or ride on?
+        {words.swapOrRideOn}
       </h1>
       <ul className="list-disc pl-6 text-[1.1rem] leading-relaxed">
         <li>
-          The chain reads {sayPercent(read)}, probably {sayFigure(read - 1.64 * readSd)} to{' '}
-          {sayFigure(read + 1.64 * readSd)}. The limit is {sayLimit(limit)} %.
+          {words.theChainReadsProbably(
+            sayPercent(read),
+            sayFigure(read - 1.64 * readSd),
+            sayFigure(read + 1.64 * readSd),
+            sayLimit(limit),
+          )}
         </li>
         <li>
-          {chainsBefore === 0
-            ? 'It is the first chain on these cogs.'
-            : `${sayCount(chainsBefore, 'chain')} ran on these cogs before it.`}{' '}
-          Their teeth have probably shaped themselves to {sayFigure(cogsWorn)} %.
+          {words.theirTeethHaveProbably(
+            chainsBefore === 0 ? words.itIsTheFirst : words.ranOnTheseCogs(sayCount(chainsBefore, 'chain')),
+            sayFigure(cogsWorn),
+          )}
         </li>
         <li>
-          A chain costs {chainPrice}, a cassette {cassettePrice}. Chains wear {sayFigure(rate)} % in{' '}
-          {sayKm(1000, 'metric')} here
-          {units === 'imperial' ? ` (${sayKm(1000, 'imperial')})` : ''}.
+          {words.aChainCostsACassette(
+            chainPrice,
+            cassettePrice,
+            sayFigure(rate),
+            sayKm(1000, 'metric'),
+            units === 'imperial' ? ` (${sayKm(1000, 'imperial')})` : '',
+          )}
         </li>
       </ul>
       {!told ? (
@@ -123,7 +130,7 @@ export function SwapLesson({ seed, onNext, onLeave }: LessonProps) {
             </Button>
           ))}
           <Button look="link" className="min-h-11" onClick={onLeave}>
-            Back to School
+            {words.backToSchool}
           </Button>
         </div>
       ) : (
@@ -132,25 +139,28 @@ export function SwapLesson({ seed, onNext, onLeave }: LessonProps) {
           <div role="status" className="flex flex-col gap-4 border-t border-hairline pt-4">
             <p className="text-[1.3rem] leading-snug font-semibold">
               {mine === best
-                ? `The app does the same: ${mine.mean.toFixed(1)} per 1000 km on average.`
-                : `Yours: ${mine.mean.toFixed(1)} per 1000 km. The app’s, to ${SWAP_CHOICE_NAMES[best.choice]}: ${best.mean.toFixed(1)}.`}
-              {mine !== best &&
-                Math.abs(mine.mean - best.mean) < 0.03 * best.mean &&
-                ' The two are nearly the same.'}
+                ? words.theAppDoesTheSame(mine.mean.toFixed(1))
+                : words.yoursPer1000Km(
+                    mine.mean.toFixed(1),
+                    SWAP_CHOICE_NAMES[best.choice],
+                    best.mean.toFixed(1),
+                  )}
+              {mine !== best && Math.abs(mine.mean - best.mean) < 0.03 * best.mean && words.theTwoAreNearly}
             </p>
             <Costs outcomes={told.outcomes} chose={told.chose} best={best.choice} />
             <p className="text-steel">
-              Hard pushes that skip, per 1000 km:{' '}
-              {told.outcomes
-                .map(({ choice, skips }) => `${SWAP_CHOICE_NAMES[choice]} ${skips.toFixed(1)}`)
-                .join('; ')}
-              . {sayWhyBest(best.choice)}
+              {words.hardPushesThatSkip(
+                told.outcomes
+                  .map(({ choice, skips }) => `${SWAP_CHOICE_NAMES[choice]} ${skips.toFixed(1)}`)
+                  .join('; '),
+                sayWhyBest(best.choice),
+              )}
             </p>
             <div className="flex flex-wrap gap-3">
               <Button look="next" onClick={onNext}>
-                Another one
+                {words.anotherOne}
               </Button>
-              <Button onClick={onLeave}>Enough for now</Button>
+              <Button onClick={onLeave}>{words.enoughForNow}</Button>
             </div>
           </div>
         )
@@ -163,10 +173,10 @@ export function SwapLesson({ seed, onNext, onLeave }: LessonProps) {
 function sayWhyBest(choice: SwapChoice): string {
   switch (choice) {
     case 'swap-now':
-      return 'Early is cheap where the cassette is dear and its teeth have not followed the chain yet.'
+      return words.earlyIsCheapWhere
     case 'ride-on':
-      return 'What is left of the chain is worth riding, and the teeth follow it slowly.'
+      return words.whatIsLeftOfTheChain
     case 'run-out':
-      return 'Late is right where the cogs are cheap, or have gone with the chain already: then all of it is bought at once.'
+      return words.lateIsRightWhere
   }
 }

@@ -10,6 +10,7 @@ import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayFigure } from '../../words/numbers.ts'
 import type { LessonProps } from './lesson-props.ts'
 import { TeethPicture } from './TeethPicture.tsx'
+import { words } from '../../words/stations/school/teeth-lesson.ts'
 
 /** The most that a profile can be matched to, %. */
 const MOST = 1.3
@@ -32,13 +33,10 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[1.95rem] leading-tight font-medium max-sm:text-[1.4rem]">
-        How worn is this {teeth}-tooth {role}?
+        {words.howWornIsThisTooth(teeth, role)}
       </h1>
       <p className="max-w-[46rem] text-steel">
-        {role === 'cog'
-          ? 'The chain pulls the cog: its trailing faces wear, here on the left of each tooth.'
-          : 'The ring pulls the chain: its leading faces wear, here on the right of each tooth.'}{' '}
-        Look at all of them, and compare like with like.
+        {words.lookAtAllOfThem(role === 'cog' ? words.theChainPullsTheCog : words.theRingPullsTheChain)}
       </p>
       <TeethPicture
         setup={setup}
@@ -48,25 +46,22 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
       {said ? (
         <div role="status" className="flex flex-col gap-3 border-t border-hairline pt-4">
           <p className="text-[1.3rem] font-semibold">
-            {said === truth ? `Right: ${truth}.` : `It is ${truth}. You said ${said}.`}
+            {said === truth ? words.right(truth) : words.itIsYouSaid(truth, said)}
           </p>
           <p className="max-w-[46rem]">
-            Its teeth have shaped themselves to {sayFigure(worn)} %. Dashed is a new tooth: look at how much
-            wider each valley is at the height of the rollers
-            {worn > 0.5 ? ', and at the tips, which come to a point' : ''}.
-            {aids.length > 0 &&
-              ' The pale short tooth is a shift aid, cut by design: it tells nothing of wear.'}
+            {words.itsTeethHaveShaped(sayFigure(worn), worn > 0.5 ? words.andAtTheTips : '')}
+            {aids.length > 0 && words.thePaleShortTooth}
           </p>
           <div className="flex flex-wrap gap-3">
             <Button look="next" onClick={onNext}>
-              Another one
+              {words.anotherOne}
             </Button>
-            <Button onClick={onLeave}>Enough for now</Button>
+            <Button onClick={onLeave}>{words.enoughForNow}</Button>
           </div>
         </div>
       ) : (
         <>
-          <div role="group" aria-label="Your word" className="flex flex-wrap gap-2">
+          <div role="group" aria-label={words.yourWord} className="flex flex-wrap gap-2">
             {TOOTH_WORDS.map((word) => (
               <button
                 key={word}
@@ -81,7 +76,7 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
           </div>
           <div className="max-w-[34rem]">
             <label className="grid gap-1 text-sm font-medium">
-              Or match its profile: drag until the line lies on the teeth
+              {words.orMatchItsProfile}
               <input
                 type="range"
                 min={0}
@@ -98,11 +93,11 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
               disabled={match === undefined}
               onClick={() => answer(toothWord(match ?? 0))}
             >
-              It matches{match === undefined ? '' : `: ${toothWord(match)}`}
+              {words.itMatches(match === undefined ? '' : `: ${toothWord(match)}`)}
             </Button>
           </div>
           <Button look="link" className="min-h-11 self-start" onClick={onLeave}>
-            Back to School
+            {words.backToSchool}
           </Button>
         </>
       )}

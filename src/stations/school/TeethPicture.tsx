@@ -1,6 +1,7 @@
 import { useId, useMemo } from 'react'
 import type { TeethSetup } from '../../core/school/teeth-lesson.ts'
 import { shiftAidRack, toothRack, type Rack } from '../../core/teeth/rack.ts'
+import { words } from '../../words/stations/school/teeth-picture.ts'
 
 const RIM_MM = 3
 
@@ -36,7 +37,7 @@ export function TeethPicture({ setup, matchMm, isTold }: Props) {
     <svg
       viewBox={`-1 -1.5 ${(wide + 2).toFixed(2)} ${(low + 2).toFixed(2)}`}
       role="img"
-      aria-label={`${racks.length} teeth of a ${teeth}-tooth ${role}, to be judged by eye.`}
+      aria-label={words.teethOfATooth(racks.length, teeth, role)}
       className="w-full max-w-[60rem]"
     >
       <defs>

@@ -35,9 +35,10 @@ import {
 } from './bike-form.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import type { DrivetrainKind } from '../../core/gearing/drivetrains.ts'
+import { words } from '../../words/stations/shelf/bike-form.ts'
 
 const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
-const PASTS = { new: 'fitted new', unknown: 'of unknown past' }
+const PASTS = { new: words.fittedNew, unknown: words.ofUnknownPast }
 
 interface FactFieldsProps {
   readonly register: UseFormRegister<BikeFacts>
@@ -47,21 +48,26 @@ interface FactFieldsProps {
 function FactFields({ register, errors }: FactFieldsProps) {
   return (
     <>
-      <TextField label="Name" fault={errors.name?.message} {...register('name')} />
+      <TextField label={words.name} fault={errors.name?.message} {...register('name')} />
       <TextField
-        label="What it is"
-        placeholder="steel commuter, 1 x 11"
+        label={words.whatItIs}
+        placeholder={words.steelCommuter1X}
         fault={errors.note?.message}
         {...register('note')}
       />
-      <SelectField label="Shifting" options={SHIFTING_NAMES} {...register('shifting')} />
-      <SelectField label="Motor" options={MOTOR_NAMES} {...register('motor')} />
-      <SelectField label="Usual conditions" options={CONDITION_NAMES} {...register('usual')} />
-      <SelectField label="Kept" options={STORAGE_NAMES} {...register('kept')} />
-      <TextField label="Owner" hint="Empty: yours." fault={errors.owner?.message} {...register('owner')} />
+      <SelectField label={words.shifting} options={SHIFTING_NAMES} {...register('shifting')} />
+      <SelectField label={words.motor} options={MOTOR_NAMES} {...register('motor')} />
+      <SelectField label={words.usualConditions} options={CONDITION_NAMES} {...register('usual')} />
+      <SelectField label={words.kept} options={STORAGE_NAMES} {...register('kept')} />
       <TextField
-        label="Rack or place"
-        hint="Where it stands in the workshop."
+        label={words.owner}
+        hint={words.emptyYours}
+        fault={errors.owner?.message}
+        {...register('owner')}
+      />
+      <TextField
+        label={words.rackOrPlace}
+        hint={words.whereItStandsInTheWorkshop}
         fault={errors.rack?.message}
         {...register('rack')}
       />
@@ -84,36 +90,36 @@ function MoreOfBike({ form }: { readonly form: UseFormReturn<BikeDraft> }) {
   const cogsCounted = useWatch({ control: form.control, name: 'cogsCounted' })
   return (
     <details className="text-[0.95rem]" open={errors.cogs || errors.rings || errors.links ? true : undefined}>
-      <summary className="w-fit cursor-pointer underline underline-offset-4">More, now or later</summary>
+      <summary className="w-fit cursor-pointer underline underline-offset-4">{words.moreNowOrLater}</summary>
       <div className="mt-3 grid grid-cols-2 gap-4 text-base max-sm:grid-cols-1">
         <TextField
-          label="What it is"
-          placeholder="steel commuter, 1 x 11"
+          label={words.whatItIs}
+          placeholder={words.steelCommuter1X}
           fault={errors.note?.message}
           {...form.register('note')}
         />
         <SelectField
-          label="Kept"
-          hint="How long its lube lasts standing."
+          label={words.kept}
+          hint={words.howLongItsLube}
           options={STORAGE_NAMES}
           {...form.register('kept')}
         />
         <TextField
-          label="Owner"
-          hint="Empty: yours."
+          label={words.owner}
+          hint={words.emptyYours}
           fault={errors.owner?.message}
           {...form.register('owner')}
         />
         <TextField
-          label="Rack or place"
-          hint="Where it stands in the workshop."
+          label={words.rackOrPlace}
+          hint={words.whereItStandsInTheWorkshop}
           fault={errors.rack?.message}
           {...form.register('rack')}
         />
         <TextField
-          label="Teeth on the rings"
-          placeholder="40, or 36 52"
-          hint="To watch each ring, and to check the chain’s length."
+          label={words.teethOnTheRings}
+          placeholder={words.n40Or3652}
+          hint={words.toWatchEachRing}
           inputMode="numeric"
           fault={errors.rings?.message}
           {...form.register('rings')}
@@ -138,14 +144,14 @@ function MoreOfBike({ form }: { readonly form: UseFormReturn<BikeDraft> }) {
           )}
         />
         <SelectField
-          label="Cogs of"
-          hint="Soft ones wear out first: the limit is tighter."
+          label={words.cogsOf}
+          hint={words.softOnesWearOut}
           options={MATERIALS}
           {...form.register('material')}
         />
         <TextField
-          label="Links in the chain"
-          hint="To say where on the chain to measure."
+          label={words.linksInTheChain}
+          hint={words.toSayWhereOnTheChain}
           inputMode="numeric"
           fault={errors.links?.message}
           {...form.register('links')}
@@ -181,7 +187,7 @@ export function NewBikeForm({ onDone }: Props) {
       const fault = faultOfDay(draft.since, now)
       if (fault) return setError('since', { message: fault })
       const { bike, entries } = bikeEntries(draft, ids)
-      if (!(await record(entries, `${draft.name} is in the log.`))) return undefined
+      if (!(await record(entries, words.isInTheLog(draft.name)))) return undefined
       send(bikeChosen(bike))
       return onDone()
     },
@@ -190,8 +196,8 @@ export function NewBikeForm({ onDone }: Props) {
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <TextField
-        label="Name"
-        hint="What you call it."
+        label={words.name}
+        hint={words.whatYouCallIt}
         fault={errors.name?.message}
         {...form.register('name')}
       />
@@ -200,7 +206,7 @@ export function NewBikeForm({ onDone }: Props) {
         name="gears"
         render={({ field, fieldState }) => (
           <Choice
-            legend="Drivetrain: the chain’s limit depends on it"
+            legend={words.drivetrainTheChainsLimit}
             value={field.value}
             onPick={field.onChange}
             fault={fieldState.error?.message}
@@ -210,29 +216,29 @@ export function NewBikeForm({ onDone }: Props) {
       />
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
         <SelectField
-          label="The chain on it"
-          hint="A new one is ridden before its first look."
+          label={words.theChainOnIt}
+          hint={words.aNewOneIsRidden}
           options={PASTS}
           {...form.register('past')}
         />
         <TextField
-          label="On it since"
+          label={words.onItSince}
           type="date"
           max={dayOf(now)}
-          hint="Rides from that day on are counted on it."
+          hint={words.ridesFromThatDay}
           fault={errors.since?.message}
           {...form.register('since')}
         />
         <SelectField
-          label="Usual conditions"
-          hint="For rides that are entered without their own."
+          label={words.usualConditions}
+          hint={words.forRidesThatAre}
           options={CONDITION_NAMES}
           {...form.register('usual')}
         />
       </div>
       <MoreOfBike form={form} />
       <Button look="firm" type="submit" disabled={saving} className="self-start">
-        Add the bike
+        {words.addTheBike}
       </Button>
     </form>
   )
@@ -246,7 +252,7 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
     seasonsSchema,
     { name, note, shifting, motor, usual, kept, owner, rack, ...seasonFields(entry) },
     async (changed) => {
-      if (await record([changedBike(entry, changed)], `${changed.name} saved.`)) onDone()
+      if (await record([changedBike(entry, changed)], words.saved(changed.name))) onDone()
     },
   )
   return (
@@ -257,13 +263,13 @@ export function EditBikeForm({ entry, onDone }: Props & { readonly entry: BikeEn
           <SelectField
             key={quarter}
             label={`In ${QUARTER_NAMES[quarter]}`}
-            options={{ [AS_MOSTLY]: 'as mostly', ...CONDITION_NAMES }}
+            options={{ [AS_MOSTLY]: words.asMostly, ...CONDITION_NAMES }}
             {...form.register(quarter)}
           />
         ))}
       </div>
       <Button look="firm" type="submit" disabled={saving} className="self-start">
-        Save
+        {words.save}
       </Button>
     </form>
   )

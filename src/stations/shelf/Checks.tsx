@@ -1,14 +1,15 @@
 import type { FittingCheck } from '../../core/strategy/fitting-checks.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { sayCheck } from '../../words/fitting.ts'
+import { words } from '../../words/stations/shelf/checks.ts'
 
-const WEIGHTS = { stop: 'Stop.', care: 'Take care.', note: 'Look.' } as const
+const WEIGHTS = { stop: words.stop, care: words.takeCare, note: words.look } as const
 
 /** What to know before the part goes on: said before, not after. */
 export function Checks({ checks }: { readonly checks: readonly FittingCheck[] }) {
   const { garage } = useOpenLog()
   return (
-    <ul aria-label="Before it goes on" aria-live="polite" className="flex flex-col gap-2 empty:hidden">
+    <ul aria-label={words.beforeItGoesOn} aria-live="polite" className="flex flex-col gap-2 empty:hidden">
       {checks.map((check, i) => (
         <li
           key={i}

@@ -3,6 +3,7 @@ import { CassetteProfile } from '../../ui/drawings/CassetteProfile.tsx'
 import { TextField } from '../../ui/parts/fields.tsx'
 import { sayCount } from '../../words/numbers.ts'
 import { teethOf } from './bike-form.ts'
+import { words } from '../../words/stations/shelf/cogs-field.ts'
 
 interface Props {
   readonly value: string
@@ -20,8 +21,8 @@ export function CogsField({ value, fault, onChange, isCounted, onCounted }: Prop
   return (
     <div className={range ? 'col-span-full min-w-0' : 'min-w-0'}>
       <TextField
-        label="Teeth on the cogs"
-        placeholder="11-28, or 11 13 15 17 19 21 24"
+        label={words.teethOnTheCogs}
+        placeholder={words.n1128Or11}
         autoCapitalize="off"
         fault={fault}
         value={value}
@@ -29,9 +30,7 @@ export function CogsField({ value, fault, onChange, isCounted, onCounted }: Prop
       />
       {range && (
         <fieldset className="mt-2">
-          <legend className="text-sm">
-            {range.smallest} to {range.largest}: how many cogs?
-          </legend>
+          <legend className="text-sm">{words.toHowManyCogs(range.smallest, range.largest)}</legend>
           <ul className="mt-1 divide-y divide-hairline border-y border-hairline">
             {cassettesWith(range).map(({ teeth, isCommon }) => (
               <li key={teeth.join(' ')}>
@@ -44,7 +43,7 @@ export function CogsField({ value, fault, onChange, isCounted, onCounted }: Prop
                   <CassetteProfile teeth={teeth} />
                   <span className="min-w-0 text-sm text-steel">
                     {teeth.join(' ')}
-                    {!isCommon && <span className="block">even steps: check each cog</span>}
+                    {!isCommon && <span className="block">{words.evenStepsCheckEach}</span>}
                   </span>
                 </button>
               </li>
@@ -60,7 +59,7 @@ export function CogsField({ value, fault, onChange, isCounted, onCounted }: Prop
             checked={isCounted}
             onChange={(event) => onCounted(event.target.checked)}
           />
-          It really has {sayCount(count, 'cog')}
+          {words.itReallyHas(sayCount(count, 'cog'))}
         </label>
       )}
     </div>

@@ -15,6 +15,7 @@ import { namePart } from '../../words/part-name.ts'
 import { Checks } from './Checks.tsx'
 import { BOUGHT } from './chain-cost.ts'
 import { AS_IT_CAME, NEW, useSwap, type SwapState } from './use-swap.ts'
+import { words } from '../../words/stations/shelf/fit-chain.ts'
 
 interface StepProps {
   readonly number: number
@@ -44,23 +45,26 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
   const hanging = (part: (typeof chains)[number]): string => {
     const on = openFitting(part)
     return on
-      ? `${namePart(garage, part.entry.part)}, off ${garage.bikes.get(on.bike)?.entry.name ?? 'another bike'}`
-      : `${namePart(garage, part.entry.part)}, from the shelf`
+      ? words.off(
+          namePart(garage, part.entry.part),
+          garage.bikes.get(on.bike)?.entry.name ?? words.anotherBike,
+        )
+      : words.fromTheShelf(namePart(garage, part.entry.part))
   }
   return (
     <>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
         <SelectField
-          label="Chain"
+          label={words.chain}
           fault={errors.which?.message}
           {...form.register('which')}
           options={{
-            [NEW]: 'a new one',
+            [NEW]: words.aNewOne,
             ...Object.fromEntries(chains.map((part) => [part.entry.part, hanging(part)])),
           }}
         />
         <TextField
-          label="Day"
+          label={words.day}
           type="date"
           max={dayOf(now)}
           fault={errors.day?.message}
@@ -69,26 +73,26 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
         {!chosen && (
           <>
             <TextField
-              label="Links"
-              hint={old ? 'Lay it beside the old one, or count.' : 'Count them.'}
+              label={words.links}
+              hint={old ? words.layItBesideTheOld : words.countThem}
               inputMode="numeric"
               fault={errors.links?.message}
               {...form.register('links')}
             />
             <SelectField
-              label="It runs"
-              options={{ no: 'either way round', yes: 'one way round only' }}
+              label={words.itRuns}
+              options={{ no: words.eitherWayRound, yes: words.oneWayRoundOnly }}
               {...form.register('directional')}
             />
             {inStock.length > 0 && (
               <SelectField
-                label="It comes"
+                label={words.itComes}
                 options={{
-                  [BOUGHT]: 'straight from a shop',
+                  [BOUGHT]: words.straightFromAShop,
                   ...Object.fromEntries(
                     inStock.map(({ entry, count }) => [
                       entry.stock,
-                      `off the shelf: ${entry.name}, ${count} there`,
+                      words.offTheShelfThere(entry.name, count),
                     ]),
                   ),
                 }}
@@ -97,8 +101,8 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
             )}
             {source === BOUGHT && (
               <TextField
-                label={`Paid, ${currency}`}
-                hint="Leave it empty if you do not keep money here."
+                label={words.paid(currency)}
+                hint={words.leaveItEmptyIf}
                 inputMode="decimal"
                 fault={errors.price?.message}
                 {...form.register('price')}
@@ -108,9 +112,7 @@ function WhichChain({ swap }: { readonly swap: SwapState }) {
         )}
       </div>
       <Checks checks={checks} />
-      {from !== undefined && (
-        <p className="text-sm text-steel">{from} is then without a chain in the log, until one is fitted.</p>
-      )}
+      {from !== undefined && <p className="text-sm text-steel">{words.isThenWithoutAChain(from)}</p>}
     </>
   )
 }
@@ -119,25 +121,25 @@ function Joining({ swap }: { readonly swap: SwapState }) {
   const { form, heldLink, spareLinks } = swap
   const join = useWatch({ control: form.control, name: 'join' })
   const joins: Readonly<Record<string, string>> = {
-    ...(heldLink && { same: `${heldLink.entry.name} again: closing ${closingsOf(heldLink) + 1}` }),
-    [NEW]: 'a new joining link',
+    ...(heldLink && { same: words.againClosing(heldLink.entry.name, closingsOf(heldLink) + 1) }),
+    [NEW]: words.aNewJoiningLink,
     ...Object.fromEntries(
-      spareLinks.map((part) => [part.entry.part, `${part.entry.name}: closing ${closingsOf(part) + 1}`]),
+      spareLinks.map((part) => [part.entry.part, words.closing(part.entry.name, closingsOf(part) + 1)]),
     ),
-    pin: 'a pin',
+    pin: words.aPin,
   }
   return (
     <>
       <label className="flex min-h-11 items-center gap-3 text-[0.95rem]">
         <input type="checkbox" className="size-6 shrink-0 accent-petrol" {...form.register('routed')} />
-        Past the cage’s tab on its inner side, not over it: over it, it grinds and jumps.
+        {words.pastTheCagesTab}
       </label>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-        <SelectField label="Joined by" options={joins} {...form.register('join')} />
+        <SelectField label={words.joinedBy} options={joins} {...form.register('join')} />
         {join === NEW && (
           <TextField
-            label="Closings its maker allows"
-            hint="Its packet says; 1 for a link of single use."
+            label={words.closingsItsMakerAllows}
+            hint={words.itsPacketSays1}
             inputMode="numeric"
             fault={form.formState.errors.linkLimit?.message}
             {...form.register('linkLimit')}
@@ -154,15 +156,15 @@ function FirstLook({ swap }: { readonly swap: SwapState }) {
   return (
     <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
       <TextField
-        label={`24 pitches with a rule, ${units === 'metric' ? 'mm' : 'inches'}`}
-        hint={`${units === 'metric' ? '304.8' : '12'} when new. Leave it empty to look later.`}
+        label={words.n24PitchesWithARule(units === 'metric' ? words.mm : words.inches)}
+        hint={words.whenNewLeaveItEmpty(units === 'metric' ? '304.8' : '12')}
         inputMode="decimal"
         fault={form.formState.errors.length?.message}
         {...form.register('length')}
       />
       <SelectField
-        label="Lube on it"
-        options={{ [AS_IT_CAME]: 'what it came with', ...LUBE_NAMES }}
+        label={words.lubeOnIt}
+        options={{ [AS_IT_CAME]: words.whatItCameWith, ...LUBE_NAMES }}
         {...form.register('lube')}
       />
     </div>
@@ -177,42 +179,38 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
   const [oldTo, routed] = useWatch({ control: form.control, name: ['oldTo', 'routed'] })
   const routing = old ? 3 : 2
   return (
-    <WorkSection id="chain" title={`Fit another chain to ${entry.name}`}>
-      {entry.motor !== 'none' && (
-        <CautionNote>Power off and battery out before a hand goes near the chain.</CautionNote>
-      )}
+    <WorkSection id="chain" title={words.fitAnotherChainTo(entry.name)}>
+      {entry.motor !== 'none' && <CautionNote>{words.powerOffAndBattery}</CautionNote>}
       <form onSubmit={swap.submit} noValidate className="flex flex-col gap-4">
         <ol className="flex flex-col gap-5">
-          <Step number={1} title="Which chain goes on">
+          <Step number={1} title={words.whichChainGoesOn}>
             <WhichChain swap={swap} />
           </Step>
           {old && (
-            <Step number={2} title="The old one comes off">
+            <Step number={2} title={words.theOldOneComes}>
               <Choice
-                legend={`${old.entry.name}, now on it, goes`}
+                legend={words.nowOnItGoes(old.entry.name)}
                 value={oldTo}
                 onPick={(next) => form.setValue('oldTo', next)}
                 options={[
-                  { value: 'shelf', label: 'on the shelf as a spare' },
+                  { value: 'shelf', label: words.onTheShelfAs },
                   { value: 'retired', label: 'retired' },
                 ]}
               />
             </Step>
           )}
-          <Step number={routing} title="Route it and join it">
+          <Step number={routing} title={words.routeItAndJoin}>
             <Joining swap={swap} />
           </Step>
-          <Step number={routing + 1} title="First look">
+          <Step number={routing + 1} title={words.firstLook}>
             <FirstLook swap={swap} />
           </Step>
         </ol>
         <div className="flex flex-wrap items-center gap-4">
           <Button look="firm" type="submit" disabled={swap.saving}>
-            Log the chain
+            {words.logTheChain}
           </Button>
-          {!routed && (
-            <p className="text-sm text-steel">Step {routing} is not ticked yet: look before you ride.</p>
-          )}
+          {!routed && <p className="text-sm text-steel">{words.stepIsNotTicked(routing)}</p>}
         </div>
       </form>
     </WorkSection>

@@ -17,8 +17,9 @@ import { sayDay } from '../../words/numbers.ts'
 import { useTeeth } from '../../session/teeth-store.ts'
 import { useForecast } from '../../session/use-forecasts.ts'
 import { Checks } from './Checks.tsx'
+import { words } from '../../words/stations/shelf/move-part.ts'
 
-const PLACES = { shelf: 'on the shelf', retired: 'retired', lent: 'to somebody, on loan' } as const
+const PLACES = { shelf: words.onTheShelf, retired: 'retired', lent: words.toSomebodyOnLoan } as const
 type Off = keyof typeof PLACES
 
 /** Where a part goes, to whom, and when: not before it came to where it is. */
@@ -31,7 +32,7 @@ function moveSchema(part: PartState, now: IsoTime) {
     day: pastDay(now).test('after', '', (day, context) =>
       since !== undefined && momentOf(day, now) <= since
         ? context.createError({
-            message: `It was ${on ? 'fitted' : 'taken off'} on ${sayDay(since, now)}: that day is before it.`,
+            message: words.itWasOnThatDay(on ? words.fitted : words.takenOff, sayDay(since, now)),
           })
         : true,
     ),
@@ -46,7 +47,7 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
   const bikes = [...garage.bikes.values()].filter((bike) => bike.entry.bike !== on?.bike)
   const places: Readonly<Record<string, string>> = {
     ...(on || part.lentTo !== undefined || part.retired ? { shelf: PLACES.shelf } : {}),
-    ...Object.fromEntries(bikes.map((bike) => [`bike ${bike.entry.bike}`, `onto ${bike.entry.name}`])),
+    ...Object.fromEntries(bikes.map((bike) => [words.bike(bike.entry.bike), words.onto(bike.entry.name)])),
     lent: PLACES.lent,
     retired: PLACES.retired,
   }
@@ -66,7 +67,7 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
             to: to as Off,
             ...(to === 'lent' && who !== '' && { lentTo: who }),
           }
-      const said = bike ? `${entry.name} is on ${bike.name}.` : `${entry.name} went ${PLACES[to as Off]}.`
+      const said = bike ? words.isOn(entry.name, bike.name) : words.went(entry.name, PLACES[to as Off])
       if (await record([draft], said)) onDone()
     },
   )
@@ -79,24 +80,21 @@ export function MovePart({ part, onDone }: { readonly part: PartState; readonly 
   const checks = report ? checksBeforeFitting(garage, { report, answer, teeth }, entry.spec, part) : []
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
-      <SelectField label="Where to" options={places} {...form.register('to')} />
-      {to === 'lent' && <TextField label="To whom" fault={errors.who?.message} {...form.register('who')} />}
+      <SelectField label={words.whereTo} options={places} {...form.register('to')} />
+      {to === 'lent' && (
+        <TextField label={words.toWhom} fault={errors.who?.message} {...form.register('who')} />
+      )}
       <TextField
-        label="Day"
+        label={words.day}
         type="date"
         max={dayOf(now)}
         fault={errors.day?.message}
         {...form.register('day')}
       />
-      {target && on && (
-        <p className="text-sm text-steel">
-          From that day its distance is counted on {target.entry.name}; what is there now of its kind comes
-          off.
-        </p>
-      )}
+      {target && on && <p className="text-sm text-steel">{words.fromThatDayIts(target.entry.name)}</p>}
       <Checks checks={checks} />
       <Button look="firm" type="submit" className="self-start" disabled={saving}>
-        Log the move
+        {words.logTheMove}
       </Button>
     </form>
   )

@@ -20,11 +20,12 @@ import {
   type PartForm,
 } from './part-form.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
+import { words } from '../../words/stations/shelf/new-part.ts'
 
-const SURFACES = { plain: 'plain steel', plated: 'plated', 'hard-coated': 'hard-coated' }
-const JOINS = { 'joining-link': 'a joining link', pin: 'a pin' }
+const SURFACES = { plain: words.plainSteel, plated: 'plated', 'hard-coated': 'hard-coated' }
+const JOINS = { 'joining-link': words.aJoiningLink, pin: words.aPin }
 const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
-const DIRECTIONS = { no: 'either way round', yes: 'one way round only' }
+const DIRECTIONS = { no: words.eitherWayRound, yes: words.oneWayRoundOnly }
 
 type Form = UseFormReturn<PartForm>
 
@@ -72,24 +73,24 @@ function PartFields({ form }: { readonly form: Form }) {
       {...form.register(name)}
     />
   )
-  const material = <SelectField label="Of" options={MATERIALS} {...form.register('material')} />
+  const material = <SelectField label={words.of} options={MATERIALS} {...form.register('material')} />
   switch (type) {
     case 'chain':
       return (
         <>
-          {text('links', 'Links')}
-          {text('speeds', 'Speeds')}
-          <SelectField label="Surface" options={SURFACES} {...form.register('surface')} />
-          <SelectField label="It runs" options={DIRECTIONS} {...form.register('directional')} />
-          <SelectField label="Its ends join by" options={JOINS} {...form.register('join')} />
+          {text('links', words.links)}
+          {text('speeds', words.speeds)}
+          <SelectField label={words.surface} options={SURFACES} {...form.register('surface')} />
+          <SelectField label={words.itRuns} options={DIRECTIONS} {...form.register('directional')} />
+          <SelectField label={words.itsEndsJoinBy} options={JOINS} {...form.register('join')} />
         </>
       )
     case 'joining-link':
       return (
         <>
-          {text('speeds', 'Speeds')}
-          {text('limit', 'Closings its maker allows', 'Its packet says; 1 for a link of single use.')}
-          {text('closedBefore', 'Closings so far')}
+          {text('speeds', words.speeds)}
+          {text('limit', words.closingsItsMakerAllows, words.itsPacketSays1)}
+          {text('closedBefore', words.closingsSoFar)}
         </>
       )
     case 'cassette':
@@ -97,19 +98,19 @@ function PartFields({ form }: { readonly form: Form }) {
         <>
           <PartCogs form={form} />
           {material}
-          {text('loose', 'Of these sold singly', 'Only where the maker says that they fit.')}
+          {text('loose', words.ofTheseSoldSingly, words.onlyWhereTheMaker)}
         </>
       )
     case 'ring':
       return (
         <>
-          {text('teeth', 'Teeth')}
+          {text('teeth', words.teeth)}
           {material}
         </>
       )
     case 'guide':
     case 'tension':
-      return text('teeth', 'Teeth')
+      return text('teeth', words.teeth)
   }
 }
 
@@ -157,7 +158,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         draft,
         ...(where === 'bike' ? [{ kind: 'fit' as const, at: draft.at, part: id, bike: entry.bike }] : []),
       ]
-      const said = `${draft.name} is ${where === 'bike' ? `on ${entry.name}` : 'on the shelf'}.`
+      const said = words.is(draft.name, where === 'bike' ? words.on(entry.name) : words.onTheShelf)
       if (await record(drafts, said)) onDone()
     },
   )
@@ -171,23 +172,23 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
   return (
     <form onSubmit={submit} noValidate className="flex flex-col gap-4">
       <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-        <SelectField label="It is a" options={PART_TYPES} {...form.register('type')} />
+        <SelectField label={words.itIsA} options={PART_TYPES} {...form.register('type')} />
         <TextField
-          label="Name"
-          placeholder="as on the packet, or nothing"
+          label={words.name}
+          placeholder={words.asOnThePacket}
           fault={errors.name?.message}
           {...form.register('name')}
         />
         <PartFields form={form} />
         <SelectField
-          label="New or used"
-          options={{ new: 'new', used: 'used, of unknown past' }}
+          label={words.newOrUsed}
+          options={{ new: 'new', used: words.usedOfUnknownPast }}
           {...form.register('used')}
         />
         {used === 'used' && (
           <TextField
-            label="Distance before, km"
-            hint="If it is known."
+            label={words.distanceBeforeKm}
+            hint={words.ifItIsKnown}
             inputMode="decimal"
             fault={errors.usedKm?.message}
             {...form.register('usedKm')}
@@ -195,16 +196,16 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         )}
       </div>
       <Choice
-        legend="Where to"
+        legend={words.whereTo}
         value={where}
         onPick={(next) => form.setValue('where', next)}
         options={[
-          { value: 'shelf', label: 'on the shelf' },
-          { value: 'bike', label: `on ${entry.name}` },
+          { value: 'shelf', label: words.onTheShelf },
+          { value: 'bike', label: words.on(entry.name) },
         ]}
       />
       <TextField
-        label="Day"
+        label={words.day}
         type="date"
         max={dayOf(now)}
         fault={errors.day?.message}
@@ -212,7 +213,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
       />
       <Checks checks={checks} />
       <Button look="firm" type="submit" className="self-start" disabled={saving}>
-        Log the part
+        {words.logThePart}
       </Button>
     </form>
   )

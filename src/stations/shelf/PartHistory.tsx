@@ -12,6 +12,7 @@ import { newestFirst } from '../../words/entries/search.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { SlipRemark } from '../../ui/parts/SlipRemark.tsx'
 import { sayDay } from '../../words/numbers.ts'
+import { words } from '../../words/stations/shelf/part-history.ts'
 
 /** Everything the log says about one part, newest first; each line opens its entry. */
 export function PartHistory({ part }: { readonly part: PartId }) {
@@ -32,9 +33,9 @@ export function PartHistory({ part }: { readonly part: PartId }) {
         to={newEntryAddress('note', part)}
         className="mb-2 inline-flex min-h-11 items-center underline underline-offset-4"
       >
-        Add a note
+        {words.addANote}
       </Link>
-      <ul aria-label="History" className="divide-y divide-hairline border-y border-hairline">
+      <ul aria-label={words.history} className="divide-y divide-hairline border-y border-hairline">
         {about.map((entry) => (
           <li key={entry.id} className="py-2 text-[0.95rem]">
             <span className="block text-sm text-steel tabular-nums">{sayDay(entry.at, now)}</span>

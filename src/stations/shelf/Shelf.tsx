@@ -22,12 +22,13 @@ import { FitChain } from './FitChain.tsx'
 import { MovePart } from './MovePart.tsx'
 import { PartHistory } from './PartHistory.tsx'
 import { NewPart } from './NewPart.tsx'
+import { words } from '../../words/stations/shelf/shelf.ts'
 
 /** Where a part is, and since when. */
 function whereabouts(part: PartState, now: string): string {
   const since = openFitting(part)?.from
-  if (since !== undefined) return `since ${sayDay(since, now)}`
-  if (part.lentTo !== undefined) return part.lentTo === '' ? 'lent' : `lent to ${part.lentTo}`
+  if (since !== undefined) return words.since(sayDay(since, now))
+  if (part.lentTo !== undefined) return part.lentTo === '' ? 'lent' : words.lentTo(part.lentTo)
   return part.retired ? 'retired' : 'spare'
 }
 
@@ -45,16 +46,16 @@ function PartLine({ part, bike, onMove, onHistory }: PartLineProps) {
   const name = namePart(garage, entry.part, bike)
   const before = entry.used
     ? entry.used.km === undefined
-      ? ', and an unknown past'
-      : ` after ${sayKm(entry.used.km, units)} before it came`
+      ? words.andAnUnknownPast
+      : words.afterBeforeItCame(sayKm(entry.used.km, units))
     : ''
   const loose =
     entry.spec.type === 'cassette' && entry.spec.soldSingly
-      ? `${entry.spec.soldSingly.join(', ')} sold singly. `
+      ? words.soldSingly(entry.spec.soldSingly.join(', '))
       : ''
   const closings =
     entry.spec.type === 'joining-link'
-      ? `Closed ${closingsOf(part)} of ${entry.spec.closingsAllowed} times. `
+      ? words.closedOfTimes(closingsOf(part), entry.spec.closingsAllowed)
       : ''
   const more = `${closings}${loose}${entry.note ?? ''}`.trim()
   return (
@@ -70,11 +71,11 @@ function PartLine({ part, bike, onMove, onHistory }: PartLineProps) {
       </span>
       <span className="text-right text-steel max-sm:hidden">{whereabouts(part, now)}</span>
       <span className="flex gap-3">
-        <Button look="link" aria-label={`History of ${name}`} onClick={() => onHistory(part)}>
-          history
+        <Button look="link" aria-label={words.historyOf(name)} onClick={() => onHistory(part)}>
+          {words.history}
         </Button>
         <Button look="link" aria-label={`Move ${name}`} onClick={() => onMove(part)}>
-          move
+          {words.move}
         </Button>
       </span>
     </li>
@@ -113,19 +114,14 @@ export default function Shelf() {
   const [read, setRead] = useState<PartState>()
   const adding = search.get('new') === 'bike'
   const newBike = (
-    <Sheet
-      open={adding}
-      onClose={() => setSearch({})}
-      title="A new bike"
-      note="Only what the first answer takes. Cogs, rings and the rest can follow."
-    >
+    <Sheet open={adding} onClose={() => setSearch({})} title={words.aNewBike} note={words.onlyWhatTheFirst}>
       <NewBikeForm onDone={() => setSearch({})} />
     </Sheet>
   )
   if (!report)
     return (
       <>
-        <NoBike what="Everything begins with a bike: its name, its kind of drivetrain, and the chain on it." />
+        <NoBike what={words.everythingBeginsWithABike} />
         {newBike}
       </>
     )
@@ -143,22 +139,26 @@ export default function Shelf() {
   return (
     <div className="flex flex-col gap-8">
       <Answer
-        detail={`${sayCount(on.length, 'part')} on it${off.length > 0 ? `, ${off.length} off it` : ''}. ${sayCount(garage.bikes.size, 'bike')} in the log.`}
+        detail={words.onItInTheLog(
+          sayCount(on.length, 'part'),
+          off.length > 0 ? words.offIt(off.length) : '',
+          sayCount(garage.bikes.size, 'bike'),
+        )}
         action={
           <>
             <Button look="next" onClick={() => setSearch({ new: 'bike' })}>
-              Add a bike
+              {words.addABike}
             </Button>
             <Button look="link" onClick={() => setEditing(true)}>
-              edit {entry.name}
+              {words.edit(entry.name)}
             </Button>
           </>
         }
       >
-        {entry.name}: {entry.note || 'a bike'}
+        {entry.name}: {entry.note || words.aBike}
         {chain
-          ? `, on ${report.chain?.part.entry.name.replace(/^Chain/, 'chain')} for ${sayKm(chain.km, units)}.`
-          : ', without a chain in the log.'}
+          ? words.onFor(report.chain?.part.entry.name.replace(/^Chain/, 'chain'), sayKm(chain.km, units))
+          : words.withoutAChainInTheLog}
       </Answer>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-14 gap-y-8 max-lg:grid-cols-1">
         <div className="flex flex-col gap-8">
@@ -169,9 +169,15 @@ export default function Shelf() {
             onMove={setMoving}
             onHistory={setRead}
           />
-          <PartList title="Not on it" bike={entry.bike} parts={off} onMove={setMoving} onHistory={setRead} />
+          <PartList
+            title={words.notOnIt}
+            bike={entry.bike}
+            parts={off}
+            onMove={setMoving}
+            onHistory={setRead}
+          />
           <Button className="self-start" onClick={() => setSearch({ new: 'part' })}>
-            Add a part
+            {words.addAPart}
           </Button>
         </div>
         <div className="flex flex-col gap-8">
@@ -186,8 +192,8 @@ export default function Shelf() {
       <Sheet
         open={search.get('new') === 'part'}
         onClose={() => setSearch({})}
-        title="A new part"
-        note="For the shelf or the bike. Checks before it goes on are shown here."
+        title={words.aNewPart}
+        note={words.forTheShelfOrTheBike}
       >
         <NewPart report={report} onDone={() => setSearch({})} />
       </Sheet>
@@ -201,11 +207,11 @@ export default function Shelf() {
       <Sheet
         open={read !== undefined}
         onClose={() => setRead(undefined)}
-        title={read ? `History of ${namePart(garage, read.entry.part, entry.bike)}` : ''}
+        title={read ? words.historyOf(namePart(garage, read.entry.part, entry.bike)) : ''}
       >
         {read && <PartHistory part={read.entry.part} />}
       </Sheet>
-      <Sheet open={editing} onClose={() => setEditing(false)} title={`Edit ${entry.name}`}>
+      <Sheet open={editing} onClose={() => setEditing(false)} title={words.edit2(entry.name)}>
         <EditBikeForm entry={entry} onDone={() => setEditing(false)} />
       </Sheet>
     </div>

@@ -10,6 +10,7 @@ import { PART_BOUNDS, type CassetteSpec, type RingSpec } from '../../core/log/ki
 import { usualGearName } from '../../core/gearing/write-set.ts'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
+import { words } from '../../words/stations/shelf/bike-form.ts'
 
 /** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
 export const teethOf = (text: string): number[] =>
@@ -29,23 +30,23 @@ const teeth = (most: number) =>
 /** What is wrong with the teeth of a cassette as they were typed, if anything. */
 export function faultOfCogs(text: string, isCounted: boolean): string | undefined {
   const range = cogRange(text)
-  if (range) return 'How many cogs? Pick one of these, or type the teeth of every cog.'
+  if (range) return words.howManyCogsPick
   const count = teethOf(text).length
   if (count === 0 || isCounted || isUsualCogCount(count)) return undefined
-  return `${count} cogs fit no common drivetrain: a cassette has ${USUAL_COGS[0]} to ${USUAL_COGS[1]}. Type the teeth of every cog, or tick that it is right.`
+  return words.cogsFitNoCommon(count, USUAL_COGS[0], USUAL_COGS[1])
 }
 
 const facts = {
-  name: string().trim().required('Give it a name.').max(40, 'A shorter name, please.'),
-  note: string().trim().max(80, 'A few words are enough.').default(''),
+  name: string().trim().required(words.giveItAName).max(40, words.aShorterNamePlease),
+  note: string().trim().max(80, words.aFewWordsAre).default(''),
   shifting: string().oneOf(['cable', 'electric', 'hub-gear', 'none']).required(),
   motor: string().oneOf(['none', 'hub', 'mid-drive']).required(),
   usual: string()
     .oneOf([...CONDITIONS])
     .required(),
   kept: string().oneOf(['indoors', 'outdoors']).required(),
-  owner: string().trim().max(BOUNDS.whoLetters, 'A shorter name, please.').default(''),
-  rack: string().trim().max(BOUNDS.whoLetters, 'A shorter name, please.').default(''),
+  owner: string().trim().max(BOUNDS.whoLetters, words.aShorterNamePlease).default(''),
+  rack: string().trim().max(BOUNDS.whoLetters, words.aShorterNamePlease).default(''),
 }
 
 /** What is asked of a bike that is already in the log. */
@@ -85,11 +86,9 @@ const KINDS = Object.keys(DRIVETRAINS) as DrivetrainKind[]
  */
 export const bikeSchema = object({
   name: facts.name,
-  gears: string()
-    .oneOf(KINDS, 'Pick one: the limit of the chain depends on it.')
-    .required('Pick one: the limit of the chain depends on it.'),
+  gears: string().oneOf(KINDS, words.pickOneTheLimit).required(words.pickOneTheLimit),
   past: string().oneOf(['new', 'unknown']).required(),
-  since: string().required('Give a day.'),
+  since: string().required(words.giveADay),
   usual: facts.usual,
   note: facts.note,
   kept: facts.kept,
@@ -104,7 +103,7 @@ export const bikeSchema = object({
   /** The owner has said that an unusual number of cogs is right. */
   cogsCounted: boolean().default(false),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).required(),
-  links: numberField({ unit: '', ask: 'Count the links.', least: 40, most: 300, whole: true }),
+  links: numberField({ unit: '', ask: words.countTheLinks, least: 40, most: 300, whole: true }),
 }).test('round', (bike, context) => {
   const { links } = bike
   if (links === undefined) return true
@@ -124,9 +123,7 @@ export function faultOfChain(
   const [ring, cog] = [Math.max(...rings), Math.max(...cogs)]
   if (ring > PART_BOUNDS.teeth[1] || cog > PART_BOUNDS.teeth[1]) return undefined
   const fewest = fewestLinks(ring, cog)
-  return links < fewest
-    ? `${links} links do not go round a ring of ${ring} and a cog of ${cog}: that takes ${fewest} or more.`
-    : undefined
+  return links < fewest ? words.linksDoNotGo(links, ring, cog, fewest) : undefined
 }
 
 /** Whose a bike is and where it stands, where that is given. */
@@ -176,13 +173,13 @@ export function bikeEntries(
     entries.push({ kind: 'part', at, part, name: partName, spec }, { kind: 'fit', at, part, bike })
   }
   const { material, links = USUAL_LINKS, past } = draft
-  fit(past === 'new' ? 'Chain 1' : 'Chain as found', { type: 'chain', links, speeds, past })
+  fit(past === 'new' ? words.chain1 : words.chainAsFound, { type: 'chain', links, speeds, past })
   const gears = (spec: RingSpec | CassetteSpec) => fit(usualGearName(spec), spec)
   if (cogs.length > 0) gears({ type: 'cassette', teeth: cogs, material })
   for (const ring of teethOf(draft.rings)) gears({ type: 'ring', teeth: ring, material: 'steel' })
   if (shifting !== 'none' && cogs.length > 1) {
-    fit('Guide pulley', { type: 'pulley', position: 'guide', teeth: 11 })
-    fit('Tension pulley', { type: 'pulley', position: 'tension', teeth: 11 })
+    fit(words.guidePulley, { type: 'pulley', position: 'guide', teeth: 11 })
+    fit(words.tensionPulley, { type: 'pulley', position: 'tension', teeth: 11 })
   }
   return { bike, entries }
 }

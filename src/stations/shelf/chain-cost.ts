@@ -5,6 +5,7 @@ import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { pricesOf } from '../../core/strategy/plans/plans-ask.ts'
 import { stockFit, stockOf } from '../../core/strategy/shelf/stock-facts.ts'
 import { minorPerMajor } from '../../words/money.ts'
+import { words } from '../../words/stations/shelf/chain-cost.ts'
 
 /** A new chain was bought for this bike, and does not come off the shelf. */
 export const BOUGHT = 'bought'
@@ -28,7 +29,7 @@ export function chainCost(garage: Garage, report: BikeReport) {
     if (source !== BOUGHT) return [{ kind: 'stock-move', at, stock: source, count: -1, why: 'used', bike }]
     if (price === undefined) return []
     const minor = Math.round(price * minorPerMajor(currency))
-    return [{ kind: 'paid', at, bike, what: 'New chain', minor, currency }]
+    return [{ kind: 'paid', at, bike, what: words.newChain, minor, currency }]
   }
   return { currency, inStock, costOf }
 }

@@ -15,14 +15,15 @@ import type { IsoTime } from '../../core/log/entry.ts'
 import { numberField, pastDay } from '../../ui/form/fields.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { faultOfCogs, teethOf } from './bike-form.ts'
+import { words } from '../../words/stations/shelf/part-form.ts'
 
 export const PART_TYPES = {
   chain: 'chain',
-  'joining-link': 'joining link',
-  cassette: 'cassette or single cog',
+  'joining-link': words.joiningLink,
+  cassette: words.cassetteOrSingleCog,
   ring: 'ring',
-  guide: 'guide pulley',
-  tension: 'tension pulley',
+  guide: words.guidePulley,
+  tension: words.tensionPulley,
 } as const
 export type PartType = keyof typeof PART_TYPES
 
@@ -38,13 +39,10 @@ const partSchema = object({
   type: string()
     .oneOf(Object.keys(PART_TYPES) as PartType[])
     .required(),
-  name: string()
-    .trim()
-    .max(BOUNDS.nameLetters, `A shorter name, of at most ${BOUNDS.nameLetters} letters.`)
-    .default(''),
-  note: string().trim().max(200, 'A few words are enough.').default(''),
-  speeds: countOf(['chain', 'joining-link'], 1, 16, 'For how many speeds is it made?'),
-  links: countOf(['chain'], 40, 300, 'Count the links.'),
+  name: string().trim().max(BOUNDS.nameLetters, words.aShorterNameOfAtMost(BOUNDS.nameLetters)).default(''),
+  note: string().trim().max(200, words.aFewWordsAre).default(''),
+  speeds: countOf(['chain', 'joining-link'], 1, 16, words.forHowManySpeeds),
+  links: countOf(['chain'], 40, 300, words.countTheLinks),
   surface: string().oneOf(['plain', 'plated', 'hard-coated']).default('plain'),
   directional: string().oneOf(['yes', 'no']).default('no'),
   join: string().oneOf(['joining-link', 'pin']).default('joining-link'),
@@ -52,10 +50,10 @@ const partSchema = object({
   cogsCounted: boolean().default(false),
   loose: string().trim().default(''),
   material: string().oneOf(['steel', 'aluminium', 'titanium']).default('steel'),
-  limit: countOf(['joining-link'], 1, 100, 'How often may it be closed?'),
-  closedBefore: countOf(['joining-link'], 0, 100, 'How often was it closed?'),
+  limit: countOf(['joining-link'], 1, 100, words.howOftenMayItBe),
+  closedBefore: countOf(['joining-link'], 0, 100, words.howOftenWasItClosed),
   used: string().oneOf(['new', 'used']).default('new'),
-  usedKm: numberField({ unit: 'km', ask: 'A distance, or nothing.', least: 0, most: 500_000 }).when('used', {
+  usedKm: numberField({ unit: 'km', ask: words.aDistanceOrNothing, least: 0, most: 500_000 }).when('used', {
     is: 'used',
     otherwise: (km) => km.transform(() => undefined),
   }),
@@ -99,8 +97,8 @@ function specOf(fields: PartFields): PartSpec {
     case 'chain':
       return {
         type: 'chain',
-        links: needed(fields.links, 'links', 'Count the links.'),
-        speeds: needed(fields.speeds, 'speeds', 'For how many speeds is it made?'),
+        links: needed(fields.links, 'links', words.countTheLinks),
+        speeds: needed(fields.speeds, 'speeds', words.forHowManySpeeds),
         past: fields.used === 'new' ? 'new' : 'unknown',
         surface: fields.surface,
         directional: fields.directional === 'yes',
@@ -109,12 +107,8 @@ function specOf(fields: PartFields): PartSpec {
     case 'joining-link':
       return {
         type: 'joining-link',
-        speeds: needed(fields.speeds, 'speeds', 'For how many speeds is it made?'),
-        closingsAllowed: needed(
-          fields.limit,
-          'limit',
-          'How often may it be closed? Its packet says; 1 for single use.',
-        ),
+        speeds: needed(fields.speeds, 'speeds', words.forHowManySpeeds),
+        closingsAllowed: needed(fields.limit, 'limit', words.howOftenMayItBeClosed),
         closedBefore: fields.closedBefore ?? 0,
       }
     case 'cassette': {
@@ -135,14 +129,14 @@ function specOf(fields: PartFields): PartSpec {
 function usualName(spec: PartSpec): string {
   switch (spec.type) {
     case 'chain':
-      return 'Chain'
+      return words.chain
     case 'joining-link':
-      return 'Joining link'
+      return words.joiningLink2
     case 'cassette':
     case 'ring':
       return usualGearName(spec)
     case 'pulley':
-      return spec.position === 'guide' ? 'Guide pulley' : 'Tension pulley'
+      return spec.position === 'guide' ? words.guidePulley2 : words.tensionPulley2
   }
 }
 

@@ -23,11 +23,12 @@ import { useForecast } from '../../session/use-forecasts.ts'
 import { BOUGHT, chainCost } from './chain-cost.ts'
 import { faultOfChain } from './bike-form.ts'
 import { chainsToHand, linksToHand, swapEntries, type Swap } from '../../core/strategy/shelf/swap.ts'
+import { words } from '../../words/stations/shelf/use-swap.ts'
 
 /** Stands for a part that is not in the log yet. */
 export const NEW = 'new'
 /** Nothing is said of the lubricant. */
-export const AS_IT_CAME = 'as it came'
+export const AS_IT_CAME = words.asItCame
 
 /** A swap in the making: what was chosen, what there is to choose from, what to know before. */
 export interface SwapState {
@@ -49,16 +50,16 @@ export interface SwapState {
 
 const speedsOf = (spec: PartSpec): number | undefined =>
   spec.type === 'chain' || spec.type === 'joining-link' ? spec.speeds : undefined
-const LINKS: NumberField = { unit: '', ask: 'Count the links.', least: 40, most: 300, whole: true }
+const LINKS: NumberField = { unit: '', ask: words.countTheLinks, least: 40, most: 300, whole: true }
 const CLOSINGS: NumberField = {
   unit: '',
-  ask: 'How often may the joining link be closed? 1 for single use.',
+  ask: words.howOftenMayTheJoining,
   least: 1,
   most: 100,
   whole: true,
 }
 /** A length over 24 pitches, mm or in. */
-const FIRST_LENGTH: NumberField = { unit: '', ask: 'Read the length.', least: 0, most: 400 }
+const FIRST_LENGTH: NumberField = { unit: '', ask: words.readTheLength, least: 0, most: 400 }
 
 /** What the guided swap asks; what stands in a field that is not shown is left aside. */
 const swapSchema = (now: IsoTime) =>
@@ -72,7 +73,7 @@ const swapSchema = (now: IsoTime) =>
     }),
     directional: string<'no' | 'yes'>().required(),
     source: string().required(),
-    price: numberField({ unit: '', ask: 'What did it cost?', least: 0, most: 1e6 }),
+    price: numberField({ unit: '', ask: words.whatDidItCost, least: 0, most: 1e6 }),
     oldTo: string<'shelf' | 'retired'>().required(),
     join: string().required(),
     linkLimit: numberField(CLOSINGS).when('join', {
@@ -97,12 +98,16 @@ function faultOfSwap(
   if (report.chain && dayOf(at) < dayOf(report.chain.fittedAt))
     return {
       field: 'day',
-      message: `The chain on it was fitted on ${sayDay(report.chain.fittedAt, now)}: that day is before it.`,
+      message: words.theChainOnItWas(sayDay(report.chain.fittedAt, now)),
     }
   if (chosen && chosenOn && at <= chosenOn.from)
     return {
       field: 'day',
-      message: `${chosen.entry.name} went onto ${garage.bikes.get(chosenOn.bike)?.entry.name ?? 'its bike'} on ${sayDay(chosenOn.from, now)}: that day is before it.`,
+      message: words.wentOntoOnThatDay(
+        chosen.entry.name,
+        garage.bikes.get(chosenOn.bike)?.entry.name ?? words.itsBike,
+        sayDay(chosenOn.from, now),
+      ),
     }
   const links = 'links' in on ? on.links : chosen?.entry.spec.type === 'chain' ? chosen.entry.spec.links : 0
   const { rings, cogs } = sprocketTeeth(garage, bike)
@@ -114,7 +119,9 @@ function faultOfSwap(
     ? undefined
     : {
         field: 'length',
-        message: `Over 24 pitches that ${Number.isFinite(first) ? `would be ${first.toFixed(2)} %` : 'is no length'}. Read it again, or leave it out.`,
+        message: words.over24PitchesThatRead(
+          Number.isFinite(first) ? words.wouldBe(first.toFixed(2)) : words.isNoLength,
+        ),
       }
 }
 
@@ -170,7 +177,7 @@ export function useSwap(report: BikeReport): SwapState {
           ...swapEntries(swap, garage, () => crypto.randomUUID()),
           ...(values.which === NEW ? costOf(values, swap.at) : []),
         ],
-        `${name} has another chain.`,
+        words.hasAnotherChain(name),
       )
     },
   )
@@ -196,6 +203,6 @@ export function useSwap(report: BikeReport): SwapState {
     ]
   }, [garage, report, answer, teeth, chosen, link, links, speeds, directional])
   const chosenOn = chosen && openFitting(chosen)
-  const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? 'another bike')
+  const from = chosenOn && (garage.bikes.get(chosenOn.bike)?.entry.name ?? words.anotherBike)
   return { form, submit, saving, old, chains, chosen, from, heldLink, spareLinks, checks, inStock, currency }
 }

@@ -6,6 +6,7 @@ import { toothWord } from '../../core/teeth/tooth-word.ts'
 import { ToothRackDrawing } from '../../ui/drawings/ToothRackDrawing.tsx'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
+import { words } from '../../words/stations/teeth/match-by-eye.ts'
 
 /** The wear of a tooth that is matched, %: at most, and a step of the buttons. */
 const MOST = 1.4
@@ -38,11 +39,8 @@ export function MatchByEye({ state, onMatched }: Props) {
   return (
     <div>
       <p className="text-sm text-steel">
-        {role === 'cog'
-          ? 'Look at the trailing face of each tooth: there the chain pulls. '
-          : 'Look at the leading face of each tooth: there it pulls the chain. '}
-        Go all the way round, and feel for burrs with a glove on.
-        {role === 'ring' && ' Then match the teeth that are worn most.'}
+        {words.goAllTheWay(role === 'cog' ? words.lookAtTheTrailing : words.lookAtTheLeading)}
+        {role === 'ring' && words.thenMatchTheTeeth}
       </p>
       <div
         className="mt-3 cursor-ew-resize touch-pan-y select-none"
@@ -60,13 +58,10 @@ export function MatchByEye({ state, onMatched }: Props) {
         />
       </div>
       <p className="mt-1 text-sm text-steel">
-        Dashed: a new tooth. Drag the teeth until they look like yours.
-        {role === 'cog'
-          ? ' Pale, at the end: a shift aid, cut short or twisted by design. Pass over such teeth.'
-          : ' Pass over teeth that are short, cut or twisted: they are shift aids.'}
+        {words.dashedANewTooth(role === 'cog' ? words.paleAtTheEnd : words.passOverTeethThatAre)}
       </p>
       <label className="mt-2 grid gap-1 text-sm font-medium">
-        How worn it looks
+        {words.howWornItLooks}
         <input
           type="range"
           min={0}
@@ -79,10 +74,10 @@ export function MatchByEye({ state, onMatched }: Props) {
         />
       </label>
       <div className="mt-2 flex flex-wrap items-center gap-2">
-        <Button onClick={() => setWorn(clamp(worn - STEP))}>Less worn</Button>
-        <Button onClick={() => setWorn(clamp(worn + STEP))}>More worn</Button>
+        <Button onClick={() => setWorn(clamp(worn - STEP))}>{words.lessWorn}</Button>
+        <Button onClick={() => setWorn(clamp(worn + STEP))}>{words.moreWorn}</Button>
         <Button look="firm" onClick={() => onMatched(word)}>
-          It looks like that
+          {words.itLooksLikeThat}
         </Button>
         <WearMark word={word} />
       </div>

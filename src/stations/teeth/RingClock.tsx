@@ -1,5 +1,6 @@
 import { useId } from 'react'
 import { sayFromCrank } from '../../words/crank.ts'
+import { words } from '../../words/stations/teeth/ring-clock.ts'
 
 const BOX = 224
 const MIDDLE = BOX / 2
@@ -60,11 +61,8 @@ export function RingClock({ deg, onPick }: Props) {
   const name = useId()
   return (
     <fieldset>
-      <legend className="mb-1 text-sm font-medium">Where is it worn most?</legend>
-      <p className="text-sm text-steel">
-        From the drive side, the crank arm on that side up. Two places across from each other are the pedal
-        strokes. One place alone is something else: look for a bent or chipped tooth.
-      </p>
+      <legend className="mb-1 text-sm font-medium">{words.whereIsItWorn}</legend>
+      <p className="text-sm text-steel">{words.fromTheDriveSide}</p>
       <div className="relative mx-auto mt-2 size-56">
         <RingDrawing deg={deg} />
         {Array.from({ length: 12 }, (_, hour) => 30 * hour).map((at) => {
@@ -96,7 +94,7 @@ export function RingClock({ deg, onPick }: Props) {
           onChange={() => onPick(undefined)}
           className="size-5 accent-petrol"
         />
-        alike all round
+        {words.alikeAllRound}
       </label>
     </fieldset>
   )

@@ -7,6 +7,7 @@ import { sayEntry } from '../../words/entries/index.ts'
 import { entryAddress } from '../../words/places.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { sayDay } from '../../words/numbers.ts'
+import { words } from '../../words/stations/teeth/strange-checks.ts'
 
 /** Checks of a cog that the cassette does not have, to be put right. */
 export function StrangeChecks({ bike }: { readonly bike: BikeId }) {
@@ -17,9 +18,11 @@ export function StrangeChecks({ bike }: { readonly bike: BikeId }) {
   return (
     <div role="note" className="border-l-4 border-ochre pl-3 text-[0.95rem]">
       <p>
-        {strange.length === 1 ? 'One check is' : `${strange.length} checks are`} of a cog that this cassette
-        does not have, and {strange.length === 1 ? 'counts' : 'count'} for nothing. Take{' '}
-        {strange.length === 1 ? 'it' : 'them'} out, or correct the cassette’s cogs:
+        {words.ofACogThatThisCassette(
+          strange.length === 1 ? words.oneCheckIs : words.checksAre(strange.length),
+          strange.length === 1 ? words.counts : words.count,
+          strange.length === 1 ? words.it : words.them,
+        )}
       </p>
       <ul>
         {strange.map((entry) => (

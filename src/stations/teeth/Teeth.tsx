@@ -24,6 +24,7 @@ import { StrangeChecks } from './StrangeChecks.tsx'
 import { TeethAnswer } from './TeethAnswer.tsx'
 import { ToothPanel } from './ToothPanel.tsx'
 import { ToothRows } from './ToothRows.tsx'
+import { words } from '../../words/stations/teeth/teeth.ts'
 
 const FRESH = 'fresh'
 
@@ -50,7 +51,7 @@ function useChains(bike: string | undefined, teeth: TeethOutlook | undefined) {
       const mean = answers[i]?.now.mean
       const at = mean === undefined ? '' : `, ${sayPercent(mean)}`
       const name = namePart(garage, id)
-      return { id, isOn, name, label: `${isOn ? 'the one on it' : name}${at}` }
+      return { id, isOn, name, label: `${isOn ? words.theOneOnIt : name}${at}` }
     })
     .sort((a, b) => Number(b.isOn) - Number(a.isOn))
 }
@@ -76,7 +77,7 @@ export default function Teeth() {
     [report, teeth, inQuestion],
   )
   const { isWorking } = useTeeth(bike)
-  if (!report) return <NoBike what="Add one with its cogs and rings, and say here how their teeth look." />
+  if (!report) return <NoBike what={words.addOneWithIts} />
   const { name } = report.bike.entry
   if (states.length === 0)
     return (
@@ -84,11 +85,11 @@ export default function Teeth() {
         word="unsure"
         action={
           <Link to={STATIONS.shelf.path} className={buttonLook('next')}>
-            Go to the shelf
+            {words.goToTheShelf}
           </Link>
         }
       >
-        No cogs or rings are entered for {name} yet.
+        {words.noCogsOrRings(name)}
       </Answer>
     )
   const worst = [...states].sort((a, b) => (b.risk ?? -1) - (a.risk ?? -1))[0]
@@ -104,20 +105,20 @@ export default function Teeth() {
       />
       <StrangeChecks bike={report.bike.entry.bike} />
       <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] gap-x-12 gap-y-8 max-lg:grid-cols-1">
-        <section aria-label="Every sprocket" className="min-w-0">
+        <section aria-label={words.everySprocket} className="min-w-0">
           {isWorking && (
             <p role="status" className="mb-4 text-steel">
-              Working it out: what the road did to each tooth…
+              {words.workingItOutWhat}
             </p>
           )}
           {risks.length > 0 && (
             <Choice<string>
-              legend="With which chain?"
+              legend={words.withWhichChain}
               value={inQuestion}
               onPick={setChain}
               className="mb-4"
               options={[
-                { value: FRESH, label: 'a fresh one' },
+                { value: FRESH, label: words.aFreshOne },
                 ...chains.map(({ id, label }) => ({ value: id, label })),
               ]}
             />
@@ -133,20 +134,22 @@ export default function Teeth() {
           />
           <div className="mt-6">
             <DrivetrainDrawing judged={states} chosen={chosen?.sprocket} />
-            <p className="text-sm text-steel">The bar is 50 mm; all at one scale.</p>
+            <p className="text-sm text-steel">{words.theBarIs50}</p>
           </div>
-          <p className="mt-2 text-sm text-steel">
-            The % is the chain’s elongation that the teeth have shaped themselves to. The range below it holds
-            8 times in 10. The chance is that a chain skips under one hard push.
-          </p>
+          <p className="mt-2 text-sm text-steel">{words.theIsTheChains}</p>
           <p className="no-print mt-2 text-[0.95rem]">
             <Link to={STATIONS.faults.path} className="underline underline-offset-4">
-              It slips, and you are not sure that it is the teeth? Find the fault.
+              {words.itSlipsAndYou}
             </Link>
           </p>
           {teeth && <OwnNumbers {...teeth} />}
         </section>
-        <section id="looks" tabIndex={-1} className="min-w-0 scroll-mt-4 outline-none" aria-label="Checks">
+        <section
+          id="looks"
+          tabIndex={-1}
+          className="min-w-0 scroll-mt-4 outline-none"
+          aria-label={words.checks}
+        >
           {chosen && (
             <ToothPanel
               key={`${chosen.sprocket.part.entry.part} ${chosen.sprocket.teeth}`}

@@ -10,6 +10,7 @@ import { buttonLook } from '../../ui/parts/Button.tsx'
 import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { sayCount } from '../../words/numbers.ts'
 import { sayChainAsked, sayCogRisks, sayLooks, sayOthersWorn } from './say-teeth.ts'
+import { words } from '../../words/stations/teeth/teeth-answer.ts'
 
 /** The worst of all sprockets, in a word; unsure where nothing is known of any. */
 function worstOf(states: readonly ToothState[]): ChainWord {
@@ -31,7 +32,7 @@ export function TeethAnswer({ report, teeth, states, risks, asked }: Props) {
   const worn = useMemo(() => wornSprockets(report.sprockets, teeth), [report, teeth])
   const looked = states.filter(({ sprocket }) => sprocket.look).length
   const notes = [...new Set(states.flatMap(({ sprocket }) => sprocket.part.entry.note ?? []))]
-  const grounds = `By eye: ${looked} of ${sayCount(states.length, 'sprocket')} checked.`
+  const grounds = words.byEyeOfChecked(looked, sayCount(states.length, 'sprocket'))
   // A chain that slips on the road comes before any other question.
   const slipsNow = risks.some(({ now }) => (now ?? 0) >= SKIP_DOUBTFUL)
   const said =
@@ -45,7 +46,7 @@ export function TeethAnswer({ report, teeth, states, risks, asked }: Props) {
           .join(' ')}
         action={
           <a href="#looks" className={buttonLook('next')}>
-            Check a cog
+            {words.checkACog}
           </a>
         }
       >
@@ -59,11 +60,7 @@ export function TeethAnswer({ report, teeth, states, risks, asked }: Props) {
           sayLooks(report.bike.entry.name, report.sprockets)
         )}
       </Answer>
-      {slipsNow && (
-        <CautionNote>
-          A slipping drivetrain can throw the rider. Do not ride it hard, and never test it standing.
-        </CautionNote>
-      )}
+      {slipsNow && <CautionNote>{words.aSlippingDrivetrainCan}</CautionNote>}
     </>
   )
 }

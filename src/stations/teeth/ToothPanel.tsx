@@ -20,14 +20,15 @@ import { ComparePictures } from './picture/ComparePictures.tsx'
 import { TakePicture } from './picture/TakePicture.tsx'
 import { RingClock } from './RingClock.tsx'
 import { nameOf } from './say-teeth.ts'
+import { words } from '../../words/stations/teeth/tooth-panel.ts'
 
 /** What each word looks like on a tooth. */
 const LOOKS_LIKE: Readonly<Record<WearWord, string>> = {
-  fresh: 'round even valleys, flat tips, as new',
-  good: 'valleys even, edges a little polished',
-  watch: 'one flank worn more; the tooth begins to lean',
-  swap: 'leaning, the tip nearly a point, the valley wide',
-  spent: 'hooked or pointed: a fresh chain will not run on it',
+  fresh: words.roundEvenValleysFlat,
+  good: words.valleysEvenEdgesALittle,
+  watch: words.oneFlankWornMore,
+  swap: words.leaningTheTipNearly,
+  spent: words.hookedOrPointedAFresh,
 }
 
 /** Everything the log holds about one sprocket, newest first. */
@@ -45,7 +46,7 @@ function ToothHistory({ state: { sprocket, tests, pictures } }: { readonly state
   if (found.length === 0) return null
   return (
     <div className="border-t border-hairline pt-3">
-      <h3 className="text-[0.98rem] font-semibold">What was found</h3>
+      <h3 className="text-[0.98rem] font-semibold">{words.whatWasFound}</h3>
       <ul className="mt-1 divide-y divide-hairline text-[0.95rem]">
         {found.map((entry) => (
           <li key={entry.id} className="flex flex-wrap justify-between gap-x-4 py-1.5">
@@ -94,19 +95,19 @@ export function ToothPanel({ state, teeth }: Props) {
   const isDrawn = role === 'cog' || role === 'ring'
   return (
     <Section
-      title={`${isDrawn ? `The ${sprocket.teeth}` : `The ${role}`}, ${sprocket.look ? `checked ${sayAgo(sprocket.look.at, now)}` : 'not checked yet'}`}
+      title={`${isDrawn ? words.the(sprocket.teeth) : words.the2(role)}, ${sprocket.look ? words.checked(sayAgo(sprocket.look.at, now)) : words.notCheckedYet}`}
       note={
         outlook &&
-        `The road alone: ${sayFigure(outlook.before.p10)} to ${sayPercent(outlook.before.p90)}. With all that was found: ${sayFigure(outlook.after.p10)} to ${sayPercent(outlook.after.p90)}.`
+        words.theRoadAloneToWithAll(
+          sayFigure(outlook.before.p10),
+          sayPercent(outlook.before.p90),
+          sayFigure(outlook.after.p10),
+          sayPercent(outlook.after.p90),
+        )
       }
     >
       <div className="flex flex-col gap-4">
-        {!isDrawn && (
-          <p className="text-sm text-steel">
-            Look at the tension pulley, the lower one, first: it usually points before the guide pulley above.
-            Turn both all the way round; feel for play sideways and grit in their bearings.
-          </p>
-        )}
+        {!isDrawn && <p className="text-sm text-steel">{words.lookAtTheTension}</p>}
         {role === 'ring' && <RingClock deg={worstDeg} onPick={setWorstDeg} />}
         {isDrawn && (
           <MatchByEye
@@ -117,7 +118,7 @@ export function ToothPanel({ state, teeth }: Props) {
         )}
         <div>
           <Choice
-            legend={isDrawn ? 'Or say it in a word' : 'How it looks'}
+            legend={isDrawn ? words.orSayItInAWord : words.howItLooks}
             dense
             value={sprocket.look?.word}
             onPick={look}
@@ -128,17 +129,20 @@ export function ToothPanel({ state, teeth }: Props) {
           />
           <p className="mt-1 text-sm text-steel">
             {sprocket.look
-              ? `Last by eye, ${sprocket.look.word}: ${LOOKS_LIKE[sprocket.look.word]}.`
+              ? words.lastByEye(sprocket.look.word, LOOKS_LIKE[sprocket.look.word])
               : word === 'unsure'
-                ? 'Nothing is known of it yet.'
-                : `Probably ${word}: ${LOOKS_LIKE[word]}.`}
+                ? words.nothingIsKnownOfItYet
+                : words.probably(word, LOOKS_LIKE[word])}
           </p>
         </div>
         {odds && (
           <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
-            By eye it was {odds.eye.word} ({sayDay(odds.eye.at, now)}), in a picture {odds.picture.word} (
-            {sayDay(odds.picture.at, now)}). Look again, and take out the one that is wrong: both count until
-            then.
+            {words.byEyeItWas(
+              odds.eye.word,
+              sayDay(odds.eye.at, now),
+              odds.picture.word,
+              sayDay(odds.picture.at, now),
+            )}
           </p>
         )}
         {isDrawn && <TakePicture key={`${part.entry.part} ${sprocket.teeth}`} state={state} />}

@@ -4,6 +4,7 @@ import { ToothRackDrawing } from '../../ui/drawings/ToothRackDrawing.tsx'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { sayChance, sayFigure, sayList } from '../../words/numbers.ts'
 import { nameOf } from './say-teeth.ts'
+import { words } from '../../words/stations/teeth/tooth-rows.ts'
 
 const TEETH_DRAWN = 6
 
@@ -16,12 +17,12 @@ function sayFoundBy({ sprocket, tests, pictures, outlook }: ToothState): string 
     ...(tests.some((test) => test.by === 'tool') ? ['tool'] : []),
     ...(tests.some((test) => test.by === 'ride') ? ['ride'] : []),
   ]
-  return by.length > 0 ? `by ${sayList(by)}` : ''
+  return by.length > 0 ? words.by(sayList(by)) : ''
 }
 
 /** A share as a whole number of per cent. */
 const sayShare = (share: number): string =>
-  share > 0.995 ? 'all the work' : share < 0.005 ? 'hardly used' : `${Math.round(100 * share)}\u00a0% of work`
+  share > 0.995 ? words.allTheWork : share < 0.005 ? words.hardlyUsed : words.ofWork(Math.round(100 * share))
 
 interface RowProps {
   readonly state: ToothState
@@ -65,16 +66,14 @@ function ToothRow({ state, isChosen, onChoose }: RowProps) {
           {outlook ? (
             <>
               <span className="block font-medium">{sayFigure(outlook.mean)}&nbsp;%</span>
-              <span className="block text-sm text-steel">
-                {sayFigure(p10)} to {sayFigure(p90)}
-              </span>
+              <span className="block text-sm text-steel">{words.to(sayFigure(p10), sayFigure(p90))}</span>
             </>
           ) : (
-            <span className="text-sm text-steel">{sprocket.look ? '' : 'not checked'}</span>
+            <span className="text-sm text-steel">{sprocket.look ? '' : words.notChecked}</span>
           )}
         </span>
         <span className="leading-tight max-sm:col-span-3 max-sm:col-start-2 max-sm:text-sm">
-          {risk !== undefined && <span className="block font-medium">skips: {sayChance(risk)}</span>}
+          {risk !== undefined && <span className="block font-medium">{words.skips(sayChance(risk))}</span>}
           <span className="block text-sm text-steel">{sayFoundBy(state)}</span>
         </span>
       </button>
@@ -91,7 +90,7 @@ interface Props {
 /** Every cog, ring and pulley as a row: drawn, in a word, in figures, and how it is known. */
 export function ToothRows({ states, chosen, onChoose }: Props) {
   return (
-    <ul aria-label="Cogs, rings and pulleys" className="border-t-2 border-ink">
+    <ul aria-label={words.cogsRingsAndPulleys} className="border-t-2 border-ink">
       {states.map((state) => (
         <ToothRow
           key={`${state.sprocket.part.entry.part} ${state.sprocket.teeth}`}

@@ -5,6 +5,7 @@ import type { Sprocket } from '../../core/strategy/facts/sprockets.ts'
 import { worstWord } from '../../core/strategy/wear-word.ts'
 import { sayCogs } from '../../words/advice.ts'
 import { sayChance, sayCount, sayList } from '../../words/numbers.ts'
+import { words } from '../../words/stations/teeth/say-teeth.ts'
 
 /** A sprocket by its name: "cog 13", "guide pulley, 11". */
 export const nameOf = ({ role, teeth }: Pick<Sprocket, 'role' | 'teeth'>): string =>
@@ -14,26 +15,26 @@ export const nameOf = ({ role, teeth }: Pick<Sprocket, 'role' | 'teeth'>): strin
 export function sayLooks(name: string, sprockets: readonly Sprocket[]): string {
   const looked = sprockets.filter((sprocket) => sprocket.look)
   const worst = worstWord(looked.flatMap(({ look }) => (look ? [look.word] : [])))
-  if (!worst) return `${name}’s teeth have not been checked yet.`
+  if (!worst) return words.sTeethHaveNot(name)
   const those = looked.filter(({ look }) => look?.word === worst)
   const cogs = those.filter(({ role }) => role === 'cog').map(({ teeth }) => String(teeth))
   const others = those
     .filter(({ role }) => role !== 'cog')
     .map((one) => (one.role === 'ring' ? nameOf(one) : one.role))
   const names = sayList([
-    ...(cogs.length > 0 ? [`${cogs.length > 1 ? 'cogs' : 'cog'} ${sayList(cogs)}`] : []),
+    ...(cogs.length > 0 ? [`${cogs.length > 1 ? words.cogs : words.cog} ${sayList(cogs)}`] : []),
     ...others,
   ])
   switch (worst) {
     case 'fresh':
     case 'good':
-      return `${name}’s teeth look ${worst}.`
+      return words.sTeethLook(name, worst)
     case 'watch':
-      return `Watch ${name}’s ${names}.`
+      return words.watchS(name, names)
     case 'swap':
-      return `${name}: swap the ${names}.`
+      return words.swapThe(name, names)
     case 'spent':
-      return `${name}’s ${names} ${those.length === 1 ? 'is' : 'are'} spent.`
+      return words.sSpent(name, names, those.length === 1 ? words.is : words.are)
   }
 }
 
@@ -57,13 +58,9 @@ export function sayOthersWorn(worn: readonly WornTeeth[]): string {
   const said = worn.flatMap(({ sprocket, word, byEyeAlone }) => {
     const { role } = sprocket
     if (role === 'cog') return []
-    const name = role === 'ring' ? `Ring ${sprocket.teeth}` : `The ${role}`
-    const state = `${byEyeAlone ? 'looked' : 'is probably'} ${word === 'spent' ? 'spent' : 'ready to swap'}`
-    return [
-      role === 'ring'
-        ? `${name} ${state}: a fresh chain would wear with it, so replace it first.`
-        : `${name} ${state}: fit a new one with the chain.`,
-    ]
+    const name = role === 'ring' ? words.ring(sprocket.teeth) : words.the(role)
+    const state = `${byEyeAlone ? words.looked : words.isProbably} ${word === 'spent' ? words.spent : words.readyToSwap}`
+    return [role === 'ring' ? words.aFreshChainWould(name, state) : words.fitANewOne(name, state)]
   })
   return said.join(' ')
 }
@@ -72,27 +69,29 @@ export function sayOthersWorn(worn: readonly WornTeeth[]): string {
 export function sayChainAsked(cogs: readonly CogRisk[], name: string | undefined): TeethSaid {
   const { worst, bad } = badOf(cogs, ({ asked = 0 }) => asked)
   const fresh = badOf(cogs, (cog) => cog.fresh)
-  const risk = `Risk that it skips under a hard push: ${sayChance(worst)}${cogs.length === 1 ? '' : ' on the worst'}.`
-  const subject = name === undefined ? 'The chain that is on ' : `${name} `
+  const risk = words.riskThatItSkips(sayChance(worst), cogs.length === 1 ? '' : words.onTheWorst)
+  const subject = name === undefined ? words.theChainThatIsOn : `${name} `
   if (worst < SKIP_DOUBTFUL) {
-    const runs = name === undefined ? 'runs' : 'will run'
+    const runs = name === undefined ? 'runs' : words.willRun
     return {
       subject,
-      strong: cogs.length === 1 ? `${runs} on the cog.` : `${runs} on all cogs.`,
+      strong: cogs.length === 1 ? words.onTheCog(runs) : words.onAllCogs(runs),
       advice: '',
       detail:
         fresh.worst < SKIP_DOUBTFUL
-          ? `${risk} So will a fresh one.`
-          : `${risk} A fresh one ${fresh.worst >= SKIP_LIKELY ? 'will probably' : 'may'} skip on ${sayCogs(fresh.bad.map(({ teeth }) => teeth))}.`,
+          ? words.soWillAFresh(risk)
+          : words.aFreshOneSkip(
+              risk,
+              fresh.worst >= SKIP_LIKELY ? words.willProbably : words.may,
+              sayCogs(fresh.bad.map(({ teeth }) => teeth)),
+            ),
     }
   }
   const isLikely = worst >= SKIP_LIKELY
   return {
     subject,
-    strong: `${isLikely ? 'will probably' : 'may'} skip on ${sayCogs(bad.map(({ teeth }) => teeth))}.`,
-    advice: isLikely
-      ? ` ${replaceWhat(bad)}, or leave on the chain that is on.`
-      : ' Keep the one that is on.',
+    strong: words.skipOn(isLikely ? words.willProbably : words.may, sayCogs(bad.map(({ teeth }) => teeth))),
+    advice: isLikely ? words.orLeaveOnTheChain(replaceWhat(bad)) : words.keepTheOneThatIsOn,
     detail: risk,
   }
 }
@@ -103,40 +102,49 @@ export function sayCogRisks(cogs: readonly CogRisk[]): TeethSaid {
   const fresh = badOf(cogs, (cog) => cog.fresh)
   if (now.worst >= SKIP_DOUBTFUL)
     return {
-      subject: 'The chain that is on ',
-      strong: `${now.worst >= SKIP_LIKELY ? 'will probably' : 'may'} skip on ${sayCogs(now.bad.map(({ teeth }) => teeth))}.`,
-      advice: ` Do not ride it hard. ${replaceWhat(now.bad)}.`,
-      detail: `Under a hard push: ${sayChance(now.worst)} on the worst. A fresh chain would skip sooner still.`,
+      subject: words.theChainThatIsOn,
+      strong: words.skipOn(
+        now.worst >= SKIP_LIKELY ? words.willProbably : words.may,
+        sayCogs(now.bad.map(({ teeth }) => teeth)),
+      ),
+      advice: words.doNotRideItHard(replaceWhat(now.bad)),
+      detail: words.underAHardPush(sayChance(now.worst)),
     }
   if (fresh.worst < SKIP_DOUBTFUL)
     return {
-      subject: 'A fresh chain ',
-      strong: cogs.length === 1 ? 'will run on the cog.' : 'will run on all cogs.',
+      subject: words.aFreshChain,
+      strong: cogs.length === 1 ? words.willRunOnTheCog : words.willRunOnAll,
       advice: '',
-      detail: `Risk that it skips under a hard push: ${sayChance(fresh.worst)}${cogs.length === 1 ? '' : ' on the worst'}.`,
+      detail: words.riskThatItSkips(sayChance(fresh.worst), cogs.length === 1 ? '' : words.onTheWorst),
     }
   const isLikely = fresh.worst >= SKIP_LIKELY
   const isMany = fresh.bad.length > 1
   const doubtful = cogs.filter((cog) => cog.fresh >= SKIP_DOUBTFUL && !fresh.bad.includes(cog))
   const good = cogs.length - fresh.bad.length - doubtful.length
   return {
-    subject: 'A fresh chain ',
-    strong: `${isLikely ? 'will probably' : 'may'} skip on ${sayCogs(fresh.bad.map(({ teeth }) => teeth))}.`,
-    advice: isLikely
-      ? ` ${replaceWhat(fresh.bad)}, or keep the old chain.`
-      : ' Keep the old chain when you fit one.',
+    subject: words.aFreshChain,
+    strong: words.skipOn(
+      isLikely ? words.willProbably : words.may,
+      sayCogs(fresh.bad.map(({ teeth }) => teeth)),
+    ),
+    advice: isLikely ? words.orKeepTheOld(replaceWhat(fresh.bad)) : words.keepTheOldChain,
     detail: [
-      `Under a hard push: ${sayChance(fresh.worst)} on the worst.`,
+      words.underAHardPushOn(sayChance(fresh.worst)),
       isLikely && areSoldSingly(fresh.bad)
-        ? `${isMany ? 'They are' : 'It is'} sold singly; take ${isMany ? 'those' : 'one'} of the same family, with ${isMany ? 'their' : 'its'} spacer.`
+        ? words.soldSinglyTakeOfTheSame(
+            isMany ? words.theyAre : words.itIs,
+            isMany ? words.those : words.one,
+            isMany ? words.their : words.its,
+          )
         : '',
-      isLikely ? 'New cogs want a fresh chain: a worn one would shape them to itself.' : '',
+      isLikely ? words.newCogsWantAFresh : '',
       doubtful.length > 0
-        ? `It may skip on ${sayCogs(doubtful.map(({ teeth }) => teeth))} too: ${sayChance(Math.max(...doubtful.map((cog) => cog.fresh)))} at most.`
+        ? words.itMaySkipOnToo(
+            sayCogs(doubtful.map(({ teeth }) => teeth)),
+            sayChance(Math.max(...doubtful.map((cog) => cog.fresh))),
+          )
         : '',
-      good > 0
-        ? `The other ${sayCount(good, 'cog')} ${good === 1 ? 'is' : 'are'} good for another chain.`
-        : '',
+      good > 0 ? words.theOtherGoodForAnother(sayCount(good, 'cog'), good === 1 ? words.is : words.are) : '',
     ]
       .filter(Boolean)
       .join(' '),
@@ -146,4 +154,6 @@ export function sayCogRisks(cogs: readonly CogRisk[]): TeethSaid {
 const areSoldSingly = (bad: readonly CogRisk[]): boolean => bad.every(({ soldSingly }) => soldSingly)
 
 const replaceWhat = (bad: readonly CogRisk[]): string =>
-  areSoldSingly(bad) ? `Replace ${bad.length > 1 ? 'those cogs' : 'that cog'}` : 'Replace the cassette'
+  areSoldSingly(bad)
+    ? words.replace(bad.length > 1 ? words.thoseCogs : words.thatCog)
+    : words.replaceTheCassette

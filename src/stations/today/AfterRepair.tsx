@@ -6,6 +6,7 @@ import { buttonLook } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { bikeChosen, useSend } from '../../ui/screen-state.ts'
 import { STATIONS } from '../../words/places.ts'
+import { words } from '../../words/stations/today/after-repair.ts'
 
 /** Bikes that were ridden since a fault was mended: whether it is gone is asked once, where the fault is looked for. */
 export function AfterRepair({ bikes }: { readonly bikes: readonly BikeEntry[] }) {
@@ -14,11 +15,7 @@ export function AfterRepair({ bikes }: { readonly bikes: readonly BikeEntry[] })
   const asked = bikes.filter(({ bike }) => faultToAskAfter(garage, bike))
   if (asked.length === 0) return null
   return (
-    <Section
-      title="Ridden since it was mended"
-      note="One tap. It teaches what is at fault most on your bikes."
-      className="mt-8"
-    >
+    <Section title={words.riddenSinceItWas} note={words.oneTapItTeaches} className="mt-8">
       <ul className="flex flex-wrap gap-3">
         {asked.map(({ bike, name }) => (
           <li key={bike}>
@@ -27,7 +24,7 @@ export function AfterRepair({ bikes }: { readonly bikes: readonly BikeEntry[] })
               onClick={() => send(bikeChosen(bike))}
               className={buttonLook('plain')}
             >
-              Is it gone on {name}?
+              {words.isItGoneOn(name)}
             </Link>
           </li>
         ))}

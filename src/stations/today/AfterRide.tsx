@@ -8,6 +8,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayDay, sayKm } from '../../words/numbers.ts'
 import { LOOK_NAMES } from '../../words/wash-words.ts'
+import { words } from '../../words/stations/today/after-ride.ts'
 
 /** So many bikes are asked about at once, those ridden last first. */
 const MOST_ASKED = 3
@@ -21,12 +22,12 @@ function BikeTap({ report }: { readonly report: BikeReport }) {
     if (!report.chain) return
     await record(
       [{ kind: 'lube-check', at: now, chain: report.chain.part.entry.part, look }],
-      `${name}’s chain: ${LOOK_NAMES[look]}.`,
+      words.sChain(name, LOOK_NAMES[look]),
     )
   })
   return (
     <Choice<ChainLook>
-      legend={`${name}${ride ? `, ${sayKm(ride.km, units)} on ${sayDay(ride.at, now)}` : ''}`}
+      legend={`${name}${ride ? words.on(sayKm(ride.km, units), sayDay(ride.at, now)) : ''}`}
       value={undefined}
       onPick={tap}
       options={CHAIN_LOOKS.map((value) => ({ value, label: LOOK_NAMES[value] }))}
@@ -44,11 +45,7 @@ export function AfterRide({ reports }: { readonly reports: readonly BikeReport[]
     .slice(0, MOST_ASKED)
   if (asked.length === 0) return null
   return (
-    <Section
-      title="How was the chain on the last ride?"
-      note="One tap. It teaches how long lube lasts on your chains."
-      className="mt-8"
-    >
+    <Section title={words.howWasTheChain} note={words.oneTapItTeaches} className="mt-8">
       <div className="flex flex-col gap-3">
         {asked.map((report) => (
           <BikeTap key={report.bike.entry.bike} report={report} />

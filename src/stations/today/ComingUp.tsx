@@ -10,6 +10,7 @@ import { saveBytes } from '../../ui/save-file.ts'
 import { calendarItems, reminderId } from './calendar-items.ts'
 import { REMINDER_PLACES } from './reminder-places.ts'
 import { WeeksAhead } from './WeeksAhead.tsx'
+import { words } from '../../words/stations/today/coming-up.ts'
 
 /** How many are shown at first. */
 const SHOWN = 12
@@ -30,19 +31,15 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
     saveBytes('jolt-mile.ics', writeCalendar(items, entries.length, now), 'text/calendar')
   }
   return (
-    <Section
-      title="Coming up"
-      note="From how each bike is ridden and how its chain wears. Days move as you ride and measure."
-      className="mt-10"
-    >
+    <Section title={words.comingUp} note={words.fromHowEachBike} className="mt-10">
       {hasDays && (
         <WeeksAhead reminders={reminders} bikes={bikes.map(({ report }) => report.bike.entry.bike)} />
       )}
       <details className="mt-3" open={!hasDays}>
         <summary className="w-fit cursor-pointer text-[0.95rem] underline underline-offset-4">
-          As a list
+          {words.asAList}
         </summary>
-        <ul aria-label="Coming up" className="mt-2 border-b border-hairline">
+        <ul aria-label={words.comingUp} className="mt-2 border-b border-hairline">
           {reminders.slice(0, all ? undefined : SHOWN).map((reminder) => (
             <li
               key={reminderId(reminder)}
@@ -64,15 +61,13 @@ export function ComingUp({ bikes }: { readonly bikes: readonly Judged[] }) {
         </ul>
         {reminders.length > SHOWN && (
           <Button look="link" className="mt-2" aria-expanded={all} onClick={() => setAll(!all)}>
-            {all ? 'Show fewer' : `Show all ${reminders.length}`}
+            {all ? words.showFewer : words.showAll(reminders.length)}
           </Button>
         )}
       </details>
       <div className="no-print mt-4 flex flex-wrap items-center gap-x-5 gap-y-2">
-        <Button onClick={() => void save()}>Save as a calendar file</Button>
-        <p className="max-w-[36rem] text-sm text-steel">
-          An iCalendar file. Import it again later: dates are updated, nothing is doubled.
-        </p>
+        <Button onClick={() => void save()}>{words.saveAsACalendar}</Button>
+        <p className="max-w-[36rem] text-sm text-steel">{words.anIcalendarFileImport}</p>
       </div>
     </Section>
   )

@@ -8,6 +8,7 @@ import { useNotice } from '../../ui/parts/notices.tsx'
 import { useUnits } from '../../ui/screen-state.ts'
 import { useOnce } from '../../ui/use-once.ts'
 import { askConflict, saySide, SETTLED } from '../../words/conflict-words.ts'
+import { words } from '../../words/stations/today/contradictions.ts'
 
 function Question({ conflict }: { readonly conflict: Conflict }) {
   const { entries, garage, now, withdraw, record } = useOpenLog()
@@ -29,17 +30,15 @@ function Question({ conflict }: { readonly conflict: Conflict }) {
           return (
             <li key={side.id} className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 py-1">
               <span className="min-w-0">{said}</span>
-              <Button disabled={busy} aria-label={`This one is right: ${said}`} onClick={() => keep(side.id)}>
-                This one is right
+              <Button disabled={busy} aria-label={words.thisOneIsRight(said)} onClick={() => keep(side.id)}>
+                {words.thisOneIsRight2}
               </Button>
             </li>
           )
         })}
       </ul>
       <Button look="link" disabled={busy} onClick={() => keepAll()}>
-        {conflict.about === 'correction'
-          ? 'Leave it: the newest counts'
-          : 'All of it happened, in this order'}
+        {conflict.about === 'correction' ? words.leaveItTheNewest : words.allOfItHappened}
       </Button>
     </li>
   )
@@ -55,7 +54,7 @@ export function Contradictions() {
   const conflicts = useMemo(() => conflictsIn(later), [later])
   if (conflicts.length === 0) return null
   return (
-    <section aria-label="Entries that contradict" className="mt-4 border-b border-hairline">
+    <section aria-label={words.entriesThatContradict} className="mt-4 border-b border-hairline">
       <ul>
         {conflicts.map((conflict) => (
           <Question

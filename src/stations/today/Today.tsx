@@ -24,6 +24,7 @@ import { ComingUp } from './ComingUp.tsx'
 import { Contradictions } from './Contradictions.tsx'
 import { useForecasts } from '../../session/use-forecasts.ts'
 import { useAllJudged, type JudgedBike } from '../../session/verdicts.ts'
+import { words } from '../../words/stations/today/today.ts'
 
 function useLines() {
   const bikes = useAllJudged()
@@ -36,12 +37,16 @@ function useLines() {
 }
 
 function sayHowSure({ report, answer, verdict }: JudgedBike): string {
-  if (report.chain?.lastReadingAt === undefined) return 'no reading yet'
-  if (!answer) return 'still being worked out'
-  const band = `${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)} %, limit ${sayLimit(report.limit.percent)}`
+  if (report.chain?.lastReadingAt === undefined) return words.noReadingYet
+  if (!answer) return words.stillBeingWorkedOut
+  const band = words.toLimit(
+    sayFigure(answer.now.p05),
+    sayFigure(answer.now.p95),
+    sayLimit(report.limit.percent),
+  )
   return verdict?.confidence === undefined
-    ? `probably ${band}`
-    : `confidence: ${sayChance(verdict.confidence)}; probably ${band}`
+    ? words.probably(band)
+    : words.confidenceProbably(sayChance(verdict.confidence), band)
 }
 
 const SmallRoad = lazy(() => import('../../ui/road/SmallRoad.tsx'))
@@ -107,7 +112,7 @@ function BikeLine({ line, first, scale }: LineProps) {
       </div>
       <div className="min-w-0 max-lg:col-span-2">
         <p className="text-[1.08rem] leading-snug font-semibold">
-          {verdict ? sayAction(verdict, units) : 'Working it out…'}
+          {verdict ? sayAction(verdict, units) : words.workingItOut}
         </p>
         {why && (
           <p className="mt-0.5 text-[0.95rem] leading-snug text-steel">
@@ -165,13 +170,13 @@ function RoadsHead({ scale }: { readonly scale: SharedScale }) {
     <div className={`mt-4 grid items-end gap-x-6 max-lg:grid-cols-1 ${COLUMNS}`} aria-hidden="true">
       <p className="flex flex-wrap items-center gap-x-4 pb-1 text-sm text-steel lg:col-span-2 lg:justify-end">
         <Key mark="look" className="fill-none stroke-petrol">
-          next look
+          {words.nextLook}
         </Key>
         <Key mark="swap" className="fill-rust">
-          limit
+          {words.limit}
         </Key>
         <Key mark="lube" className="fill-petrol">
-          lube lasts to
+          {words.lubeLastsTo}
         </Key>
       </p>
       <div className="min-w-0 lg:col-start-3">
@@ -179,7 +184,7 @@ function RoadsHead({ scale }: { readonly scale: SharedScale }) {
           <SharedRuler
             scale={scale}
             perUnit={units === 'metric' ? 1 : KM_PER_MILE}
-            unit={units === 'metric' ? 'km' : 'mi'}
+            unit={units === 'metric' ? words.km : words.mi}
           />
         </Suspense>
       </div>
@@ -192,17 +197,17 @@ function headline(lines: readonly JudgedBike[], working: boolean, units: Units):
   const needing = lines.filter(({ verdict }) => verdict && needsSomething(verdict))
   const [first] = needing
   const settled = lines.every(({ verdict }) => verdict)
-  if (!settled && (working || needing.length === 0)) return 'Checking your bikes…'
-  if (!first?.verdict) return 'Nothing to do today. Ride.'
+  if (!settled && (working || needing.length === 0)) return words.checkingYourBikes
+  if (!first?.verdict) return words.nothingToDoToday
   const name = first.report.bike.entry.name
-  return `Start with ${name}. ${sayAction(first.verdict, units)}`
+  return words.startWith(name, sayAction(first.verdict, units))
 }
 
 function sayRest(lines: readonly JudgedBike[]): string {
   const needing = lines.filter(({ verdict }) => verdict && needsSomething(verdict)).length
-  const all = `${sayCount(lines.length, 'bike')}, the most urgent first.`
+  const all = words.theMostUrgentFirst(sayCount(lines.length, 'bike'))
   return needing > 1
-    ? `${sayCount(needing - 1, 'more bike needs', 'more bikes need')} something. ${all}`
+    ? words.something(sayCount(needing - 1, words.moreBikeNeeds, words.moreBikesNeed), all)
     : all
 }
 
@@ -212,22 +217,19 @@ export default function Today() {
   const units = useUnits()
   const { lines, fault, working } = useLines()
   const scale = sharedScale(lines)
-  if (garage.bikes.size === 0)
-    return (
-      <NoBike what="Add your bike and a ride or two, and measure the chain once. This page then says which bike needs what." />
-    )
+  if (garage.bikes.size === 0) return <NoBike what={words.addYourBikeAndARide} />
   return (
     <>
       <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working, units)}</Answer>
       <Contradictions />
       {lines.length > MANY ? (
-        <Suspense fallback={<p className="mt-4 text-steel">Laying out the list…</p>}>
+        <Suspense fallback={<p className="mt-4 text-steel">{words.layingOutTheList}</p>}>
           <DayList lines={lines} />
         </Suspense>
       ) : (
         <>
           <RoadsHead scale={scale} />
-          <ul aria-label="Bikes" className="border-b border-hairline">
+          <ul aria-label={words.bikes} className="border-b border-hairline">
             {lines.map((line, i) => (
               <BikeLine key={line.report.bike.entry.bike} line={line} first={i === 0} scale={scale} />
             ))}

@@ -5,6 +5,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { LONG_UNSAVED_DAYS, MUCH_UNSAVED, useSafeKeeping } from '../../session/safe-keeping.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { sayUnsaved } from '../../words/unsaved.ts'
+import { words } from '../../words/stations/today/unsaved-note.ts'
 
 /** That much would be lost with this browser, or that entries wait for a newer app: said only when it is so. */
 export function UnsavedNote() {
@@ -20,9 +21,9 @@ export function UnsavedNote() {
   return (
     <p className="mt-6 text-[0.95rem]">
       {isMuch && `${sayUnsaved(unsaved, lastBackup, now)} `}
-      {newer > 0 && `${sayCount(newer, 'entry needs', 'entries need')} a newer version of the app. `}
+      {newer > 0 && words.aNewerVersionOfTheApp(sayCount(newer, words.entryNeeds, words.entriesNeed))}
       <Link to={STATIONS.files.path} className="underline underline-offset-4">
-        {isMuch ? 'Save a backup' : 'Show them'}
+        {isMuch ? words.saveABackup : words.showThem}
       </Link>
     </p>
   )

@@ -13,6 +13,7 @@ import { sayDay } from '../../words/numbers.ts'
 import { reminderId } from './calendar-items.ts'
 import { REMINDER_PLACES } from './reminder-places.ts'
 import { layWeeks, type LaidReminder, type WeekLane } from './weeks.ts'
+import { words } from '../../words/stations/today/weeks-ahead.ts'
 
 const LANE_PX = 34
 const TOP_PX = 30
@@ -134,7 +135,7 @@ export function WeeksAhead({ reminders, bikes }: Props) {
   return (
     <div ref={box} className="mt-2">
       {width > 0 && (
-        <svg width={width} height={height} role="group" aria-label="What comes up, by week">
+        <svg width={width} height={height} role="group" aria-label={words.whatComesUpByWeek}>
           <RoadTextures prefix="weeks" />
           {laid.weeks.map(({ days, x }) => (
             <Week key={days} x={x} height={height} text={sayDay(addDays(now, days), now)} />
@@ -142,7 +143,7 @@ export function WeeksAhead({ reminders, bikes }: Props) {
           <path d={`M${left} ${TOP_PX}H${width - 8}`} className="stroke-ink" strokeWidth={1.5} />
           <path d={`M${left} ${TOP_PX - 8}V${height}`} className="stroke-ink" strokeWidth={1.5} />
           <text x={left} y={TOP_PX - 11} textAnchor="middle" className="fill-ink text-[12px] font-semibold">
-            today
+            {words.today}
           </text>
           {laid.lanes.map(({ bike, due }: WeekLane, i) => {
             const y = TOP_PX + i * LANE_PX + LANE_PX / 2 + 2
@@ -168,9 +169,7 @@ export function WeeksAhead({ reminders, bikes }: Props) {
           })}
         </svg>
       )}
-      {laid.left > 0 && (
-        <p className="text-sm text-steel">Later, or on more bikes: {laid.left} more in the list.</p>
-      )}
+      {laid.left > 0 && <p className="text-sm text-steel">{words.laterOrOnMore(laid.left)}</p>}
     </div>
   )
 }

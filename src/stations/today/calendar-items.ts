@@ -7,6 +7,7 @@ import type { Units } from '../../core/units/units.ts'
 import { dayOf } from '../../words/day.ts'
 import { bikeOf, sayEvent, sayToDo, sayWhen } from '../../words/ahead.ts'
 import { sayDay } from '../../words/numbers.ts'
+import { words } from '../../words/stations/today/calendar-items.ts'
 
 /** Events that were planned once and are taken back: a calendar that has them hears of it. */
 function takenBack(entries: readonly Entry[], garage: Garage, now: string): EventEntry[] {
@@ -58,9 +59,7 @@ export function calendarItems(
         day: dayOf(reminder.day < now ? now : reminder.day),
         days: isEvent ? reminder.event.days : 1,
         title: plain(`${bikeOf(garage, reminder)}: ${sayToDo(reminder)}`),
-        text: plain(
-          `${sayWhen(reminder, units, now)}. Worked out on ${sayDay(now, now)}; the day moves as you ride and measure.`,
-        ),
+        text: plain(words.workedOutOnTheDay(sayWhen(reminder, units, now), sayDay(now, now))),
       },
     ]
   })
@@ -68,7 +67,7 @@ export function calendarItems(
     id: `event.${event.event}`,
     day: dayOf(event.starts),
     days: event.days,
-    title: plain(`${event.name}: cancelled`),
+    title: plain(words.cancelled(event.name)),
     text: plain(sayEvent(event, units)),
     cancelled: true,
   }))

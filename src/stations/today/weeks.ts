@@ -1,6 +1,7 @@
 import type { BikeId, IsoTime } from '../../core/log/entry.ts'
 import type { Reminder } from '../../core/strategy/reminders.ts'
 import { daysBetween } from '../../core/units/days.ts'
+import { words } from '../../words/stations/today/weeks.ts'
 
 /** A reminder with its place on the drawing, px. */
 export interface LaidReminder {
@@ -38,7 +39,7 @@ const WORDS = {
   swap: 'swap',
   advice: 'advice',
   check: 'check',
-  finding: 'see to',
+  finding: words.seeTo,
   wearing: 'measure',
 } as const
 const wordOf = (reminder: Reminder): string =>

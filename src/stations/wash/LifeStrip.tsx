@@ -7,6 +7,7 @@ import { useNarrow } from '../../ui/use-narrow.ts'
 import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../words/names.ts'
 import { sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/wash/life-strip.ts'
 
 const SCALE = 640
 const SCALE_NARROW = 290
@@ -27,7 +28,7 @@ export function LifeStrip({ chain, own }: { readonly chain: ChainReport; readonl
     <svg
       viewBox={`-1 -22 ${narrow ? wide + 4 : wide + 76} 62`}
       role="img"
-      aria-label={`${Math.round(100 * used)} % of the lube’s life is used, over ${rides.length} rides.`}
+      aria-label={words.ofTheLubesLife(Math.round(100 * used), rides.length)}
       className="max-h-28 w-full max-w-4xl"
     >
       <defs>
@@ -64,13 +65,13 @@ export function LifeStrip({ chain, own }: { readonly chain: ChainReport; readonl
             textAnchor={share === 0 ? 'start' : 'middle'}
             className="fill-ink text-[9px]"
           >
-            {share === 0 ? 'put on' : share === 1 ? 'used up' : `${100 * share} %`}
+            {share === 0 ? words.putOn : share === 1 ? words.usedUp : `${100 * share} %`}
           </text>
         </g>
       ))}
       <path d={`M${scale(1)} -6V22`} className="stroke-rust" strokeWidth={2} />
       <text x={scale(1)} y={-10} textAnchor="middle" className="fill-rust text-[10px] font-semibold">
-        due
+        {words.due}
       </text>
     </svg>
   )

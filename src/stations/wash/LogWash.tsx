@@ -15,6 +15,7 @@ import { CautionNote } from '../../ui/parts/Empty.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { LUBE_NAMES, WASH_NAMES } from '../../words/names.ts'
 import { STEP_WORDS } from '../../words/step-words.ts'
+import { words } from '../../words/stations/wash/log-wash.ts'
 
 const METHODS: readonly WashMethod[] = ['wipe', 'on-bike', 'off-bike', 'none']
 
@@ -24,11 +25,11 @@ function howTo(lube: Lube | undefined, links: number, turns: string): string | u
     case 'dry-lube':
     case 'wet-lube':
     case 'drip-wax':
-      return `One drop to each of the ${links} rollers, on the inner side of the lower run, back-pedalling from the joining link: once round is ${turns} crank turns. Let it work in for a quarter of an hour, then wipe until the outside is nearly dry.`
+      return words.oneDropToEach(links, turns)
     case 'immersion-wax':
-      return 'Clean and fully dry chain, joining link left out. Swish half a minute, rest ten, swish again, hang ten to fifteen, break the links free, refit.'
+      return words.cleanAndFullyDry
     case 'none':
-      return 'A bare chain wears about three times as fast. Lubricate it before it is ridden.'
+      return words.aBareChainWears
     case undefined:
       return undefined
   }
@@ -88,7 +89,7 @@ export function LogWash({ report, chain }: Props) {
             ...(on && { lube: on }),
           },
         ],
-        `Logged: ${WASH_NAMES[done.method]}${on ? `, ${LUBE_NAMES[on]}` : ''}.`,
+        words.logged(WASH_NAMES[done.method], on ? `, ${LUBE_NAMES[on]}` : ''),
       )
     },
   )
@@ -97,10 +98,10 @@ export function LogWash({ report, chain }: Props) {
   const { errors } = form.formState
   const how = howTo(lube, drops, crankTurns.toFixed(1))
   return (
-    <WorkSection id="log" title="What was done">
+    <WorkSection id="log" title={words.whatWasDone}>
       <form onSubmit={submit} noValidate className="flex flex-col gap-4">
         <Choice
-          legend="Cleaned"
+          legend={words.cleaned}
           value={method}
           onPick={(next) => {
             form.setValue('method', next)
@@ -109,7 +110,7 @@ export function LogWash({ report, chain }: Props) {
           options={METHODS.map((value) => ({ value, label: WASH_NAMES[value] }))}
         />
         <Choice<Put>
-          legend="Put on"
+          legend={words.putOn}
           value={put}
           onPick={(next) => {
             form.setValue('put', next)
@@ -118,7 +119,7 @@ export function LogWash({ report, chain }: Props) {
           fault={errors.put?.message}
           options={[
             ...LUBES.map((value) => ({ value, label: LUBE_NAMES[value] })),
-            { value: 'unchanged', label: 'not lubed' },
+            { value: 'unchanged', label: words.notLubed },
           ]}
         />
         {how && <p className="text-[0.95rem] text-steel">{how}</p>}
@@ -132,7 +133,7 @@ export function LogWash({ report, chain }: Props) {
           )
         })}
         <TextField
-          label="Day"
+          label={words.day}
           type="date"
           max={dayOf(now)}
           fault={errors.day?.message}
@@ -140,7 +141,7 @@ export function LogWash({ report, chain }: Props) {
           {...form.register('day')}
         />
         <Button look="firm" type="submit" className="self-start" disabled={saving}>
-          Log it
+          {words.logIt}
         </Button>
       </form>
     </WorkSection>

@@ -11,6 +11,7 @@ import { LUBE_NAMES } from '../../words/names.ts'
 import { sayAboutKm, sayCount, sayFigure } from '../../words/numbers.ts'
 import { LOOK_NAMES } from '../../words/wash-words.ts'
 import type { Interval } from '../../core/stats/interval.ts'
+import { words } from '../../words/stations/wash/lube-tap.ts'
 
 interface Props {
   readonly chain: ChainReport
@@ -19,7 +20,7 @@ interface Props {
 }
 
 const sayRange = ({ p10, p90 }: Interval, units: Units): string =>
-  `${sayAboutKm(p10, units)} to ${sayAboutKm(p90, units)}`
+  words.to(sayAboutKm(p10, units), sayAboutKm(p90, units))
 
 /** How the chain looks and sounds, in one tap; and what all such taps have taught of how long lube lasts here. */
 export function LubeTap({ chain, look }: Props) {
@@ -28,15 +29,15 @@ export function LubeTap({ chain, look }: Props) {
   const tap = useInTurn(async (seen: ChainLook) => {
     await record(
       [{ kind: 'lube-check', at: now, chain: chain.part.entry.part, look: seen }],
-      `Chain: ${LOOK_NAMES[seen]}.`,
+      words.chain(LOOK_NAMES[seen]),
     )
   })
   const lube = chain.lube?.lube
   const own = lube === undefined || lube === 'none' ? undefined : livesOf(garage)[lube]
   return (
-    <Section id="lube" title="How does the chain look and sound now?" note="One tap, before you touch it.">
+    <Section id="lube" title={words.howDoesTheChain} note={words.oneTapBeforeYou}>
       <Choice<ChainLook>
-        legend="The chain is"
+        legend={words.theChainIs}
         hideLegend
         value={look}
         onPick={tap}
@@ -45,21 +46,29 @@ export function LubeTap({ chain, look }: Props) {
       {own && lube && (
         <details className="mt-3">
           <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-            How long {LUBE_NAMES[lube]} lasts on your chains
+            {words.howLongLastsOnYour(LUBE_NAMES[lube])}
           </summary>
           <dl className="grid gap-2 text-[0.95rem]">
             <div>
-              <dt className="font-medium">On dry road</dt>
+              <dt className="font-medium">{words.onDryRoad}</dt>
               <dd className="text-steel">
                 {own.looks === 0
-                  ? `A guess so far: ${sayRange(own.lifeKm.before, units)}. Every tap above teaches more.`
-                  : `First a guess of ${sayRange(own.lifeKm.before, units)}; after ${sayCount(own.looks, 'tap')} probably ${sayRange(own.lifeKm.after, units)}.`}
+                  ? words.aGuessSoFar(sayRange(own.lifeKm.before, units))
+                  : words.firstAGuessOfAfter(
+                      sayRange(own.lifeKm.before, units),
+                      sayCount(own.looks, 'tap'),
+                      sayRange(own.lifeKm.after, units),
+                    )}
               </dd>
             </div>
             <div>
-              <dt className="font-medium">In the wet it goes faster than we assume</dt>
+              <dt className="font-medium">{words.inTheWetItGoes}</dt>
               <dd className="text-steel">
-                {`by a factor of ${sayFigure(own.wetFactor.after.p10)} to ${sayFigure(own.wetFactor.after.p90)}${own.looks === 0 ? ', a guess so far' : ''}.`}
+                {words.byAFactorOfTo(
+                  sayFigure(own.wetFactor.after.p10),
+                  sayFigure(own.wetFactor.after.p90),
+                  own.looks === 0 ? words.aGuessSoFar2 : '',
+                )}
               </dd>
             </div>
           </dl>

@@ -34,6 +34,7 @@ import { sayClock, sayGrounds } from './say-clock.ts'
 import { WeekAhead } from './WeekAhead.tsx'
 import type { WeekWeather } from '../../core/strategy/facts/week-ahead.ts'
 import { WashPlanner } from './plan/WashPlanner.tsx'
+import { words } from '../../words/stations/wash/wash.ts'
 
 /** Drying comes the same day: the next morning is rust. */
 function wetToday(chain: ChainReport, now: string): boolean {
@@ -51,9 +52,9 @@ function History({
   const { now } = useOpenLog()
   const units = useUnits()
   return (
-    <Section title="On this chain so far">
+    <Section title={words.onThisChainSo}>
       {washes.length === 0 ? (
-        <p className="text-steel">Nothing is logged yet.</p>
+        <p className="text-steel">{words.nothingIsLoggedYet}</p>
       ) : (
         <ul className="divide-y divide-hairline border-y border-hairline text-[0.95rem]">
           {washes.slice(0, 12).map((wash) => (
@@ -64,7 +65,7 @@ function History({
                 {wash.lube !== undefined && `, ${LUBE_NAMES[wash.lube]}`}
               </span>
               <span className="text-right text-sm text-steel">
-                at {sayKm(chain.story.at(wash.at).km, units)}
+                {words.at(sayKm(chain.story.at(wash.at).km, units))}
               </span>
             </li>
           ))}
@@ -87,17 +88,21 @@ function FirstOfAll({ report, verdict, answer }: JudgedBike) {
   if (verdict && SWAPS.includes(verdict.action))
     return (
       <p role="note" className="border-l-4 border-ochre pl-3">
-        This chain is to be swapped: clean cogs and rings, and put the lube on the next one.{' '}
+        {words.thisChainIsToBe}{' '}
         <Link to={STATIONS.decide.path} className="underline underline-offset-4">
-          See why
+          {words.seeWhy}
         </Link>
       </p>
     )
   if (!event) return null
   return (
     <p role="note" className="border-l-4 border-ochre pl-3">
-      {event.name} begins on {sayDay(event.starts, now)}, {sayKm(event.km, units)}: put fresh{' '}
-      {report.chain?.lube ? LUBE_NAMES[report.chain.lube.lube] : 'lube'} on the evening before.
+      {words.beginsOnPutFresh(
+        event.name,
+        sayDay(event.starts, now),
+        sayKm(event.km, units),
+        report.chain?.lube ? LUBE_NAMES[report.chain.lube.lube] : words.lube,
+      )}
     </p>
   )
 }
@@ -131,12 +136,12 @@ function WashOf({
         detail={
           <>
             {sayGrounds(chain, units, now, own)}
-            {wetToday(chain, now) && ' The last ride was wet: dry the chain today.'}
+            {wetToday(chain, now) && words.theLastRideWas}
           </>
         }
         action={
           <a href="#plan" className={buttonLook('next')}>
-            Plan the wash
+            {words.planTheWash}
           </a>
         }
       >
@@ -164,7 +169,7 @@ export default function Wash() {
   const { garage } = useOpenLog()
   const judged = useJudged(useBikeId(garage))
   const { kept, change } = useWashRun()
-  if (!judged) return <NoBike what="Add one, and say what was put on its chain; the clock runs from there." />
+  if (!judged) return <NoBike what={words.addOneAndSay} />
   const { report } = judged
   const { chain } = report
   const { bike, name } = report.bike.entry
@@ -174,10 +179,9 @@ export default function Wash() {
     <div className="flex flex-col gap-8">
       {kept && (
         <p role="note" className="border-l-4 border-ochre pl-3">
-          A wash of {sayBikes(garage, kept.washes)} is going on. Go back to it with that bike; a new one takes
-          its place.{' '}
+          {words.aWashOfIsGoing(sayBikes(garage, kept.washes))}{' '}
           <Button look="link" onClick={() => change(undefined)}>
-            Forget it
+            {words.forgetIt}
           </Button>
         </p>
       )}

@@ -12,6 +12,7 @@ import { weatherAt } from '../../services/weather.ts'
 import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { LUBE_NAMES } from '../../words/names.ts'
+import { words } from '../../words/stations/wash/week-ahead.ts'
 
 const DAY_MS = 86_400_000
 /** Today and the six days after it. */
@@ -22,13 +23,13 @@ function sayAdvice(advice: WeekAdvice | undefined, report: BikeReport): string {
   const name = lube ? LUBE_NAMES[lube.lube] : 'lube'
   switch (advice) {
     case 'wet-lube-now':
-      return 'Rain washes dry lube out: put wet lube on before it comes.'
+      return words.rainWashesDryLube
     case 'lube-now':
-      return `The ${name} does not last through it: put fresh lube on now.`
+      return words.theDoesNotLast(name)
     case 'lasts':
-      return `The ${name} lasts through it; dry the chain after each wet ride.`
+      return words.theLastsThroughItDry(name)
     case 'dry':
-      return 'Nothing to do for it.'
+      return words.nothingToDoForIt
     case undefined:
       return ''
   }
@@ -51,28 +52,31 @@ export function WeekAhead({ report, week, onWeek }: Props) {
   const ask = async (): Promise<void> => {
     const control = new AbortController()
     asking.current = control
-    setSaid('Asking the weather service…')
+    setSaid(words.askingTheWeatherService)
     try {
       const to = new Date(Date.parse(now) + DAYS_AFTER * DAY_MS).toISOString()
       onWeek(weekWeather(await weatherAt(place, now, to, { signal: control.signal })))
       setSaid(undefined)
     } catch (error) {
       if (control.signal.aborted) return
-      setSaid(error instanceof ServiceError ? error.message : 'The weather service did not answer.')
+      setSaid(error instanceof ServiceError ? error.message : words.theWeatherServiceDid)
     }
   }
   return (
     <p role="status" className="flex flex-wrap items-center gap-x-4 text-[0.95rem]">
       {week && (
         <span>
-          Rain on {week.wetDays} of the next {week.days} days.{' '}
-          {sayAdvice(weekAdvice(report, week, livesOf(garage)), report)}
+          {words.rainOnOfTheNext(
+            week.wetDays,
+            week.days,
+            sayAdvice(weekAdvice(report, week, livesOf(garage)), report),
+          )}
         </span>
       )}
       {said && <span className="text-steel">{said}</span>}
       {!week && (
         <Button look="link" className="min-h-11" onClick={() => void ask()}>
-          Ask for this week’s weather
+          {words.askForThisWeeks}
         </Button>
       )}
     </p>

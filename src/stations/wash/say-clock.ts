@@ -6,6 +6,7 @@ import type { LubeAhead } from '../../core/strategy/when.ts'
 import type { Units } from '../../core/units/units.ts'
 import { LUBE_NAMES } from '../../words/names.ts'
 import { sayAboutKm, sayAgo, sayCount, sayDay, sayKm } from '../../words/numbers.ts'
+import { words } from '../../words/stations/wash/say-clock.ts'
 
 /**
  * Whether the chain is due, and if not how far and until when it still goes, as the opening sentence.
@@ -18,35 +19,47 @@ export function sayClock(
   units: Units,
 ): string {
   const { name, storage: kept } = report.bike.entry
-  if (!chain.lube) return `The lube on ${name}’s chain is not entered.`
+  if (!chain.lube) return words.theLubeOnS(name)
   const { lube, clock, leftKm } = chain.lube
   switch (clock.reason) {
     case 'none':
-      return `${name}’s chain is bare: wipe it and lubricate before it is ridden.`
+      return words.sChainIsBare(name)
     case 'mud':
-      return `Mud has ruined the ${LUBE_NAMES[lube]} on ${name}’s chain: clean and lubricate it.`
+      return words.mudHasRuinedTheOnS(LUBE_NAMES[lube], name)
     case 'rain':
-      return `Rain has washed out the dry lube on ${name}’s chain: dry it and lubricate.`
+      return words.rainHasWashedOut(name)
     case 'storage':
-      return `${name} has stood over ${STORAGE_DAYS[kept]} days ${kept}: wipe the chain and lubricate before riding.`
+      return words.hasStoodOverDays(name, STORAGE_DAYS[kept], kept)
     case 'distance': {
-      if (clock.due) return `The ${LUBE_NAMES[lube]} on ${name}’s chain is used up: wipe it and lubricate.`
-      return `The ${LUBE_NAMES[lube]} on ${name}’s chain is good for about ${sayAboutKm(leftKm, units)} more on the roads of this time of year${ahead?.day === undefined ? '' : `, until about ${sayDay(ahead.day, report.now)}`}.`
+      if (clock.due) return words.theOnSChain(LUBE_NAMES[lube], name)
+      return words.theOnSChainIs(
+        LUBE_NAMES[lube],
+        name,
+        sayAboutKm(leftKm, units),
+        ahead?.day === undefined ? '' : words.untilAbout(sayDay(ahead.day, report.now)),
+      )
     }
   }
 }
 
 /** On what grounds: when it was put on, how far and how wet it was ridden since, how long it lasts here. */
 export function sayGrounds(chain: ChainReport, units: Units, now: string, own: OwnLives): string {
-  if (!chain.lube)
-    return 'Log what you put on, and the clock runs from there: by distance, rain, mud and days standing.'
+  if (!chain.lube) return words.logWhatYouPut
   const { lube, since } = chain.lube
   const km = chain.story.km - chain.story.at(since).km
   const life =
     lube === 'none'
       ? ''
-      : ` Life: ${sayAboutKm(own[lube].lifeKm.after.p50, units)} of dry road, ${own[lube].looks === 0 ? 'a guess' : 'as your chains have shown'}; rain, dust and salt shorten it.`
-  const ridden = km < 0.1 ? 'not ridden since' : `${sayKm(km, units)} ago`
+      : words.lifeOfDryRoad(
+          sayAboutKm(own[lube].lifeKm.after.p50, units),
+          own[lube].looks === 0 ? words.aGuess : words.asYourChainsHave,
+        )
+  const ridden = km < 0.1 ? words.notRiddenSince : words.ago(sayKm(km, units))
   const wet = chain.story.rides.filter(({ at, ride }) => at >= since && isWet(ride.condition)).length
-  return `Put on ${sayAgo(since, now)}, ${ridden}.${wet > 0 ? ` ${sayCount(wet, 'wet ride')} since.` : ''}${life}`
+  return words.putOn(
+    sayAgo(since, now),
+    ridden,
+    wet > 0 ? words.since(sayCount(wet, words.wetRide)) : '',
+    life,
+  )
 }

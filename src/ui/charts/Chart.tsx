@@ -4,6 +4,7 @@ import { useScreen } from '../screen-state.ts'
 import type { ChartOption } from './echarts.ts'
 import { drawnBy } from '../saving/drawn.ts'
 import { inkOf, type Ink } from './ink.ts'
+import { words } from '../../words/ui/charts/chart.ts'
 
 interface Props {
   /** What is drawn, given the palette and the width in px. */
@@ -69,9 +70,9 @@ export function Chart({ option, sentence, className, table }: Props) {
       </figcaption>
       <details className="no-print mt-1 text-sm text-steel">
         <summary className="inline-block min-h-6 cursor-pointer underline underline-offset-4">
-          the numbers
+          {words.theNumbers}
         </summary>
-        <div className="max-h-64 overflow-auto" role="region" aria-label="The numbers" tabIndex={0}>
+        <div className="max-h-64 overflow-auto" role="region" aria-label={words.theNumbers2} tabIndex={0}>
           <table className="mt-2 w-full max-w-xl border-collapse text-left">
             <thead>
               <tr>

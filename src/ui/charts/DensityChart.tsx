@@ -5,6 +5,7 @@ import { sayChance, sayFigure, sayLimit } from '../../words/numbers.ts'
 import { Chart } from './Chart.tsx'
 import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
+import { words } from '../../words/ui/charts/density-chart.ts'
 
 interface Props {
   /** Belief about the chain now, from all readings. */
@@ -42,12 +43,12 @@ function markLines(summary: Summary, limit: Limit, from: number, to: number, ink
     }),
   )
   const p = summary.pAbove[limitKey(limit.percent)] ?? 0
-  const chance = p >= 0.985 ? 'almost certainly past it' : `${sayChance(p)} past it`
+  const chance = p >= 0.985 ? words.almostCertainlyPastIt : words.pastIt(sayChance(p))
   const own = {
     xAxis: limit.percent,
     lineStyle: { color: ink.rust, type: 'solid', width: 2.5 },
     label: {
-      formatter: `{b|limit ${sayLimit(limit.percent)}}\n${chance}`,
+      formatter: words.bLimit(sayLimit(limit.percent), chance),
       rich: { b: { fontWeight: 700, fontSize: 13, color: ink.rust, padding: [0, 0, 3, 0] } },
       color: ink.rust,
       fontSize: 12,
@@ -110,9 +111,14 @@ export function DensityChart({ density, summary, limit, voices }: Props) {
     <Chart
       option={option}
       className="h-64"
-      sentence={`Elongation is probably ${sayFigure(summary.p05)} to ${sayFigure(summary.p95)} %, most likely about ${sayFigure(summary.mean)} %; the limit is ${sayLimit(limit.percent)} %.`}
+      sentence={words.elongationIsProbablyToMost(
+        sayFigure(summary.p05),
+        sayFigure(summary.p95),
+        sayFigure(summary.mean),
+        sayLimit(limit.percent),
+      )}
       table={{
-        heads: ['Limit', 'Chance of being past it'],
+        heads: [words.limit, words.chanceOfBeingPast],
         rows: Object.entries(summary.pAbove)
           .sort(([a], [b]) => Number(a) - Number(b))
           .map(([mark, p]) => [`${mark} %`, p.toFixed(3)]),

@@ -17,6 +17,7 @@ import { plannedAlong, plannedAreas } from './planned.ts'
 import { likelySlips } from '../../core/strategy/facts/likely-slips.ts'
 import type { IsoTime } from '../../core/log/entry.ts'
 import { drawPeg, PEG_TOP, pegData, pegsOf, topOver } from './pegs.ts'
+import { words } from '../../words/ui/charts/elongation-chart.ts'
 
 interface Props {
   readonly chain: ChainReport
@@ -47,7 +48,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
       type: 'value',
       min: 0,
       max: Math.ceil(scale(today + reach) / 100) * 100,
-      name: units === 'metric' ? 'km since it was fitted' : 'miles since it was fitted',
+      name: units === 'metric' ? words.kmSinceItWas : words.milesSinceItWas,
       nameLocation: 'middle',
       nameGap: 28,
       nameTextStyle: { color: ink.steel, fontSize: 12 },
@@ -132,9 +133,16 @@ export function ElongationChart(props: Props) {
     <Chart
       option={option}
       className="h-72"
-      sentence={`After ${sayKm(chain.story.km, units)} the chain is at about ${sayFigure(answer.now.mean)} %; it reaches ${sayLimit(limit.percent)} % in about ${sayAboutKm(km.p50, units)}, probably ${sayAboutKm(km.p10, units)} to ${sayAboutKm(km.p90, units)}.`}
+      sentence={words.afterTheChainIsAtAbout(
+        sayKm(chain.story.km, units),
+        sayFigure(answer.now.mean),
+        sayLimit(limit.percent),
+        sayAboutKm(km.p50, units),
+        sayAboutKm(km.p10, units),
+        sayAboutKm(km.p90, units),
+      )}
       table={{
-        heads: ['From now', 'Elongation, likely', '1 in 10 below', '1 in 10 above'],
+        heads: [words.fromNow, words.elongationLikely, words.n1In10Below, words.n1In10Above],
         rows: answer.fan
           .filter((_, i) => i % 3 === 0)
           .map(({ x, p10, p50, p90 }) => [

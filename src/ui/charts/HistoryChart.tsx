@@ -11,6 +11,7 @@ import { band } from './band.ts'
 import { distanceLabel, elongationAxis, limitLine, todayLine } from './elongation-axis.ts'
 import { plannedAreas, type Planned } from './planned.ts'
 import { drawPeg, PEG_TOP, pegData, topOver, type Peg, type PegShape } from './pegs.ts'
+import { words } from '../../words/ui/charts/history-chart.ts'
 
 /** A chain's readings, from zero. */
 export interface ChainPegs {
@@ -68,7 +69,7 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
           // A little room on the left, so that readings of a chain just fitted are not cut off.
           min: -0.03 * most,
           max: Math.ceil((most * 1.06) / 100) * 100,
-          name: axis === 'km' ? `${unit} since each was fitted` : `wear-${unit} since each was fitted`,
+          name: axis === 'km' ? words.sinceEachWasFitted(unit) : `wear-${unit} since each was fitted`,
           nameLocation: 'middle',
           nameGap: 28,
           nameTextStyle: { color: ink.steel, fontSize: 12 },
@@ -122,9 +123,25 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
     <Chart
       option={option}
       className="h-64"
-      sentence={`${count} readings of ${chains.map(({ name }) => name).join(', ')}, each with its interval, against distance from zero${way ? `; ahead of today the likely way on, ${sayFigure(way.ahead.at(-1)?.p10 ?? 0)} to ${sayFigure(way.ahead.at(-1)?.p90 ?? 0)} % after ${sayKm((way.ahead.at(-1)?.x ?? 0) - way.today, units)} more` : ''}.`}
+      sentence={words.readingsOfEachWithIts(
+        count,
+        chains.map(({ name }) => name).join(', '),
+        way
+          ? words.aheadOfTodayTheLikely(
+              sayFigure(way.ahead.at(-1)?.p10 ?? 0),
+              sayFigure(way.ahead.at(-1)?.p90 ?? 0),
+              sayKm((way.ahead.at(-1)?.x ?? 0) - way.today, units),
+            )
+          : '',
+      )}
       table={{
-        heads: ['Chain', axis === 'km' ? 'Distance' : 'Wear-distance', 'Lowest', 'Highest', 'Remark'],
+        heads: [
+          words.chain,
+          axis === 'km' ? words.distance : 'Wear-distance',
+          words.lowest,
+          words.highest,
+          words.remark,
+        ],
         rows: chains.flatMap(({ name, pegs }) =>
           pegs.map(({ x, low, high, slip }) => [
             name,

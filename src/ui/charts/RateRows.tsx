@@ -1,6 +1,7 @@
 import clsx from 'clsx'
 import { useId } from 'react'
 import type { Interval } from '../../core/stats/interval.ts'
+import { words } from '../../words/ui/charts/rate-rows.ts'
 
 /** One quantity: what it was taken to be, and what the readings made of it. */
 export interface RateRow {
@@ -95,9 +96,9 @@ export function RateRows({ rows, caption, sayMark, marks }: Props) {
       <caption className="sr-only">{caption}</caption>
       <thead className="sr-only">
         <tr>
-          <th id={`${id}-name`}>What</th>
-          <th>Drawn</th>
-          <th>Likely, and where 8 in 10 lie</th>
+          <th id={`${id}-name`}>{words.what}</th>
+          <th>{words.drawn}</th>
+          <th>{words.likelyAndWhere8}</th>
         </tr>
       </thead>
       <tbody>
@@ -112,7 +113,7 @@ export function RateRows({ rows, caption, sayMark, marks }: Props) {
             </td>
             <td className="w-[11.5rem] py-1.5 pl-4 text-[0.95rem] tabular-nums max-sm:w-[6.5rem] max-sm:pl-2">
               {row.said}
-              {row.guess && <span className="block text-sm text-steel">still a guess</span>}
+              {row.guess && <span className="block text-sm text-steel">{words.stillAGuess}</span>}
             </td>
           </tr>
         ))}

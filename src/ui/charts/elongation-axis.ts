@@ -2,6 +2,7 @@ import { groupedNumber } from '../../core/units/grouped-number.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { sayLimit } from '../../words/numbers.ts'
 import type { Ink } from './ink.ts'
+import { words } from '../../words/ui/charts/elongation-axis.ts'
 
 /** The upright axis of every drawing of elongation, %, from nothing to `top`. */
 export const elongationAxis = (ink: Ink, top: number) => ({
@@ -30,7 +31,7 @@ export const limitLine = (ink: Ink, limit: Limit) => ({
   lineStyle: { color: ink.rust, width: 2, type: 'solid' },
   label: {
     position: 'insideStartTop',
-    formatter: `limit ${sayLimit(limit.percent)}`,
+    formatter: words.limit(sayLimit(limit.percent)),
     color: ink.rust,
     fontWeight: 700,
     fontSize: 12,

@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { chainLoop, fewestLinks, type LoopPoint } from '../../core/gearing/chain-loop.ts'
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import { useNarrow } from '../use-narrow.ts'
+import { words as phrases } from '../../words/ui/drawings/chain-loop.ts'
 
 /** A place on the chain with what was read there. */
 export interface ReadPlace {
@@ -59,10 +60,7 @@ export function ChainLoopDrawing(props: Props) {
   const { links, ring, cog } = props
   const fewest = fewestLinks(ring, cog)
   return links < fewest ? (
-    <p className="text-steel">
-      A chain of {links} links does not go round a ring of {ring} and a cog of {cog}: that takes {fewest} or
-      more. Check them on the Shelf.
-    </p>
+    <p className="text-steel">{phrases.aChainOfLinks(links, ring, cog, fewest)}</p>
   ) : (
     <Loop {...props} />
   )
@@ -77,8 +75,8 @@ function Loop({ links, ring, cog, places }: Props) {
   const words: Words = useNarrow() ? WORDS.narrow : WORDS.wide
   const labels = placeLabels(
     [
-      ...places.map(({ link, label }) => ({ at: loop.at(link), label: `link ${link}: ${label}` })),
-      { at: joining, label: 'joining link' },
+      ...places.map(({ link, label }) => ({ at: loop.at(link), label: phrases.link(link, label) })),
+      { at: joining, label: phrases.joiningLink },
     ],
     words.room,
   )
@@ -88,11 +86,15 @@ function Loop({ links, ring, cog, places }: Props) {
   const below = reach + words.pad + words.gap * levels(false)
   const view = { x: -r1 - PAD_X, y: -above, w: centresMm + r1 + r2 + 2 * PAD_X, h: above + below }
   const turns = crankTurnsPerChain(links, ring)
-  const sentence = `A chain of ${links} links round a ${ring}-tooth ring and a ${cog}-tooth cog; once round is ${turns.toFixed(1)} crank turns. ${
+  const sentence = phrases.aChainOfLinksRound(
+    links,
+    ring,
+    cog,
+    turns.toFixed(1),
     places.length === 0
-      ? 'No places read yet.'
-      : `Read at ${places.map(({ link, label }) => `link ${link}, ${label}`).join('; ')}.`
-  }`
+      ? phrases.noPlacesReadYet
+      : phrases.readAt(places.map(({ link, label }) => phrases.link2(link, label)).join('; ')),
+  )
   return (
     <svg
       viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`}
@@ -147,10 +149,10 @@ function Loop({ links, ring, cog, places }: Props) {
           {ring}
         </text>
         <text x={centresMm / 2} y={-0.3 * words.text}>
-          {links} links, once round
+          {phrases.linksOnceRound(links)}
         </text>
         <text x={centresMm / 2} y={1.1 * words.text}>
-          is {turns.toFixed(1)} crank turns
+          {phrases.isCrankTurns(turns.toFixed(1))}
         </text>
       </g>
       {labels.map(({ x, y, up, level, label }) => {

@@ -3,6 +3,7 @@ import type { Sprocket } from '../../core/strategy/facts/sprockets.ts'
 import type { ChainWord } from '../../core/strategy/wear-word.ts'
 import { sprocketGeometry } from '../../core/teeth/geometry.ts'
 import { sprocketOutline } from '../../core/teeth/outline.ts'
+import { words } from '../../words/ui/drawings/drivetrain-drawing.ts'
 
 /** A sprocket and how worn it is, in a word. */
 interface Judged {
@@ -84,7 +85,7 @@ export function DrivetrainDrawing({ judged, chosen }: Props) {
     <svg
       viewBox={`-6 -6 ${width + 12} ${height + 34}`}
       role="img"
-      aria-label={`Drawn to scale: ${said}.`}
+      aria-label={words.drawnToScale(said)}
       className="max-h-[23rem] w-full"
     >
       {placed.map(({ sprocket, word, x, y, path, radius }) => {

@@ -1,13 +1,9 @@
+import { words } from '../../words/ui/drawings/dummy-axle-drawing.ts'
 /** A bolt, a hose and two washers in place of the wheel, and two brushes bound face to face: seen from behind and from the side. */
 export function DummyAxleDrawing() {
   const bristles = Array.from({ length: 9 }, (_, i) => 224 + 9 * i)
   return (
-    <svg
-      viewBox="0 0 340 150"
-      role="img"
-      aria-label="Left: between the two ends of the frame a bolt, held by a nut, a washer on each side of a piece of hose; the chain runs over the hose. Right: two brushes bound together, their bristles face to face, the chain between them."
-      className="w-full max-w-lg"
-    >
+    <svg viewBox="0 0 340 150" role="img" aria-label={words.leftBetweenTheTwo} className="w-full max-w-lg">
       {/* The ends of the frame, the bolt through both, the nut. */}
       <path d="M28 14v86M118 14v86" className="stroke-ink" strokeWidth={9} strokeLinecap="round" />
       <path d="M12 58h122" className="stroke-steel" strokeWidth={6} />
@@ -32,7 +28,7 @@ export function DummyAxleDrawing() {
         strokeDasharray="7 3"
       />
       <text x={73} y={146} textAnchor="middle" className="fill-steel text-[11px]">
-        bolt, hose, two washers
+        {words.boltHoseTwoWashers}
       </text>
       {/* Two brushes, bristles inward, a band round the handles, the chain between. */}
       <rect x={216} y={16} width={90} height={12} rx={3} className="fill-petrol" />
@@ -43,7 +39,7 @@ export function DummyAxleDrawing() {
       <path d="M200 61h124" className="stroke-ink" strokeWidth={8} strokeDasharray="9 4" />
       <path d="M310 16v90M316 16v90" className="stroke-ochre" strokeWidth={3} />
       <text x={262} y={146} textAnchor="middle" className="fill-steel text-[11px]">
-        two brushes, bound together
+        {words.twoBrushesBoundTogether}
       </text>
     </svg>
   )

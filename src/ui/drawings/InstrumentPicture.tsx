@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Instrument, LimitResult } from '../../core/measure/reading.ts'
+import { words } from '../../words/ui/drawings/instrument-picture.ts'
 
 const PITCH = 26
 const ROLLERS = 9
@@ -45,7 +46,7 @@ function DropIn({ contacts, result }: { readonly contacts: 2 | 3; readonly resul
       />
       {contacts === 3 && <path d={`M${20 + PITCH * 2.4} 18h9v18l-4.5 6l-4.5 -6Z`} />}
       <text x={tip} y={84} className="fill-ink stroke-none text-[11px]" textAnchor="middle">
-        {result === 'drops' ? 'seats' : result === 'starts' ? 'enters' : 'stays out'}
+        {result === 'drops' ? words.seats : result === 'starts' ? words.enters : words.staysOut}
       </text>
     </g>
   )
@@ -82,10 +83,10 @@ function Caliper() {
       <path d="M6 70H232V80H18V58l-6 -8l-6 8Z" />
       <path d="M222 70V56l7 -8l7 8V80H222" />
       <text x={126} y={28} className="fill-ink stroke-none text-[11px]" textAnchor="middle">
-        inside: pushed apart
+        {words.insidePushedApart}
       </text>
       <text x={126} y={66} className="fill-ink stroke-none text-[11px]" textAnchor="middle">
-        outside: pushed together
+        {words.outsidePushedTogether}
       </text>
     </g>
   )

@@ -3,6 +3,7 @@ import type { IsoTime } from '../../core/log/entry.ts'
 import { faultOfDay } from '../../words/day.ts'
 import { faultOfText } from '../../words/text-fault.ts'
 import { numberTyped, type NumberField } from '../../words/typed.ts'
+import { words } from '../../words/ui/form/fields.ts'
 
 /** What stands in the field, as text: typed, or set by a stepper. */
 const textOf = (original: unknown): string =>
@@ -32,7 +33,7 @@ export const neededNumber = (field: NumberField) => numberField(field).required(
 /** A day that has come. */
 export const pastDay = (now: IsoTime) =>
   string()
-    .required('Give a day.')
+    .required(words.giveADay)
     .test('day', '', (day, context) => {
       const fault = faultOfDay(day, now)
       return fault === undefined || context.createError({ message: fault })

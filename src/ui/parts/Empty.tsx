@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { words } from '../../words/ui/parts/empty.ts'
 
 /** What a station shows before it has anything to show: what to do first. */
 export function Empty({ title, children }: { readonly title: string; readonly children: ReactNode }) {
@@ -14,7 +15,7 @@ export function Empty({ title, children }: { readonly title: string; readonly ch
 export function CautionNote({ children }: { readonly children: ReactNode }) {
   return (
     <p className="border-l-4 border-rust pl-3 text-[0.95rem] leading-snug">
-      <strong className="text-rust">Caution. </strong>
+      <strong className="text-rust">{words.caution} </strong>
       {children}
     </p>
   )

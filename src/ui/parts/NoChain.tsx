@@ -2,6 +2,7 @@ import { OPENS } from '../../words/places.ts'
 import { Link } from 'react-router'
 import { Answer } from './Answer.tsx'
 import { buttonLook } from './Button.tsx'
+import { words } from '../../words/ui/parts/no-chain.ts'
 
 /** A station that needs a chain, for a bike that has none in the log. */
 export function NoChain({ bike }: { readonly bike: string }) {
@@ -10,11 +11,11 @@ export function NoChain({ bike }: { readonly bike: string }) {
       word="unsure"
       action={
         <Link to={OPENS.fitChain} className={buttonLook('next')}>
-          Fit a chain
+          {words.fitAChain}
         </Link>
       }
     >
-      No chain is entered for {bike} yet.
+      {words.noChainIsEntered(bike)}
     </Answer>
   )
 }

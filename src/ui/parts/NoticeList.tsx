@@ -1,4 +1,5 @@
 import { Toast } from 'radix-ui'
+import { words } from '../../words/ui/parts/notice-list.ts'
 
 /** Something that was done, and the way back where there is one. */
 export interface Notice {
@@ -15,7 +16,7 @@ export interface NoticeListProps {
 /** The notices that stand. Radix's toast, because it brings no styles of its own past our policy. */
 export default function NoticeList({ notices, onDrop }: NoticeListProps) {
   return (
-    <Toast.Provider swipeDirection="right" duration={8000} label="Notice">
+    <Toast.Provider swipeDirection="right" duration={8000} label={words.notice}>
       {notices.map(({ id, text, undo }) => (
         <Toast.Root
           key={id}

@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
+import { words } from '../../words/ui/parts/sheet.ts'
 
 interface Props {
   readonly open: boolean
@@ -32,7 +33,7 @@ export function Sheet({ open, onClose, title, note, wide, children }: Props) {
           {/* Last, so that a sheet opens with the first thing to do in hand, not with the way out. */}
           <Dialog.Close
             className="no-print absolute top-4 right-4 grid size-11 place-items-center"
-            aria-label="Close"
+            aria-label={words.close}
           >
             <X aria-hidden="true" />
           </Dialog.Close>

@@ -1,5 +1,6 @@
 import { Minus, Plus } from 'lucide-react'
 import { Field } from './fields.tsx'
+import { words } from '../../words/ui/parts/stepper.ts'
 
 interface Props {
   readonly label: string
@@ -27,7 +28,7 @@ export function Stepper({ label, hint, fault, value, step, min, max, digits, onS
           <button
             type="button"
             className={`${SIDE} rounded-l-[3px]`}
-            aria-label={`${label}: less`}
+            aria-label={words.less(label)}
             onClick={() => to(shown - step)}
           >
             <Minus aria-hidden="true" />
@@ -46,7 +47,7 @@ export function Stepper({ label, hint, fault, value, step, min, max, digits, onS
           <button
             type="button"
             className={`${SIDE} rounded-r-[3px]`}
-            aria-label={`${label}: more`}
+            aria-label={words.more(label)}
             onClick={() => to(shown + step)}
           >
             <Plus aria-hidden="true" />

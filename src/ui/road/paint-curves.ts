@@ -1,6 +1,7 @@
 import { PEG_GAP_PX, type Peg } from '../charts/pegs.ts'
 import type { CurvedChain, StripPicture } from './picture.ts'
 import { label, line, type Brush } from './brush.ts'
+import { words } from '../../words/ui/road/paint-curves.ts'
 
 /** The scale of elongation at the left, with the limit across the road. */
 export function paintScale(brush: Brush, picture: StripPicture): void {
@@ -34,8 +35,8 @@ export function paintScale(brush: Brush, picture: StripPicture): void {
   label(brush, picture.limit.toFixed(2), frame.left - 8, y(picture.limit) + 4, ink.rust, 600, 'right')
   if (frame.narrow) return
   label(brush, 'limit', 0, y(picture.limit) + 4, ink.rust, 600)
-  label(brush, 'elongation,', 0, y(frame.topPercent / 3), ink.steel)
-  label(brush, 'per cent', 0, y(frame.topPercent / 3) + 15, ink.steel)
+  label(brush, words.elongation, 0, y(frame.topPercent / 3), ink.steel)
+  label(brush, words.perCent, 0, y(frame.topPercent / 3) + 15, ink.steel)
 }
 
 function paintBand(

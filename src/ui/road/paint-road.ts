@@ -8,6 +8,7 @@ import { groupedNumber } from '../../core/units/grouped-number.ts'
 import { rulerStep } from './view.ts'
 import type { StripPicture } from './picture.ts'
 import { clipped, label, line, MONO, type Brush } from './brush.ts'
+import { words } from '../../words/ui/road/paint-road.ts'
 
 const textures = new Map<string, CanvasPattern | null>()
 
@@ -154,7 +155,7 @@ export function paintPlanned(brush: Brush, { strip, ahead }: StripPicture, ratio
 /** A tick for each wash or lube, broad where the chain came off for it. */
 export function paintWashes(brush: Brush, { strip }: StripPicture): void {
   const { ctx, frame, ink, x } = brush
-  label(brush, frame.narrow ? 'wash' : 'wash, lube', 0, frame.washY + 4, ink.steel)
+  label(brush, frame.narrow ? 'wash' : words.washLube, 0, frame.washY + 4, ink.steel)
   ctx.fillStyle = ink.petrol
   for (const { wash, km } of strip.washes) {
     const at = x(km)
@@ -240,7 +241,20 @@ export function paintLane(brush: Brush, picture: StripPicture, lane: StripLane, 
   })
 }
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+const MONTHS = [
+  words.jan,
+  words.feb,
+  words.mar,
+  words.apr,
+  words.may,
+  words.jun,
+  words.jul,
+  words.aug,
+  words.sep,
+  words.oct,
+  words.nov,
+  words.dec,
+]
 
 /** The second ruler: months as ticks, seasons as bands, where the road was at their first day. */
 export function paintDates(brush: Brush, { strip }: StripPicture): void {

@@ -1,4 +1,5 @@
 import { drawingOf } from './drawn.ts'
+import { words } from '../../words/ui/saving/page-things.ts'
 
 /** A drawing or a table of the page. */
 export interface PageThing {
@@ -38,6 +39,6 @@ export function thingsOn(part: Element): readonly PageThing[] {
     const kind = element.tagName === 'TABLE' ? 'table' : 'drawing'
     if (kind === 'drawing' && !isDrawing(element)) return []
     const name = clear(named(element, root))
-    return [{ kind, name: name === '' ? (kind === 'table' ? 'Table' : 'Drawing') : name, element }]
+    return [{ kind, name: name === '' ? (kind === 'table' ? words.table : words.drawing) : name, element }]
   })
 }

@@ -1,4 +1,5 @@
 import { drawingOf } from './drawn.ts'
+import { words } from '../../words/ui/saving/picture.ts'
 
 /** What of the look of an SVG's parts stands in the page's style sheet rather than in them. */
 const LOOK = [
@@ -81,7 +82,7 @@ async function facesOf(text: string): Promise<string> {
       const source = /url\(["']?([^"')]+)/.exec(style.getPropertyValue('src'))?.[1]
       if (source === undefined) return ''
       const url = new URL(source, parentStyleSheet?.href ?? location.href).href
-      return `@font-face{font-family:${style.getPropertyValue('font-family')};font-weight:${style.getPropertyValue('font-weight') || 'normal'};src:url(data:font/woff2;base64,${await base64(url)})}`
+      return `@font-face{font-family:${style.getPropertyValue('font-family')};font-weight:${style.getPropertyValue('font-weight') || words.normal};src:url(data:font/woff2;base64,${await base64(url)})}`
     }),
   )
   return faces.join('')

@@ -2,6 +2,7 @@ import { chooseJobs } from '../../../core/strategy/job/job-choice.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
 import { sayExactMoney } from '../../../words/money.ts'
 import type { Job } from './use-job.ts'
+import { words } from '../../../words/stations/decide/job/alternatives.ts'
 
 interface Way {
   readonly title: string
@@ -14,26 +15,26 @@ export function Alternatives({ job }: { readonly job: Job }) {
   const { draft, list, chosen, safe } = job
   const all = draft.jobs.reduce((sum, { price, minutes }) => sum + price + (minutes / 60) * draft.hour, 0)
   const ways: readonly Way[] = [
-    { title: 'For the sum', ...chosen },
-    ...(safe.chosen.length > 0 ? [{ title: 'Least that is safe', ...safe }] : []),
+    { title: words.forTheSum, ...chosen },
+    ...(safe.chosen.length > 0 ? [{ title: words.leastThatIsSafe, ...safe }] : []),
     ...(safe.chosen.length > 0
       ? [
           {
-            title: 'Safety no weightier than the rest',
+            title: words.safetyNoWeightierThan,
             ...chooseJobs({ ...list, safetyTimes: 1 }, draft.sum),
           },
         ]
       : []),
-    { title: 'All that can be had', ...chooseJobs(list, all) },
+    { title: words.allThatCanBe, ...chooseJobs(list, all) },
   ]
   const minutesOf = (ids: readonly string[]): number =>
     draft.jobs.filter(({ id }) => ids.includes(id)).reduce((sum, { minutes }) => sum + minutes, 0)
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Ways side by side">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={words.waysSideBySide}>
       <table className="w-full border-collapse text-[0.95rem]">
         <thead className="text-left text-sm">
           <tr>
-            <th className="py-1 font-normal text-steel">job</th>
+            <th className="py-1 font-normal text-steel">{words.job}</th>
             {ways.map(({ title }) => (
               <th key={title} scope="col" className="w-36 pl-3 text-right font-semibold">
                 {title}
@@ -49,19 +50,21 @@ export function Alternatives({ job }: { readonly job: Job }) {
               </th>
               {ways.map((way) => (
                 <td key={way.title} className="pl-3 text-right">
-                  {way.chosen.includes(id) ? 'yes' : <span className="text-steel">left</span>}
+                  {way.chosen.includes(id) ? words.yes : <span className="text-steel">{words.left}</span>}
                 </td>
               ))}
             </tr>
           ))}
           <tr className="border-t border-steel font-semibold">
             <th scope="row" className="py-2 text-left font-semibold">
-              Together
+              {words.together}
             </th>
             {ways.map(({ title, total, chosen: ids }) => (
               <td key={title} className="pl-3 text-right font-mono">
                 {sayExactMoney(total, draft.currency)}
-                <span className="block text-sm font-normal text-steel">{Math.round(minutesOf(ids))} min</span>
+                <span className="block text-sm font-normal text-steel">
+                  {words.min(Math.round(minutesOf(ids)))}
+                </span>
               </td>
             ))}
           </tr>

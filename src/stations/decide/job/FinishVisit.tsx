@@ -14,6 +14,7 @@ import { useOnce } from '../../../ui/use-once.ts'
 import { sayBy, sayLeft } from '../../../words/job-words.ts'
 import { sayCautions, sayExpected, sayFindings, sayNewChain } from '../../../words/owner-sheet.ts'
 import type { Job } from './use-job.ts'
+import { words } from '../../../words/stations/decide/job/finish-visit.ts'
 
 interface Props {
   readonly judged: JudgedBike & { readonly verdict: NonNullable<JudgedBike['verdict']> }
@@ -36,7 +37,7 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
   const [done, setDone] = useState<ReadonlySet<string>>(() => new Set(chosen.chosen))
   const whyOf = (id: string): string =>
     chosen.chosen.includes(id)
-      ? 'Not done this time.'
+      ? words.notDoneThisTime
       : sayLeft(whyLeft(list, steps, draft.sum, id), nameOf, draft.currency)
   const [whys, setWhys] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(draft.jobs.map(({ id }) => [id, whyOf(id)])),
@@ -62,7 +63,7 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
           isClosed: true,
         },
       ],
-      'The owner’s sheet is written.',
+      words.theOwnersSheetIsWritten,
     )
     if (!written) return
     startAnew()
@@ -92,13 +93,13 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
               <span>
                 {one.name}
                 {one.outcome === 'left' && (
-                  <span className="block text-sm text-steel">see to it {sayBy(one, units, now)}</span>
+                  <span className="block text-sm text-steel">{words.seeToIt(sayBy(one, units, now))}</span>
                 )}
               </span>
             </label>
             {one.outcome === 'left' && (
               <TextField
-                label={`Why not: ${one.name}`}
+                label={words.whyNot(one.name)}
                 maxLength={300}
                 value={whys[one.id] ?? ''}
                 onChange={({ target }) => setWhys({ ...whys, [one.id]: target.value })}
@@ -107,13 +108,9 @@ export function FinishVisit({ judged, job, steps, onDone }: Props) {
           </li>
         ))}
       </ul>
-      {done.has('chain') && (
-        <p className="text-sm text-steel">
-          Enter the new chain on the Shelf too, so that its distance counts from now.
-        </p>
-      )}
+      {done.has('chain') && <p className="text-sm text-steel">{words.enterTheNewChain}</p>}
       <Button look="firm" className="mt-2 self-start" disabled={isSaving} onClick={save}>
-        Save the sheet
+        {words.saveTheSheet}
       </Button>
     </div>
   )

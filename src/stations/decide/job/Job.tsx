@@ -22,6 +22,7 @@ import { JobTable } from './JobTable.tsx'
 import { SumSlider } from './SumSlider.tsx'
 import { useJob, type Job as JobInHand } from './use-job.ts'
 import { Weights } from './Weights.tsx'
+import { words } from '../../../words/stations/decide/job/job.ts'
 
 interface Props {
   readonly judged: JudgedBike & { readonly verdict: NonNullable<JudgedBike['verdict']> }
@@ -41,16 +42,19 @@ function sayChoice({ draft, chosen, safe }: JobInHand): { readonly answer: strin
   return {
     answer:
       draft.jobs.length === 0
-        ? 'Nothing on the list yet: add what you found.'
+        ? words.nothingOnTheList
         : done.length === 0
-          ? `${sayExactMoney(draft.sum, draft.currency)} is too little for any of these jobs.`
-          : `For ${sayExactMoney(draft.sum, draft.currency)}: ${done.join(', ')}.`,
+          ? words.isTooLittleForAny(sayExactMoney(draft.sum, draft.currency))
+          : words.for(sayExactMoney(draft.sum, draft.currency), done.join(', ')),
     detail: [
-      done.length > 0 && `${money} in all${left > 0 ? `; ${left} left for another time` : ''}.`,
+      done.length > 0 && words.inAll(money, left > 0 ? words.leftForAnotherTime(left) : ''),
       safe.total > 0 &&
         (isSafe
-          ? 'Everything that safety asks for and that can be had is in.'
-          : `Too little for a safe bike: that takes ${sayExactMoney(safe.total, draft.currency)} at least (${sayList(safe.chosen.map(nameOf))}).`),
+          ? words.everythingThatSafetyAsks
+          : words.tooLittleForASafe(
+              sayExactMoney(safe.total, draft.currency),
+              sayList(safe.chosen.map(nameOf)),
+            )),
     ]
       .filter((one) => one !== false)
       .join(' '),
@@ -62,12 +66,12 @@ function AddJob({ job, onEdit }: { readonly job: JobInHand; readonly onEdit: (on
   const { draft, setJob } = job
   const missing = COMMON_JOBS.filter(({ id }) => !draft.jobs.some((one) => one.id === id))
   if (draft.jobs.length >= VISIT_BOUNDS.jobs)
-    return <p className="text-sm text-steel">The list is full: {VISIT_BOUNDS.jobs} jobs are the most.</p>
+    return <p className="text-sm text-steel">{words.theListIsFull(VISIT_BOUNDS.jobs)}</p>
   return (
     <div className="flex flex-wrap gap-2">
       {job.foundSince.map((one) => (
         <Button key={one.id} className="border-rust text-sm" onClick={() => setJob(one)}>
-          + {one.name}, found at a check
+          {words.foundAtACheck(one.name)}
         </Button>
       ))}
       {missing.map(({ cents, ...one }) => (
@@ -85,7 +89,7 @@ function AddJob({ job, onEdit }: { readonly job: JobInHand; readonly onEdit: (on
           onEdit({ id: v4(), name: '', isSafety: false, price: 0, minutes: 15, worth: 5, outcome: 'open' })
         }
       >
-        + Something else
+        {words.somethingElse}
       </Button>
     </div>
   )
@@ -111,10 +115,10 @@ export default function Job({ judged }: Props) {
               disabled={draft.jobs.length === 0 || !job.steps}
               onClick={() => setFinishing(true)}
             >
-              Write the owner’s sheet
+              {words.writeTheOwnersSheet}
             </Button>
             <Link to={STATIONS.decide.path} className={buttonLook('link')}>
-              back to the decision
+              {words.backToTheDecision}
             </Link>
           </>
         }
@@ -123,45 +127,40 @@ export default function Job({ judged }: Props) {
       </Answer>
       {!judged.teeth && judged.report.chain && (
         <p role="status" className="text-[0.95rem] text-steel">
-          The teeth are still being worked out: what they ask for is not in the list yet.
+          {words.theTeethAreStill}
         </p>
       )}
       {safe.isLeft.length > 0 && (
-        <CautionNote>
-          Cannot be made safe now: {sayList(safe.isLeft.map(nameOf))}. The bike is not ridden until it is.
-        </CautionNote>
+        <CautionNote>{words.cannotBeMadeSafe(sayList(safe.isLeft.map(nameOf)))}</CautionNote>
       )}
       {ring.length > 0 && (
         <p role="status" className="text-[0.95rem]">
-          {sayList(ring.map(nameOf))} need one another: they are done together or not at all.
+          {words.needOneAnotherThey(sayList(ring.map(nameOf)))}
         </p>
       )}
       <div className="grid grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)] gap-x-14 gap-y-8 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <SumSlider job={job} />
         <Weights job={job} />
       </div>
-      <Section
-        title="What could be done"
-        note="Chosen first. Everything can be changed; prices are guesses until you set them."
-      >
+      <Section title={words.whatCouldBeDone} note={words.chosenFirstEverythingCan}>
         <JobTable job={job} onEdit={setEditing} />
-        <h3 className="mt-5 mb-2 text-sm font-medium">Found something else?</h3>
+        <h3 className="mt-5 mb-2 text-sm font-medium">{words.foundSomethingElse}</h3>
         <AddJob job={job} onEdit={setEditing} />
         {job.isKept && (
           <Button look="link" className="mt-4 min-h-11 text-sm" onClick={job.startAnew}>
-            Start the list again
+            {words.startTheListAgain}
           </Button>
         )}
       </Section>
       {draft.jobs.length > 1 && (
-        <Section title="Other ways to spend it">
+        <Section title={words.otherWaysToSpend}>
           <Alternatives job={job} />
         </Section>
       )}
       <Sheet
         open={editing !== undefined}
         onClose={() => setEditing(undefined)}
-        title={editing?.name || 'Another job'}
+        title={editing?.name || words.anotherJob}
       >
         {editing && (
           <JobForm
@@ -181,8 +180,8 @@ export default function Job({ judged }: Props) {
         wide
         open={finishing}
         onClose={() => setFinishing(false)}
-        title="What was done, what was left"
-        note="Tick what you did. What is left becomes advice, with the distance and the day by which to see to it."
+        title={words.whatWasDoneWhat}
+        note={words.tickWhatYouDid}
       >
         {finishing && job.steps && (
           <FinishVisit judged={judged} job={job} steps={job.steps} onDone={() => setFinishing(false)} />

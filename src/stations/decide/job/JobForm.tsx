@@ -6,6 +6,7 @@ import { neededNumber, neededText, shortText } from '../../../ui/form/fields.ts'
 import { useCheckedForm } from '../../../ui/form/use-checked-form.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../../ui/parts/fields.tsx'
+import { words } from '../../../words/stations/decide/job/job-form.ts'
 
 interface Props {
   readonly one: VisitJob
@@ -19,23 +20,23 @@ interface Props {
 const MOST_PRICE = 1e6
 
 const schema = object({
-  name: neededText('Name the job.', BOUNDS.nameLetters),
+  name: neededText(words.nameTheJob, BOUNDS.nameLetters),
   found: shortText(BOUNDS.noteLetters),
   price: neededNumber({
     unit: '',
-    ask: 'Give the price of the parts, 0 or more.',
+    ask: words.giveThePriceOfTheParts,
     least: 0,
     most: MOST_PRICE,
   }),
   minutes: neededNumber({
     unit: 'min',
-    ask: 'How many minutes does it take?',
+    ask: words.howManyMinutesDoes,
     least: 0,
     most: VISIT_BOUNDS.minutes,
   }),
   worth: neededNumber({
     unit: '',
-    ask: 'How much is it worth, 0 to 100?',
+    ask: words.howMuchIsItWorth,
     least: 0,
     most: VISIT_BOUNDS.worth,
   }),
@@ -92,40 +93,40 @@ export function JobForm({ one, others, unit, currency, onSave }: Props) {
   )
   return (
     <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
-      <TextField label="Job" fault={errors.name?.message} {...form.register('name')} />
-      <TextField label="What was found" fault={errors.found?.message} {...form.register('found')} />
+      <TextField label={words.job} fault={errors.name?.message} {...form.register('name')} />
+      <TextField label={words.whatWasFound} fault={errors.found?.message} {...form.register('found')} />
       <div className="grid grid-cols-3 gap-3 max-sm:grid-cols-1">
         <TextField
-          label={`Parts, ${currency}`}
+          label={words.parts(currency)}
           inputMode="decimal"
           fault={errors.price?.message}
           {...form.register('price')}
         />
         <TextField
-          label="Minutes"
+          label={words.minutes}
           inputMode="decimal"
           fault={errors.minutes?.message}
           {...form.register('minutes')}
         />
         <TextField
-          label="Worth, 0 to 100"
+          label={words.worth0To100}
           inputMode="decimal"
-          hint="A new chain is 20."
+          hint={words.aNewChainIs20}
           fault={errors.worth?.message}
           {...form.register('worth')}
         />
       </div>
       <Choice<'no' | 'yes'>
-        legend="A matter of safety?"
+        legend={words.aMatterOfSafety}
         value={isSafety ? 'yes' : 'no'}
         options={[
           { value: 'no', label: 'no' },
-          { value: 'yes', label: 'yes: brakes, steering, a chain that slips' },
+          { value: 'yes', label: words.yesBrakesSteeringAChain },
         ]}
         onPick={(value) => setSafety(value === 'yes')}
       />
       <Choice<'no' | 'yes'>
-        legend="Can its part be had now?"
+        legend={words.canItsPartBe}
         value={isOut ? 'no' : 'yes'}
         options={[
           { value: 'yes', label: 'yes' },
@@ -136,16 +137,16 @@ export function JobForm({ one, others, unit, currency, onSave }: Props) {
       {others.length > 0 && (
         <details>
           <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-            What it needs, and what it takes the place of
+            {words.whatItNeedsAndWhat}
           </summary>
           <div className="grid grid-cols-2 gap-4 max-sm:grid-cols-1">
-            {ticks('Needs', needs, setNeeds)}
-            {ticks('Takes the place of', excludes, setExcludes)}
+            {ticks(words.needs, needs, setNeeds)}
+            {ticks(words.takesThePlaceOf, excludes, setExcludes)}
           </div>
         </details>
       )}
       <Button look="firm" type="submit" className="self-start">
-        Save job
+        {words.saveJob}
       </Button>
     </form>
   )

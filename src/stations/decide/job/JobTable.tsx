@@ -4,6 +4,7 @@ import type { VisitJob } from '../../../core/log/kinds/visit.ts'
 import { sayLeft } from '../../../words/job-words.ts'
 import { sayExactMoney } from '../../../words/money.ts'
 import type { Job } from './use-job.ts'
+import { words } from '../../../words/stations/decide/job/job-table.ts'
 
 interface Props {
   readonly job: Job
@@ -23,12 +24,12 @@ export function JobTable({ job, onEdit }: Props) {
     <table className="w-full border-collapse text-[0.95rem]">
       <thead className="text-left text-sm text-steel">
         <tr>
-          <th className="py-1 font-normal">job</th>
-          <th className="w-24 text-right font-normal">cost</th>
-          <th className="w-20 text-right font-normal max-sm:hidden">minutes</th>
-          <th className="w-32 pl-4 font-normal max-sm:hidden">part to be had?</th>
+          <th className="py-1 font-normal">{words.job}</th>
+          <th className="w-24 text-right font-normal">{words.cost}</th>
+          <th className="w-20 text-right font-normal max-sm:hidden">{words.minutes}</th>
+          <th className="w-32 pl-4 font-normal max-sm:hidden">{words.partToBeHad}</th>
           <th className="no-print w-24">
-            <span className="sr-only">change</span>
+            <span className="sr-only">{words.change}</span>
           </th>
         </tr>
       </thead>
@@ -40,13 +41,13 @@ export function JobTable({ job, onEdit }: Props) {
                 {isChosen(one) ? '✓ ' : '– '}
                 {one.name}
               </span>
-              {one.isSafety && <span className="ml-2 text-sm font-semibold text-rust">safety</span>}
+              {one.isSafety && <span className="ml-2 text-sm font-semibold text-rust">{words.safety}</span>}
               <span className="block text-sm text-steel">
                 {isChosen(one)
                   ? one.found
                   : steps
                     ? sayLeft(whyLeft(list, steps, sum, one.id), nameOf, currency)
-                    : 'left out'}
+                    : words.leftOut}
               </span>
             </th>
             <td className="py-2 text-right font-mono">{sayExactMoney(jobCost(one, hour), currency)}</td>
@@ -56,14 +57,14 @@ export function JobTable({ job, onEdit }: Props) {
                 <input
                   type="checkbox"
                   className="size-5 accent-petrol"
-                  aria-label={`A part for ${one.name} can be had`}
+                  aria-label={words.aPartForCan(one.name)}
                   checked={one.isOut !== true}
                   onChange={({ target }) => {
                     const { isOut: _out, ...rest } = one
                     setJob(target.checked ? rest : { ...rest, isOut: true })
                   }}
                 />
-                {one.isOut ? 'no' : 'yes'}
+                {one.isOut ? words.no : words.yes}
               </label>
             </td>
             <td className="no-print">
@@ -71,7 +72,7 @@ export function JobTable({ job, onEdit }: Props) {
                 <button
                   type="button"
                   className={SMALL}
-                  aria-label={`Change ${one.name}`}
+                  aria-label={words.change2(one.name)}
                   onClick={() => onEdit(one)}
                 >
                   <Pencil className="size-4" aria-hidden="true" />
@@ -79,7 +80,7 @@ export function JobTable({ job, onEdit }: Props) {
                 <button
                   type="button"
                   className={SMALL}
-                  aria-label={`Take ${one.name} off the list`}
+                  aria-label={words.takeOffTheList(one.name)}
                   onClick={() => dropJob(one.id)}
                 >
                   <X className="size-4" aria-hidden="true" />

@@ -3,8 +3,9 @@ import { TextField } from '../../../ui/parts/fields.tsx'
 import { numberTyped } from '../../../words/typed.ts'
 import { sayExactMoney } from '../../../words/money.ts'
 import type { Job } from './use-job.ts'
+import { words } from '../../../words/stations/decide/job/sum-slider.ts'
 
-const SUM = { unit: '', ask: 'Give the sum, 0 or more.', least: 0, most: 1e6 } as const
+const SUM = { unit: '', ask: words.giveTheSum0, least: 0, most: 1e6 } as const
 /** Marks closer together than this share of the slider are told as one. */
 const APART = 0.012
 
@@ -26,7 +27,7 @@ export function SumSlider({ job }: { readonly job: Job }) {
     <div className="grid grid-cols-[minmax(0,1fr)_9rem] items-end gap-x-6 max-sm:grid-cols-1">
       <div>
         <label htmlFor={id} className="text-sm font-medium">
-          The sum
+          {words.theSum}
         </label>
         <div className="relative pt-6">
           {marks.map(({ from }) => (
@@ -43,7 +44,7 @@ export function SumSlider({ job }: { readonly job: Job }) {
               className="absolute top-0 -translate-x-1/2 text-[11px] font-semibold text-rust"
               style={{ left: at(safe.total) }}
             >
-              safe
+              {words.safe}
               <span className="mx-auto block h-2 w-0.5 bg-rust" />
             </span>
           )}
@@ -65,7 +66,7 @@ export function SumSlider({ job }: { readonly job: Job }) {
         </div>
       </div>
       <TextField
-        label={`Sum, ${currency}`}
+        label={words.sum(currency)}
         inputMode="decimal"
         value={text ?? String(sum / unit)}
         fault={fault}
@@ -81,8 +82,12 @@ export function SumSlider({ job }: { readonly job: Job }) {
       />
       <p className="col-span-full mt-1 text-sm text-steel">
         {steps
-          ? `The choice changes at the marks${marks.length > 0 && marks.length <= 12 ? `: ${marks.map(({ from }) => sayExactMoney(from, currency)).join(', ')}` : ''}.`
-          : (job.fault ?? 'Looking for the sums at which the choice changes…')}
+          ? words.theChoiceChangesAtTheMarks(
+              marks.length > 0 && marks.length <= 12
+                ? `: ${marks.map(({ from }) => sayExactMoney(from, currency)).join(', ')}`
+                : '',
+            )
+          : (job.fault ?? words.lookingForTheSums)}
       </p>
     </div>
   )

@@ -2,6 +2,7 @@ import { TextField } from '../../../ui/parts/fields.tsx'
 import { Stepper } from '../../../ui/parts/Stepper.tsx'
 import { VISIT_BOUNDS } from '../../../core/log/kinds/visit.ts'
 import type { Job } from './use-job.ts'
+import { words } from '../../../words/stations/decide/job/weights.ts'
 
 /** How much safety counts beside the rest, and what an hour costs. */
 export function Weights({ job }: { readonly job: Job }) {
@@ -9,8 +10,8 @@ export function Weights({ job }: { readonly job: Job }) {
   return (
     <div className="grid grid-cols-2 gap-4">
       <Stepper
-        label="Safety counts, times"
-        hint="Brakes and steering before the rest."
+        label={words.safetyCountsTimes}
+        hint={words.brakesAndSteeringBefore}
         value={draft.safetyTimes}
         step={1}
         min={VISIT_BOUNDS.safetyTimes[0]}
@@ -22,7 +23,7 @@ export function Weights({ job }: { readonly job: Job }) {
         }}
       />
       <TextField
-        label={`An hour, ${draft.currency}`}
+        label={words.anHour(draft.currency)}
         inputMode="decimal"
         defaultValue={String(draft.hour / unit)}
         onChange={({ target }) => {

@@ -4,6 +4,7 @@ import type { Plan } from '../../../core/strategy/plans/plans.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
 import { sayCount, sayKm, sayLimit } from '../../../words/numbers.ts'
+import { words } from '../../../words/stations/decide/plans/one-life.ts'
 
 const [WIDE, NARROW] = [1000, 380]
 const [TOP, HIGH, BAR] = [14, 90, 12]
@@ -40,10 +41,14 @@ export function OneLife({ ask, plan, life, name }: Props) {
   curves.push(points.join(' '))
   const chains = events.filter(({ what }) => what === 'chain')
   const cassettes = [0, ...events.flatMap(({ what, km }) => (what === 'cassette' ? [km] : [])), horizonKm]
-  const sentence = `One life by this plan over ${sayKm(horizonKm, units)}: ${sayCount(chains.length, 'change')} of chain, ${sayCount(cassettes.length - 2, 'new cassette')}.`
+  const sentence = words.oneLifeByThisPlan(
+    sayKm(horizonKm, units),
+    sayCount(chains.length, 'change'),
+    sayCount(cassettes.length - 2, words.newCassette),
+  )
   return (
     <div>
-      <h3 className="font-semibold">One of these lives: {name}</h3>
+      <h3 className="font-semibold">{words.oneOfTheseLives(name)}</h3>
       <svg
         viewBox={`0 0 ${wide} ${TOP + HIGH + BAR + 24}`}
         role="img"
@@ -84,7 +89,7 @@ export function OneLife({ ask, plan, life, name }: Props) {
           />
         ))}
         <text x={0} y={TOP + HIGH + BAR + 20} className="fill-steel text-[11px]">
-          {`cassettes · ${sayKm(horizonKm, units)} from today`}
+          {words.cassettesFromToday(sayKm(horizonKm, units))}
         </text>
       </svg>
       <p className="text-sm text-steel">{sentence}</p>

@@ -4,6 +4,7 @@ import type { PolicyFields } from '../../../core/strategy/plans/plans.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Choice } from '../../../ui/parts/fields.tsx'
 import { Stepper } from '../../../ui/parts/Stepper.tsx'
+import { words } from '../../../words/stations/decide/plans/own-plan.ts'
 
 interface Props {
   readonly start: PolicyFields
@@ -33,7 +34,7 @@ export function OwnPlan({ start, isWaxed, hasSingles, onTry }: Props) {
   return (
     <div className="grid grid-cols-2 gap-x-6 gap-y-4 pt-2 max-sm:grid-cols-1">
       <Stepper
-        label="New chain at, %"
+        label={words.newChainAt}
         value={plan.percent}
         step={0.05}
         min={POLICY_BOUNDS.percent[0]}
@@ -42,7 +43,7 @@ export function OwnPlan({ start, isWaxed, hasSingles, onTry }: Props) {
         onStep={(percent) => set({ percent: Number(percent.toFixed(2)) })}
       />
       <Stepper
-        label="Chains in turn"
+        label={words.chainsInTurn}
         value={plan.chains}
         step={1}
         min={POLICY_BOUNDS.chains[0]}
@@ -52,7 +53,7 @@ export function OwnPlan({ start, isWaxed, hasSingles, onTry }: Props) {
       />
       {plan.chains > 1 && (
         <Stepper
-          label="Change them every, km"
+          label={words.changeThemEveryKm}
           value={plan.everyKm ?? 300}
           step={50}
           min={POLICY_BOUNDS.everyKm[0]}
@@ -62,17 +63,17 @@ export function OwnPlan({ start, isWaxed, hasSingles, onTry }: Props) {
         />
       )}
       <Choice<'wax' | 'drip'>
-        legend="Lube"
+        legend={words.lube}
         value={plan.lube ?? (isWaxed ? 'wax' : 'drip')}
         options={[
-          { value: 'drip', label: 'drip lube' },
-          { value: 'wax', label: 'hot wax' },
+          { value: 'drip', label: words.dripLube },
+          { value: 'wax', label: words.hotWax },
         ]}
         onPick={(lube) => set({ lube })}
       />
-      {flag('isHard', 'Hard-coated chains?')}
-      {hasSingles && flag('isSingly', 'Single cogs where sold?')}
-      {flag('isLargerRing', 'A larger ring?')}
+      {flag('isHard', words.hardCoatedChains)}
+      {hasSingles && flag('isSingly', words.singleCogsWhereSold)}
+      {flag('isLargerRing', words.aLargerRing)}
       <Button
         look="firm"
         className="self-end justify-self-start"
@@ -81,7 +82,7 @@ export function OwnPlan({ start, isWaxed, hasSingles, onTry }: Props) {
           onTry({ ...rest, ...(plan.chains > 1 && { everyKm: everyKm ?? 300 }) })
         }}
       >
-        Compare it
+        {words.compareIt}
       </Button>
     </div>
   )

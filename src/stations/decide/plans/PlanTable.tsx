@@ -3,6 +3,7 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { perDistance, saySkips } from '../../../words/plan-words.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../words/money.ts'
+import { words } from '../../../words/stations/decide/plans/plan-table.ts'
 
 const PART_NAMES: Readonly<Record<CostPart, string>> = {
   chains: 'chains',
@@ -73,38 +74,38 @@ export function PlanTable({ costs, best, now, nameOf, onFollow, isBusy, currency
   return (
     <div>
       <p className="flex flex-wrap gap-x-4 gap-y-1 text-sm text-steel">
-        Cost per {said}:
+        {words.costPer(said)}
         {used.map((part) => (
           <span key={part} className="flex items-center gap-1.5">
             <span className={`inline-block size-3 ${TONES[part]}`} aria-hidden="true" />
             {PART_NAMES[part]}
           </span>
         ))}
-        <span>whisker: 8 in 10 lives</span>
+        <span>{words.whisker8In10}</span>
       </p>
       <table className="mt-2 w-full border-collapse text-[0.95rem]">
         <thead className="text-left text-sm text-steel">
           <tr>
             <th scope="col" className="w-48 py-1 font-normal max-sm:w-auto">
-              plan
+              {words.plan}
             </th>
             <th scope="col" className="font-normal max-sm:hidden">
-              <span className="sr-only">cost as a bar</span>
+              <span className="sr-only">{words.costAsABar}</span>
             </th>
             <th scope="col" className="w-20 pl-3 text-right font-normal">
-              per {said}
+              {words.per(said)}
             </th>
             <th scope="col" className="w-24 pl-3 text-right font-normal max-sm:hidden">
-              chains a cassette
+              {words.chainsACassette}
             </th>
             <th scope="col" className="w-20 pl-3 text-right font-normal max-sm:hidden">
-              minutes
+              {words.minutes}
             </th>
             <th scope="col" className="w-20 pl-3 text-right font-normal max-lg:hidden">
-              days waiting
+              {words.daysWaiting}
             </th>
             <th scope="col" className="w-36 pl-3 font-normal">
-              skips under load
+              {words.skipsUnderLoad}
             </th>
           </tr>
         </thead>
@@ -118,17 +119,17 @@ export function PlanTable({ costs, best, now, nameOf, onFollow, isBusy, currency
                 {nameOf(cost.id)}
                 {cost === best && <span className="block h-1 w-16 bg-jolt" aria-hidden="true" />}
                 {cost === now ? (
-                  <span className="block text-sm font-normal text-steel">the plan you are on</span>
+                  <span className="block text-sm font-normal text-steel">{words.thePlanYouAre}</span>
                 ) : (
                   <span className="no-print block">
                     <Button
                       look="link"
                       className="text-sm font-normal text-steel"
-                      aria-label={`Follow: ${nameOf(cost.id)}`}
+                      aria-label={words.follow(nameOf(cost.id))}
                       disabled={isBusy}
                       onClick={() => onFollow(cost.id)}
                     >
-                      Follow it
+                      {words.followIt}
                     </Button>
                   </span>
                 )}
@@ -139,11 +140,13 @@ export function PlanTable({ costs, best, now, nameOf, onFollow, isBusy, currency
               <td className="pl-3 text-right font-mono font-semibold">
                 {money(cost.mean)}
                 <span className="sr-only">
-                  , 8 in 10 lives between {money(cost.cost.p10)} and {money(cost.cost.p90)}
+                  {words.n8In10Lives(money(cost.cost.p10), money(cost.cost.p90))}
                 </span>
               </td>
               <td className="pl-3 text-right max-sm:hidden">
-                {Number.isFinite(cost.chainsPerCassette) ? cost.chainsPerCassette.toFixed(1) : 'none renewed'}
+                {Number.isFinite(cost.chainsPerCassette)
+                  ? cost.chainsPerCassette.toFixed(1)
+                  : words.noneRenewed}
               </td>
               <td className="pl-3 text-right max-sm:hidden">{Math.round(cost.minutesPer1000 * times)}</td>
               <td className="pl-3 text-right max-lg:hidden">{(cost.daysPer1000 * times).toFixed(1)}</td>

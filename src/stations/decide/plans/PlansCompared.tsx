@@ -21,25 +21,26 @@ import { PriceEditor } from './PriceEditor.tsx'
 import { OwnPlan } from './OwnPlan.tsx'
 import { useFollow } from './use-follow.ts'
 import { SKIP_MINDS, type Plans, type SkipMind } from './use-plans.ts'
+import { words } from '../../../words/stations/decide/plans/plans-compared.ts'
 
 const MINDS: readonly { readonly value: SkipMind; readonly label: string }[] = [
-  { value: 'never', label: 'it must never skip' },
-  { value: 'seldom', label: 'hardly ever' },
-  { value: 'not-at-all', label: 'I do not mind' },
+  { value: 'never', label: words.itMustNeverSkip },
+  { value: 'seldom', label: words.hardlyEver },
+  { value: 'not-at-all', label: words.iDoNotMind },
 ]
 const TIP_NAMES: Readonly<Record<BreakEven['of'], string>> = {
-  chain: 'A chain',
-  cassette: 'A cassette',
-  hour: 'An hour of work',
-  skip: 'To be spared a skip',
+  chain: words.aChain,
+  cassette: words.aCassette,
+  hour: words.anHourOfWork,
+  skip: words.toBeSparedASkip,
 }
 
 /** Lives by their place among all of a plan, the cheapest first. */
 const PLACES = { cheap: 0.1, usual: 0.5, dear: 0.9 } as const
 const WHICH: readonly { readonly value: keyof typeof PLACES; readonly label: string }[] = [
-  { value: 'cheap', label: 'a cheap one' },
-  { value: 'usual', label: 'a usual one' },
-  { value: 'dear', label: 'a dear one' },
+  { value: 'cheap', label: words.aCheapOne },
+  { value: 'usual', label: words.aUsualOne },
+  { value: 'dear', label: words.aDearOne },
 ]
 
 type Said = NonNullable<Plans['said']>
@@ -54,24 +55,28 @@ function sayChoice(
   const { said, times } = perDistance(units)
   const money = (minor: number): string => sayMoney(minor * times, currency)
   const { best, runnerUp, isClose, cheaperButSkips } = choice
-  const range = `${money(best.cost.p10)} to ${money(best.cost.p90)} per ${said}`
+  const range = words.toPer(money(best.cost.p10), money(best.cost.p90), said)
   return [
-    `Probably ${range}; skips under load: ${saySkips(best.skipsPer1000, units)}.`,
+    words.probablySkipsUnderLoad(range, saySkips(best.skipsPer1000, units)),
     runnerUp &&
       (isClose
-        ? `${capital(nameOf(runnerUp))} costs as good as the same: either will do.`
-        : `Next: ${nameOf(runnerUp)}, ${money(runnerUp.mean - best.mean)} more.`),
+        ? words.costsAsGoodAs(capital(nameOf(runnerUp)))
+        : words.nextMore(nameOf(runnerUp), money(runnerUp.mean - best.mean))),
     cheaperButSkips &&
-      `${capital(nameOf(cheaperButSkips))} would save ${money(best.mean - cheaperButSkips.mean)}, but skips ${saySkips(cheaperButSkips.skipsPer1000, units)}.`,
+      words.wouldSaveButSkips(
+        capital(nameOf(cheaperButSkips)),
+        money(best.mean - cheaperButSkips.mean),
+        saySkips(cheaperButSkips.skipsPer1000, units),
+      ),
   ]
     .filter(Boolean)
     .join(' ')
 }
 /** What the plan that is named is first in: where a cheaper one skips too often it is not the cheapest of all. */
 function sayRank({ best, cheaperButSkips }: BestPlan, mind: SkipMind): string {
-  if (best.skipsPer1000 > SKIP_MINDS[mind]) return 'The plan that skips least'
-  if (!cheaperButSkips) return 'Cheapest plan'
-  return mind === 'never' ? 'Cheapest plan that almost never skips' : 'Cheapest plan that hardly ever skips'
+  if (best.skipsPer1000 > SKIP_MINDS[mind]) return words.thePlanThatSkips
+  if (!cheaperButSkips) return words.cheapestPlan
+  return mind === 'never' ? words.cheapestPlanThatAlmost : words.cheapestPlanThatHardly
 }
 
 const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`
@@ -89,18 +94,16 @@ function Tips({
 }) {
   return (
     <div>
-      <h3 className="border-b border-hairline pb-1.5 font-semibold">What would change this</h3>
+      <h3 className="border-b border-hairline pb-1.5 font-semibold">{words.whatWouldChangeThis}</h3>
       <ul className="text-[0.95rem]">
         {said.tips.map(({ of, price, isAbove, then }) => (
           <li key={`${of} ${String(isAbove)}`} className="border-b border-hairline py-2">
-            {TIP_NAMES[of]} for {isAbove ? 'over' : 'under'} <strong>{sayMoney(price, currency)}</strong>:{' '}
-            {nameOf(then)}.
+            {words.for(TIP_NAMES[of], isAbove ? words.over : words.under)}{' '}
+            <strong>{sayMoney(price, currency)}</strong>: {nameOf(then)}.
           </li>
         ))}
         {said.tips.length === 0 && (
-          <li className="border-b border-hairline py-2 text-steel">
-            No price of a chain, a cassette, an hour or a skip alone would.
-          </li>
+          <li className="border-b border-hairline py-2 text-steel">{words.noPriceOfAChain}</li>
         )}
         {roadTips?.map((tip) => (
           <li key={tip.times} className="border-b border-hairline py-2">
@@ -108,9 +111,7 @@ function Tips({
           </li>
         ))}
         {roadTips?.length === 0 && (
-          <li className="border-b border-hairline py-2 text-steel">
-            Nor would wear twice as fast, or half as fast.
-          </li>
+          <li className="border-b border-hairline py-2 text-steel">{words.norWouldWearTwice}</li>
         )}
       </ul>
     </div>
@@ -135,14 +136,14 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
   if (!ask) return null
   if (!said)
     return (
-      <Section title="What each plan costs">
+      <Section title={words.whatEachPlanCosts}>
         <p role="status" className="text-steel">
           {answered.fault ??
             (answered.isStopped
-              ? 'Stopped.'
-              : `Simulating ${ask.lives} lives for each plan… ${Math.round(100 * answered.progress)} %`)}{' '}
+              ? words.stopped
+              : words.simulatingLivesForEach(ask.lives, Math.round(100 * answered.progress)))}{' '}
           <Button look="link" onClick={answered.isStopped ? answered.resume : answered.stop}>
-            {answered.isStopped ? 'Work it out' : 'Not now'}
+            {answered.isStopped ? words.workItOut : words.notNow}
           </Button>
         </p>
       </Section>
@@ -153,7 +154,12 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
   const drawn = life && said.lifeOf(life.id, PLACES[which])
   return (
     <Section
-      title={`${sayRank(choice, mind)}: ${nameOf(choice.best.id)}, about ${sayMoney(choice.best.mean * times, currency)} per ${distance}`}
+      title={words.aboutPer(
+        sayRank(choice, mind),
+        nameOf(choice.best.id),
+        sayMoney(choice.best.mean * times, currency),
+        distance,
+      )}
       note={sayChoice(said, ({ id }) => nameOf(id), currency, units)}
     >
       <div className="grid grid-cols-[minmax(0,2.7fr)_minmax(0,1fr)] gap-x-12 gap-y-6 max-lg:grid-cols-1">
@@ -173,7 +179,7 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
         <div className="flex flex-col gap-4">
           <Tips said={said} roadTips={plans.roadTips} nameOf={nameOf} currency={currency} />
           <Choice<SkipMind>
-            legend="May it skip under load?"
+            legend={words.mayItSkipUnder}
             value={mind}
             onPick={plans.setMind}
             options={MINDS}
@@ -182,7 +188,7 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
           {life && (
             <details>
               <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-                A plan of your own
+                {words.aPlanOfYour}
               </summary>
               <OwnPlan
                 start={policyFields(plans.now ?? life, lube.isWaxed)}
@@ -198,7 +204,7 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
         <div className="mt-6 flex flex-col gap-3">
           <div className="flex flex-wrap items-end gap-4">
             <SelectField<PlanCost['id']>
-              label="Draw one life of"
+              label={words.drawOneLifeOf}
               className="w-72"
               value={life.id}
               options={
@@ -206,23 +212,30 @@ export function PlansCompared({ judged, plans, nameOf }: Props) {
               }
               onPick={setShown}
             />
-            <Choice<keyof typeof PLACES> legend="Which" value={which} onPick={setWhich} options={WHICH} />
+            <Choice<keyof typeof PLACES>
+              legend={words.which}
+              value={which}
+              onPick={setWhich}
+              options={WHICH}
+            />
           </div>
           <OneLife
             ask={ask}
             plan={life}
             life={drawn.life}
-            name={`${nameOf(life.id)}, ${sayMoney(drawn.cost * times, currency)} per ${distance}`}
+            name={words.per(nameOf(life.id), sayMoney(drawn.cost * times, currency), distance)}
           />
         </div>
       )}
       <p className="mt-4 text-sm text-steel">
-        {ask.lives} simulated lives of {sayKm(ask.horizonKm, units)}, each from this drivetrain as it is
-        today, with the same rides and luck for every plan. {sayHabits(ask.habits, units)} How rings and
-        pulleys are renewed, minutes, pushes and {WAIT_DAYS} days for a part are guesses of ours.
-        {ask.largerRing &&
-          ` A larger ring: ${ask.largerRing.teeth} teeth, a chain long enough for it not counted.`}
-        {!answered.fresh && ' Being updated with what was added.'}
+        {words.simulatedLivesOfEach(
+          ask.lives,
+          sayKm(ask.horizonKm, units),
+          sayHabits(ask.habits, units),
+          WAIT_DAYS,
+        )}
+        {ask.largerRing && words.aLargerRingTeeth(ask.largerRing.teeth)}
+        {!answered.fresh && words.beingUpdatedWithWhat}
       </p>
     </Section>
   )

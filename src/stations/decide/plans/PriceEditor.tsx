@@ -10,6 +10,7 @@ import { PRICE_NAMES } from '../../../words/plan-words.ts'
 import { PriceListIn } from './PriceListIn.tsx'
 import { usePriceSaving } from './use-price-saving.ts'
 import type { Plans } from './use-plans.ts'
+import { words } from '../../../words/stations/decide/plans/price-editor.ts'
 
 interface Props {
   readonly bike: BikeId
@@ -53,7 +54,7 @@ function PriceBox({
           setText(target.value)
           const typed = numberTyped(target.value, {
             unit: '',
-            ask: 'A price is 0 or more.',
+            ask: words.aPriceIs0,
             least: 0,
             most: DEAREST,
           })
@@ -80,7 +81,7 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-        Prices{Object.keys({ ...paid, ...typed }).length === 0 ? ': a guess so far' : ''}
+        {words.prices(Object.keys({ ...paid, ...typed }).length === 0 ? words.aGuessSoFar : '')}
       </summary>
       <div className="flex flex-col gap-3 pt-1">
         {PRICED.filter(isPart).map((name) => (
@@ -92,7 +93,7 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
               {PRICE_NAMES[name]}
               {typed[name] === undefined && moved[name] === undefined && (
                 <span className="text-steel">
-                  {paid[name] === undefined ? ', a guess' : ', as last paid'}
+                  {paid[name] === undefined ? words.aGuess : words.asLastPaid}
                 </span>
               )}
             </span>
@@ -116,25 +117,23 @@ export function PriceEditor({ bike, speeds, plans }: Props) {
         ))}
         <div className="flex flex-wrap items-end gap-4">
           <SelectField
-            label="Currency"
+            label={words.currency}
             className="w-32"
             value={currency}
             options={Object.fromEntries([...new Set([...CURRENCIES, currency])].map((code) => [code, code]))}
             onPick={changeCurrency}
           />
           <Button look="firm" disabled={!isMoved} onClick={save}>
-            Save prices
+            {words.savePrices}
           </Button>
           {isMoved && (
             <Button look="link" className="min-h-11" onClick={settle}>
-              Put them back
+              {words.putThemBack}
             </Button>
           )}
         </div>
         <PriceListIn bike={bike} plans={plans} />
-        <p className="text-sm text-steel">
-          A change of currency leaves the prices that you set as they are: check them.
-        </p>
+        <p className="text-sm text-steel">{words.aChangeOfCurrency}</p>
       </div>
     </details>
   )

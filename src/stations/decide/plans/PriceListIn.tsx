@@ -9,13 +9,14 @@ import { minorPerMajor, sayExactMoney } from '../../../words/money.ts'
 import { sayCount } from '../../../words/numbers.ts'
 import { PRICE_NAMES } from '../../../words/plan-words.ts'
 import type { Plans } from './use-plans.ts'
+import { words } from '../../../words/stations/decide/plans/price-list-in.ts'
 
 const FAULTS: Readonly<Record<PriceFault['fault'], string>> = {
-  'unknown-thing': 'not one of the things that have a price here',
-  'no-price': 'no price that can be read',
-  negative: 'a price is 0 or more',
-  'too-dear': 'that dear it cannot be: check the figure',
-  twice: 'stands there twice: the first counts',
+  'unknown-thing': words.notOneOfTheThings,
+  'no-price': words.noPriceThatCan,
+  negative: words.aPriceIs0,
+  'too-dear': words.thatDearItCannot,
+  twice: words.standsThereTwiceTheFirst,
 }
 /** More than this is no price list. */
 const MOST_LETTERS = 200_000
@@ -41,13 +42,13 @@ export function PriceListIn({ bike, plans }: Props) {
     const [file] = event.dataTransfer.files
     if (!file) return
     setFault(undefined)
-    if (file.size > MOST_LETTERS) return setFault(`${file.name} is too large for a list of prices.`)
-    void file.text().then(setText, () => setFault(`${file.name} could not be read.`))
+    if (file.size > MOST_LETTERS) return setFault(words.isTooLargeForAList(file.name))
+    void file.text().then(setText, () => setFault(words.couldNotBeRead(file.name)))
   }
   const take = useInTurn(async () => {
     const kept = plans.currency === currency ? plans.typed : {}
     const drafts = [{ kind: 'prices' as const, at: now, bike, currency, minor: { ...kept, ...minor } }]
-    if (await record(drafts, `${sayCount(lines.length, 'price')} taken over.`)) {
+    if (await record(drafts, words.takenOver(sayCount(lines.length, 'price')))) {
       setText('')
       plans.settle()
     }
@@ -55,10 +56,10 @@ export function PriceListIn({ bike, plans }: Props) {
   return (
     <div className="flex flex-col gap-2">
       <label className="text-sm font-medium">
-        Paste or drop a price list
+        {words.pasteOrDropAPrice}
         <textarea
           className="mt-1 block min-h-20 w-full rounded-[3px] border border-steel bg-raised p-2 font-mono text-sm text-ink"
-          placeholder={'chain, 24.90, EUR\ncassette, 58'}
+          placeholder={words.chain2490Eur}
           value={text}
           maxLength={MOST_LETTERS}
           onChange={({ target }) => setText(target.value)}
@@ -80,20 +81,17 @@ export function PriceListIn({ bike, plans }: Props) {
           ))}
           {faults.map(({ line, text: said, fault: why }) => (
             <p key={line} className="text-rust">
-              Line {line}, “{said}”: {FAULTS[why]}.
+              {words.line(line, said, FAULTS[why])}
             </p>
           ))}
-          {isMixed && <p className="text-rust">Two currencies in one list: give them one at a time.</p>}
+          {isMixed && <p className="text-rust">{words.twoCurrenciesInOne}</p>}
           {lines.length > 0 && currency !== plans.currency && !isMixed && (
-            <p>
-              These are in {currency}, your prices were in {plans.currency}: what is not in the list becomes a
-              guess again.
-            </p>
+            <p>{words.theseAreInYour(currency, plans.currency)}</p>
           )}
         </div>
       )}
       <Button className="self-start" disabled={lines.length === 0 || isMixed} onClick={() => take()}>
-        Take these prices over
+        {words.takeThesePricesOver}
       </Button>
     </div>
   )

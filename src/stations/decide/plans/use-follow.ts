@@ -3,6 +3,7 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
 import { useOnce } from '../../../ui/use-once.ts'
 import { sayPolicy } from '../../../words/plan-words.ts'
+import { words } from '../../../words/stations/decide/plans/use-follow.ts'
 
 /** Follows a plan from now on: it is written down, and with it the limit and the turns that it means, as one step. */
 export function useFollow({ report }: JudgedBike, isWaxed: boolean) {
@@ -23,7 +24,7 @@ export function useFollow({ report }: JudgedBike, isWaxed: boolean) {
                 bike,
                 school: fields.isRunOut ? 'late' : 'usual',
                 percent,
-                reason: 'the plan you follow',
+                reason: words.thePlanYouFollow,
               } as const,
             ]),
         ...(everyKm === undefined ? [] : [{ kind: 'rotation', at: now, bike, everyKm } as const]),

@@ -15,6 +15,7 @@ import { useOnce } from '../../../ui/use-once.ts'
 import { sayDay } from '../../../words/numbers.ts'
 import { sheetOf } from '../../../words/owner-sheet.ts'
 import { namePart } from '../../../words/part-name.ts'
+import { words } from '../../../words/stations/decide/sheet/owner-sheet-page.ts'
 
 /** So many pictures at most stand on a sheet. */
 const MOST_PICTURES = 3
@@ -40,7 +41,7 @@ function usePictures({ bike, at }: VisitEntry): readonly { entry: PictureEntry; 
     .slice(0, MOST_PICTURES)
     .map((entry) => ({
       entry,
-      caption: `${entry.cog === undefined ? namePart(garage, entry.part, bike) : `${entry.cog}-tooth cog`}, ${sayDay(entry.at, now)}`,
+      caption: `${entry.cog === undefined ? namePart(garage, entry.part, bike) : words.toothCog(entry.cog)}, ${sayDay(entry.at, now)}`,
     }))
 }
 
@@ -51,10 +52,10 @@ export function OwnerSheetPage({ visit }: { readonly visit: VisitEntry }) {
   const [paper, setPaper] = useState<Paper>('a4')
   const [said, setSaid] = useState('')
   const shown = usePictures(visit)
-  const bike = garage.bikes.get(visit.bike)?.entry ?? { name: 'The bike', note: '' }
+  const bike = garage.bikes.get(visit.bike)?.entry ?? { name: words.theBike, note: '' }
   const sheet = sheetOf(visit, bike, units, now)
   const [save, isSaving] = useOnce(async () => {
-    setSaid('Setting the page…')
+    setSaid(words.settingThePage)
     const { ownerSheetPdf } = await import('../../../formats/owner-sheet.ts')
     const kept = await Promise.all(
       shown.map(async ({ entry, caption }) => {
@@ -65,17 +66,13 @@ export function OwnerSheetPage({ visit }: { readonly visit: VisitEntry }) {
     try {
       const { bytes, lost } = await ownerSheetPdf({ ...sheet, pictures: kept.flat() }, paper)
       saveBytes(
-        `${bike.name.replace(/[^\p{L}\p{N}]+/gu, '-')}-${visit.at.slice(0, 10)}.pdf`,
+        words.pdf(bike.name.replace(/[^\p{L}\p{N}]+/gu, '-'), visit.at.slice(0, 10)),
         bytes,
         'application/pdf',
       )
-      setSaid(
-        lost > 0
-          ? `Saved, but ${lost} letters have no place in a plain PDF and stand as question marks. Print this page instead to keep them.`
-          : 'Saved.',
-      )
+      setSaid(lost > 0 ? words.savedButLettersHave(lost) : words.saved)
     } catch {
-      setSaid('A picture could not be set into the PDF. Print this page instead.')
+      setSaid(words.aPictureCouldNot)
     }
   })
   return (
@@ -108,18 +105,18 @@ export function OwnerSheetPage({ visit }: { readonly visit: VisitEntry }) {
       <p className="text-sm text-steel">{sheet.foot}</p>
       <div className="no-print flex flex-wrap items-end gap-4">
         <Button look="firm" disabled={isSaving} onClick={save}>
-          Save as PDF
+          {words.saveAsPdf}
         </Button>
         <SelectField<Paper>
-          label="Paper"
+          label={words.paper}
           className="w-32"
           value={paper}
-          options={{ a4: 'A4', letter: 'Letter' }}
+          options={{ a4: 'A4', letter: words.letter }}
           onPick={setPaper}
         />
-        <Button onClick={() => window.print()}>Print</Button>
+        <Button onClick={() => window.print()}>{words.print}</Button>
         <Link to={STATIONS.decide.path} className={buttonLook('link')}>
-          back to the decision
+          {words.backToTheDecision}
         </Link>
         <p role="status" className="w-full text-sm text-steel">
           {said}

@@ -8,6 +8,7 @@ import { OPENS, sheetAddress } from '../../../words/places.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { sayBy } from '../../../words/job-words.ts'
 import { sayAgo, sayFullDay, sayKm } from '../../../words/numbers.ts'
+import { words } from '../../../words/stations/decide/sheet/visits.ts'
 
 /** What was advised at earlier visits, their sheets, and the way to a job for a fixed sum. */
 export function Visits({ report }: { readonly report: BikeReport }) {
@@ -17,8 +18,8 @@ export function Visits({ report }: { readonly report: BikeReport }) {
   const closed = visitsOf(garage, report.bike.entry.bike).filter(({ isClosed }) => isClosed)
   return (
     <Section
-      title="A job for a fixed sum"
-      note="What is worth most for the money, what drops out and why, and a sheet for the owner."
+      title={words.aJobForAFixed}
+      note={words.whatIsWorthMost}
       className="border-t border-hairline pt-6"
     >
       {advice.length > 0 && (
@@ -26,13 +27,19 @@ export function Visits({ report }: { readonly report: BikeReport }) {
           {advice.map(({ job, since, km, isDue }) => (
             <li key={job.id} className="border-b border-hairline py-2 first:border-t">
               <strong className="font-semibold">{job.name}</strong>
-              {isDue && <span className="ml-2 text-sm font-semibold text-rust">due</span>}
+              {isDue && <span className="ml-2 text-sm font-semibold text-rust">{words.due}</span>}
               <span className="block text-sm text-steel">
-                Left {sayAgo(since, now)}
-                {km > 0 && `, ${sayKm(km, units)} since`}.{job.why !== undefined && ` ${job.why}`}{' '}
+                {words.left(sayAgo(since, now))}
+                {km > 0 && words.since(sayKm(km, units))}.{job.why !== undefined && ` ${job.why}`}{' '}
                 {isDue
-                  ? 'See to it now.'
-                  : `See to it ${sayBy({ ...job, ...(job.byKm !== undefined && { byKm: Math.max(0, job.byKm - km) }) }, units, now)}.`}
+                  ? words.seeToItNow
+                  : words.seeToIt(
+                      sayBy(
+                        { ...job, ...(job.byKm !== undefined && { byKm: Math.max(0, job.byKm - km) }) },
+                        units,
+                        now,
+                      ),
+                    )}
               </span>
             </li>
           ))}
@@ -40,11 +47,11 @@ export function Visits({ report }: { readonly report: BikeReport }) {
       )}
       <p className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <Link to={OPENS.fixedSum} className={buttonLook('plain')}>
-          Choose within a sum
+          {words.chooseWithinASum}
         </Link>
         {closed.map((visit) => (
           <Link key={visit.visit} to={sheetAddress(visit.visit)} className={buttonLook('link')}>
-            sheet of {sayFullDay(visit.at)}
+            {words.sheetOf(sayFullDay(visit.at))}
           </Link>
         ))}
       </p>

@@ -1,3 +1,4 @@
+import { words } from '../../../words/stations/faults/drawings/barrel-drawing.ts'
 /** The barrel at the derailleur and which way a quarter turn goes. */
 export function BarrelDrawing({ label }: { readonly label: string }) {
   return (
@@ -20,14 +21,14 @@ export function BarrelDrawing({ label }: { readonly label: string }) {
       <path d="M66 56a46 46 0 0 1 84 -4" fill="none" className="stroke-ochre" strokeWidth={3} />
       <path d="M150 52l-13-4m13 4l-1-14" className="stroke-ochre" strokeWidth={3} />
       <text x={108} y={22} textAnchor="middle" className="fill-ink text-[13px]">
-        a quarter turn
+        {words.aQuarterTurn}
       </text>
       <path d="M120 146h-40m9-6l-9 6l9 6" fill="none" className="stroke-petrol" strokeWidth={2.5} />
       <text x={78} y={172} textAnchor="middle" className="fill-ink text-[13px]">
-        outward: more pull
+        {words.outwardMorePull}
       </text>
       <text x={204} y={160} textAnchor="middle" className="fill-steel text-[12px]">
-        derailleur
+        {words.derailleur}
       </text>
     </svg>
   )

@@ -1,3 +1,4 @@
+import { words } from '../../../words/stations/faults/drawings/cage-side.ts'
 interface Props {
   readonly shows: 'tab' | 'stiff-link' | 'pulleys' | 'gap'
   readonly label: string
@@ -48,7 +49,7 @@ export function CageSide({ shows, label }: Props) {
           <rect x={108} y={129} width={20} height={8} rx={2} className="fill-rust" />
           <path d="M206 126h-70" className="stroke-ochre" strokeWidth={1.5} />
           <text x={238} y={120} textAnchor="end" className="fill-ink text-[13px]">
-            the tab
+            {words.theTab}
           </text>
         </>
       )}
@@ -62,7 +63,7 @@ export function CageSide({ shows, label }: Props) {
             strokeLinejoin="round"
           />
           <text x={174} y={166} textAnchor="middle" className="fill-ink text-[13px]">
-            stays bent
+            {words.staysBent}
           </text>
         </>
       )}
@@ -71,7 +72,7 @@ export function CageSide({ shows, label }: Props) {
           <path d="M122 63v6" className="stroke-rust" strokeWidth={12} />
           <path d="M192 66h-58" className="stroke-ochre" strokeWidth={1.5} />
           <text x={238} y={60} textAnchor="end" className="fill-ink text-[13px]">
-            the gap
+            {words.theGap}
           </text>
         </>
       )}

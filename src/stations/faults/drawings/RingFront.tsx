@@ -1,3 +1,4 @@
+import { words } from '../../../words/stations/faults/drawings/ring-front.ts'
 /** The front of the ring with the chain lifted off it by hand. */
 export function RingFront({ label }: { readonly label: string }) {
   const teeth = Array.from({ length: 15 }, (_, i) => -0.95 + (1.9 * i) / 14)
@@ -24,7 +25,7 @@ export function RingFront({ label }: { readonly label: string }) {
       <path d="M214 110h22m-8-6l8 6l-8 6" fill="none" className="stroke-ochre" strokeWidth={2.5} />
       <path d="M203 90L222 52" className="stroke-ochre" strokeWidth={1.5} />
       <text x={222} y={44} textAnchor="middle" className="fill-ink text-[13px]">
-        daylight here
+        {words.daylightHere}
       </text>
     </svg>
   )

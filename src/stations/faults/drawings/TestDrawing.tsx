@@ -5,6 +5,7 @@ import { BikeSpot, type Spot } from './BikeSpot.tsx'
 import { CageSide } from './CageSide.tsx'
 import { RearView } from './RearView.tsx'
 import { RingFront } from './RingFront.tsx'
+import { words } from '../../../words/stations/faults/drawings/test-drawing.ts'
 
 interface Props {
   readonly finding: AnyFinding
@@ -17,7 +18,7 @@ function HookedTeeth({ teeth, on }: { readonly teeth: number; readonly on: 'cog'
   return (
     <figure className="max-w-[17rem]">
       <ToothRackDrawing teeth={teeth} role={on} excessMm={1.1} word="swap" count={5} className="w-full" />
-      <figcaption className="text-sm text-steel">Hooked teeth; new ones dashed.</figcaption>
+      <figcaption className="text-sm text-steel">{words.hookedTeethNewOnes}</figcaption>
     </figure>
   )
 }
@@ -59,41 +60,26 @@ export function TestDrawing({ finding, cogs }: Props) {
     case 'pulley-line':
       return (
         <div className="flex flex-wrap gap-4">
-          <RearView cogs={cogs} cage="under" label="From behind: the pulleys hang straight under the cog." />
-          <RearView
-            cogs={cogs}
-            cage="slanted"
-            label="From behind: the cage slants, the lower pulley is off."
-          />
+          <RearView cogs={cogs} cage="under" label={words.fromBehindThePulleys} />
+          <RearView cogs={cogs} cage="slanted" label={words.fromBehindTheCage} />
         </div>
       )
     case 'hanger':
-      return <RearView cogs={cogs} cage="slanted" label="From behind: a bent hanger slants the cage." />
+      return <RearView cogs={cogs} cage="slanted" label={words.fromBehindABent} />
     case 'limits':
-      return <RearView cogs={cogs} cage="beside" label="From behind: the pulley stands beside the cog." />
+      return <RearView cogs={cogs} cage="beside" label={words.fromBehindThePulley} />
     case 'barrel':
-      return (
-        <BarrelDrawing label="The barrel where the cable enters the derailleur; a quarter turn outward gives more pull." />
-      )
+      return <BarrelDrawing label={words.theBarrelWhereTheCable} />
     case 'cage':
-      return (
-        <CageSide shows="tab" label="From the right: the tab between the pulleys, the chain inside it." />
-      )
+      return <CageSide shows="tab" label={words.fromTheRightTheTab} />
     case 'links':
-      return (
-        <CageSide
-          shows="stiff-link"
-          label="From the right: a link that stays bent as it leaves the lower pulley."
-        />
-      )
+      return <CageSide shows="stiff-link" label={words.fromTheRightALink} />
     case 'pulleys':
-      return <CageSide shows="pulleys" label="From the right: wiggle each pulley sideways." />
+      return <CageSide shows="pulleys" label={words.fromTheRightWiggle} />
     case 'b-gap':
-      return (
-        <CageSide shows="gap" label="From the right: the gap between the upper pulley and the largest cog." />
-      )
+      return <CageSide shows="gap" label={words.fromTheRightTheGap} />
     case 'ring-lift':
-      return <RingFront label="The front of the ring: the chain pulled forward, daylight over the teeth." />
+      return <RingFront label={words.theFrontOfTheRing} />
     case 'hooked-teeth':
     case 'laid-chain':
     case 'teeth':
@@ -102,7 +88,7 @@ export function TestDrawing({ finding, cogs }: Props) {
       return <HookedTeeth teeth={44} on="ring" />
     default: {
       const at = SPOTS[finding]
-      return at ? <BikeSpot {...at} label="Where on the bike: marked." /> : null
+      return at ? <BikeSpot {...at} label={words.whereOnTheBike} /> : null
     }
   }
 }

@@ -5,6 +5,7 @@ import { understandNotes } from '../../../formats/notes/understand.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { SelectField } from '../../../ui/parts/fields.tsx'
 import { NOTE_USE_NAMES } from '../../../words/notes-words.ts'
+import { words } from '../../../words/stations/files/notes/columns-map.ts'
 
 interface Props {
   readonly table: NoteTable
@@ -25,11 +26,11 @@ export function ColumnsMap({ table, mapping, onMap }: Props) {
   }
   return (
     <ul
-      aria-label="Columns"
+      aria-label={words.columns}
       className="grid grid-cols-[repeat(auto-fill,minmax(14.5rem,1fr))] gap-x-6 gap-y-4 max-sm:grid-cols-1"
     >
       {table.heads.map((head, at) => {
-        const name = head === '' ? `Column ${at + 1}` : head
+        const name = head === '' ? words.column(at + 1) : head
         return (
           <li key={at} className="min-w-0">
             <SelectField
@@ -39,7 +40,7 @@ export function ColumnsMap({ table, mapping, onMap }: Props) {
               onPick={(use) => pick(at, use)}
               hint={
                 <span className="line-clamp-2 font-mono text-[0.8rem] [overflow-wrap:anywhere]">
-                  {cellsOf(table, at).slice(0, SAMPLES).join(' · ') || 'empty'}
+                  {cellsOf(table, at).slice(0, SAMPLES).join(' · ') || words.empty}
                 </span>
               }
             />

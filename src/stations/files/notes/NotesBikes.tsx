@@ -5,6 +5,7 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { SelectField, TextField } from '../../../ui/parts/fields.tsx'
 import { CONDITION_NAMES, DRIVETRAIN_NAMES } from '../../../words/names.ts'
 import type { Notes } from './use-notes.ts'
+import { words } from '../../../words/stations/files/notes/notes-bikes.ts'
 
 const NONE = ''
 const NEW = 'new:'
@@ -17,13 +18,13 @@ function OneBike({ name, notes }: { readonly name: string; readonly notes: Notes
   const isNew = told?.is === 'new'
   const here = Object.fromEntries([...garage.bikes.values()].map(({ entry }) => [entry.bike, entry.name]))
   const news = Object.fromEntries(
-    Object.entries(DRIVETRAIN_NAMES).map(([kind, said]) => [`${NEW}${kind}`, `a new bike: ${said}`]),
+    Object.entries(DRIVETRAIN_NAMES).map(([kind, said]) => [`${NEW}${kind}`, words.aNewBike(said)]),
   )
   const value = isNew ? `${NEW}${told.gears}` : told?.is === 'here' ? told.bike : NONE
   const pick = (picked: string): void => {
     if (picked.startsWith(NEW)) {
       const gears = picked.slice(NEW.length) as DrivetrainKind
-      const before = isNew ? told : { name: name === '' ? 'My bike' : name, usual: 'dry-road' as const }
+      const before = isNew ? told : { name: name === '' ? words.myBike : name, usual: 'dry-road' as const }
       choose(name, {
         is: 'new',
         gears,
@@ -36,7 +37,7 @@ function OneBike({ name, notes }: { readonly name: string; readonly notes: Notes
   return (
     <li className="grid grid-cols-[repeat(auto-fill,minmax(14.5rem,1fr))] gap-x-6 gap-y-3 border-t border-hairline py-3 max-sm:grid-cols-1">
       <SelectField
-        label={name === '' ? 'The notes are about' : `“${name}” is`}
+        label={name === '' ? words.theNotesAreAbout : words.is(name)}
         options={{ [NONE]: 'choose', ...here, ...news }}
         value={value}
         onPick={pick}
@@ -44,14 +45,14 @@ function OneBike({ name, notes }: { readonly name: string; readonly notes: Notes
       {isNew && (
         <>
           <TextField
-            label="Its name"
+            label={words.itsName}
             value={told.name}
             maxLength={40}
             onChange={({ target }) => choose(name, { ...told, name: target.value })}
-            fault={told.name.trim() === '' ? 'Give it a name.' : undefined}
+            fault={told.name.trim() === '' ? words.giveItAName : undefined}
           />
           <SelectField<Condition>
-            label="Mostly ridden in"
+            label={words.mostlyRiddenIn}
             options={
               Object.fromEntries(CONDITIONS.map((one) => [one, CONDITION_NAMES[one]])) as Record<
                 Condition,
@@ -69,7 +70,7 @@ function OneBike({ name, notes }: { readonly name: string; readonly notes: Notes
 
 /** The bikes that a table of notes is about. */
 export const NotesBikes = ({ notes }: { readonly notes: Notes }) => (
-  <ul aria-label="Bikes of the notes" className="border-b border-hairline">
+  <ul aria-label={words.bikesOfTheNotes} className="border-b border-hairline">
     {notes.names.map((name) => (
       <OneBike key={bikeKey(name)} name={name} notes={notes} />
     ))}

@@ -14,29 +14,30 @@ import { NotesBikes } from './NotesBikes.tsx'
 import { NotesPreview } from './NotesPreview.tsx'
 import { Settle } from './Settle.tsx'
 import { countNotes, useNotes, type Notes } from './use-notes.ts'
+import { words as phrases } from '../../../words/stations/files/notes/notes-in.ts'
 
-const EXAMPLE = 'date\tkm\tgauge\tnote\n4 March\t12,410\t0.5 no, 0.75 no\tnew chain'
+const EXAMPLE = phrases.dateKmGaugeNote
 
 function Begin({ notes, said }: { readonly notes: Notes; readonly said: string | undefined }) {
   const [text, setText] = useState('')
   return (
     <div className="flex flex-col gap-6">
       <Answer
-        detail="Readings, distances, parts, washes, prices: whatever its columns hold. You see what each row becomes before anything is added."
+        detail={phrases.readingsDistancesPartsWashes}
         {...(said !== undefined && {
           action: (
             <Link to={STATIONS.today.path} className={buttonLook('next')}>
-              See what it says
+              {phrases.seeWhatItSays}
             </Link>
           ),
         })}
       >
-        {said ?? 'Bring in notes from a spreadsheet.'}
+        {said ?? phrases.bringInNotesFromASpreadsheet}
       </Answer>
       <div className="grid grid-cols-2 gap-x-14 gap-y-6 border-t border-hairline pt-6 max-lg:grid-cols-1">
-        <Section title="Paste it" note="Select the cells in the spreadsheet, copy them, and paste them here.">
+        <Section title={phrases.pasteIt} note={phrases.selectTheCellsInTheSpreadsheet}>
           <label className="sr-only" htmlFor="notes-text">
-            Cells of the spreadsheet
+            {phrases.cellsOfTheSpreadsheet}
           </label>
           <textarea
             id="notes-text"
@@ -50,27 +51,27 @@ function Begin({ notes, said }: { readonly notes: Notes; readonly said: string |
             look="firm"
             className="mt-3"
             disabled={text.trim() === ''}
-            onClick={() => void notes.takeText(text, 'What was pasted')}
+            onClick={() => void notes.takeText(text, phrases.whatWasPasted)}
           >
-            Read it
+            {phrases.readIt}
           </Button>
         </Section>
-        <Section title="Or drop the file">
+        <Section title={phrases.orDropTheFile}>
           <DropPlace
-            note="A table as .csv, .tsv, .txt or .xlsx. Of a file with several sheets the first is read. It stays in this browser."
+            note={phrases.aTableAsCsv}
             accept=".csv,.tsv,.txt,.xlsx"
-            label="Spreadsheet file"
-            button="Choose a file"
+            label={phrases.spreadsheetFile}
+            button={phrases.chooseAFile}
             isSingle
             onFiles={([file]) => void (file && notes.takeFile(file))}
           >
-            Drop the spreadsheet here.
+            {phrases.dropTheSpreadsheetHere}
           </DropPlace>
         </Section>
       </div>
       {notes.fault !== undefined && (
         <p role="alert" className="font-medium text-rust">
-          {notes.fault} Nothing was changed.
+          {phrases.nothingWasChanged(notes.fault)}
         </p>
       )}
     </div>
@@ -81,9 +82,9 @@ function Begin({ notes, said }: { readonly notes: Notes; readonly said: string |
 function headline({ opened, open, outcome }: Notes): string {
   const [first] = open
   if (first !== undefined) return NOTE_QUESTIONS[first]
-  if (!outcome) return 'Laying out the rows…'
+  if (!outcome) return phrases.layingOutTheRows
   const { drafts } = outcome
-  if (drafts.length === 0) return 'There is nothing new in these notes.'
+  if (drafts.length === 0) return phrases.thereIsNothingNew
   return `${sayCount(opened?.table.rows.length ?? 0, 'row')}: ${sayNoteCounts(countNotes(drafts))}.`
 }
 
@@ -96,7 +97,7 @@ export default function NotesIn() {
   const isNamed = Object.values(notes.bikes).every((bike) => bike.is === 'here' || bike.name.trim() !== '')
   const [add, adding] = useOnce(async () => {
     if (!outcome || !opened) return
-    const words = `${sayNoteCounts(countNotes(outcome.drafts))} came in.`
+    const words = phrases.cameIn(sayNoteCounts(countNotes(outcome.drafts)))
     if (!(await record(outcome.drafts, words))) return
     await notes.remember()
     setSaid(words)
@@ -107,7 +108,7 @@ export default function NotesIn() {
   return (
     <div className="flex flex-col gap-7">
       <Answer
-        detail={`${opened.file}. How it is read is kept for the next table like it. Added together, and undone together.`}
+        detail={phrases.howItIsRead(opened.file)}
         action={
           <>
             <Button
@@ -115,10 +116,10 @@ export default function NotesIn() {
               disabled={!outcome || outcome.drafts.length === 0 || adding || !isNamed}
               onClick={() => add()}
             >
-              {adding ? 'Adding them…' : 'Add them to the log'}
+              {adding ? phrases.addingThem : phrases.addThemToTheLog}
             </Button>
             <Button look="link" onClick={notes.leave}>
-              Leave this table
+              {phrases.leaveThisTable}
             </Button>
           </>
         }
@@ -126,13 +127,13 @@ export default function NotesIn() {
         {headline(notes)}
       </Answer>
       <div className="flex flex-col gap-6 border-t border-hairline pt-6">
-        <Section title="What the columns hold">
+        <Section title={phrases.whatTheColumnsHold}>
           <ColumnsMap table={opened.table} mapping={mapping} onMap={notes.map} />
         </Section>
-        <Section title="How to read them">
+        <Section title={phrases.howToReadThem}>
           <Settle table={opened.table} mapping={mapping} onMap={notes.map} />
         </Section>
-        <Section title={notes.names.length > 1 ? 'Which bikes' : 'Which bike'}>
+        <Section title={notes.names.length > 1 ? phrases.whichBikes : phrases.whichBike}>
           <NotesBikes notes={notes} />
         </Section>
         {asked.size > 0 && (

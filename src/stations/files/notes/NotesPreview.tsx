@@ -11,6 +11,7 @@ import { useUnits } from '../../../ui/screen-state.ts'
 import { sayEntry } from '../../../words/entries/index.ts'
 import { sayCount, sayDay } from '../../../words/numbers.ts'
 import { sayNoteDoubt } from '../../../words/notes-words.ts'
+import { words } from '../../../words/stations/files/notes/notes-preview.ts'
 
 /** The garage with what the notes bring beside it: enough to name it. */
 function named(garage: Garage, drafts: readonly EntryDraft[]): Garage {
@@ -49,7 +50,9 @@ function Row({ row, written, garage }: RowProps) {
           <p key={i}>{sayEntry({ ...draft, id: '', format: 0 }, garage, units)}</p>
         ))}
         {row.known > 0 && (
-          <p className="text-steel">{sayCount(row.known, 'thing is', 'things are')} in the log already</p>
+          <p className="text-steel">
+            {words.inTheLogAlready(sayCount(row.known, words.thingIs, words.thingsAre))}
+          </p>
         )}
         {row.doubts.map(({ why, written: said }, i) => (
           <p key={`doubt ${i}`} className="font-medium text-rust">
@@ -57,7 +60,7 @@ function Row({ row, written, garage }: RowProps) {
           </p>
         ))}
         {told.length === 0 && row.known === 0 && row.doubts.length === 0 && (
-          <p className="text-steel">nothing to bring in</p>
+          <p className="text-steel">{words.nothingToBringIn}</p>
         )}
       </div>
     </div>
@@ -98,20 +101,20 @@ export function NotesPreview({ table, outcome }: Props) {
   })
   return (
     <Section
-      title="What each row becomes"
+      title={words.whatEachRowBecomes}
       note={
         unclear.length === 0
-          ? 'All rows are clear.'
-          : `${sayCount(unclear.length, 'row is', 'rows are')} not clear. What is marked is left out; the rest of the row comes in.`
+          ? words.allRowsAreClear
+          : words.notClearWhatIsMarked(sayCount(unclear.length, words.rowIs, words.rowsAre))
       }
     >
       {unclear.length > 0 && (
         <Choice
-          legend="Rows to show"
+          legend={words.rowsToShow}
           hideLegend
           options={[
-            { value: 'all', label: `All ${outcome.rows.length}` },
-            { value: 'unclear', label: `Not clear: ${unclear.length}` },
+            { value: 'all', label: words.all(outcome.rows.length) },
+            { value: 'unclear', label: words.notClear(unclear.length) },
           ]}
           value={shown}
           onPick={setShown}
@@ -121,7 +124,7 @@ export function NotesPreview({ table, outcome }: Props) {
       <div
         ref={box}
         role="region"
-        aria-label="Rows"
+        aria-label={words.rows}
         tabIndex={0}
         className="h-[min(30rem,60dvh)] overflow-y-auto border-y border-hairline"
       >

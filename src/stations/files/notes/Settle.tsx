@@ -9,6 +9,7 @@ import {
   SIDE_NAMES,
   YES_MEANS_NAMES,
 } from '../../../words/notes-words.ts'
+import { words as phrases } from '../../../words/stations/files/notes/settle.ts'
 
 interface Props {
   readonly table: NoteTable
@@ -41,7 +42,7 @@ function Pick<T extends string>({
       label={label}
       options={value === undefined ? { ...CHOOSE, ...options } : ({ ...options } as Record<T | '', string>)}
       value={value ?? NONE}
-      hint={value === undefined ? <strong className="text-rust">Choose one.</strong> : hint}
+      hint={value === undefined ? <strong className="text-rust">{phrases.chooseOne}</strong> : hint}
       onPick={(picked) => picked !== NONE && onPick(picked)}
     />
   )
@@ -59,7 +60,7 @@ export function Settle({ table, mapping, onMap }: Props) {
     <div className="grid grid-cols-[repeat(auto-fill,minmax(14.5rem,1fr))] gap-x-6 gap-y-4 max-sm:grid-cols-1">
       {has('date') && (
         <Pick
-          label="Days are written as"
+          label={phrases.daysAreWrittenAs}
           options={DATE_ORDER_NAMES}
           value={mapping.dates}
           onPick={(dates) => set({ dates })}
@@ -67,14 +68,14 @@ export function Settle({ table, mapping, onMap }: Props) {
       )}
       {DISTANCES.some(has) && (
         <Pick
-          label="Distances are in"
+          label={phrases.distancesAreIn}
           options={{ km: 'kilometres', miles: 'miles' }}
           value={mapping.unit}
           onPick={(unit) => set({ unit })}
         />
       )}
       <Pick
-        label="Decimals after"
+        label={phrases.decimalsAfter}
         options={DECIMAL_NAMES}
         value={mapping.decimals}
         onPick={(decimals) => set({ decimals })}
@@ -84,7 +85,7 @@ export function Settle({ table, mapping, onMap }: Props) {
           use === 'limit' && (
             <Pick
               key={at}
-              label={`Mark of “${table.heads[at] || `column ${at + 1}`}”`}
+              label={phrases.markOf(table.heads[at] || phrases.column(at + 1))}
               options={Object.fromEntries(MARKS.map((mark) => [String(mark), `${mark.toFixed(2)} %`]))}
               value={limits[String(at)] === undefined ? undefined : String(limits[String(at)])}
               onPick={(mark) => set({ limits: { ...limits, [String(at)]: Number(mark) } })}
@@ -93,7 +94,7 @@ export function Settle({ table, mapping, onMap }: Props) {
       )}
       {(sides.any || has('percent')) && (
         <Pick
-          label="The gauge has"
+          label={phrases.theGaugeHas}
           options={CONTACT_NAMES}
           value={mapping.contacts}
           onPick={(contacts) => set({ contacts })}
@@ -101,17 +102,17 @@ export function Settle({ table, mapping, onMap }: Props) {
       )}
       {sides.yesNo && (
         <Pick
-          label="Yes beside the gauge means"
+          label={phrases.yesBesideTheGauge}
           options={YES_MEANS_NAMES}
           value={mapping.yesMeans}
           onPick={(yesMeans) => set({ yesMeans })}
-          hint="Judged by the rows: a chain only grows longer. Change it if it is wrong."
+          hint={phrases.judgedByTheRows}
         />
       )}
       {strangeWords(table, mapping).map((word) => (
         <Pick
           key={word}
-          label={`“${word}” beside the gauge means`}
+          label={phrases.besideTheGaugeMeans(word)}
           options={SIDE_NAMES}
           value={words[word]}
           onPick={(meaning) => set({ words: { ...words, [word]: meaning } })}
@@ -120,8 +121,8 @@ export function Settle({ table, mapping, onMap }: Props) {
       {has('length') && (
         <>
           <TextField
-            label="Links in each length"
-            hint="Inner and outer links both count. 12 inches are 24."
+            label={phrases.linksInEachLength}
+            hint={phrases.innerAndOuterLinks}
             inputMode="numeric"
             defaultValue={mapping.pitches ?? ''}
             onChange={({ target }) => {
@@ -131,7 +132,7 @@ export function Settle({ table, mapping, onMap }: Props) {
             }}
           />
           <Pick
-            label="Lengths are in"
+            label={phrases.lengthsAreIn}
             options={{ mm: 'millimetres', inches: 'inches' }}
             value={mapping.lengthUnit}
             onPick={(lengthUnit) => set({ lengthUnit })}
@@ -140,7 +141,7 @@ export function Settle({ table, mapping, onMap }: Props) {
       )}
       {has('price') && (
         <Pick
-          label="Prices are in"
+          label={phrases.pricesAreIn}
           options={Object.fromEntries(CURRENCIES.map((code) => [code, code]))}
           value={mapping.currency}
           onPick={(currency) => set({ currency })}

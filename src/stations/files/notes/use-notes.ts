@@ -19,6 +19,7 @@ import { useOpenLog } from '../../../session/log-context.ts'
 import { useBikeId } from '../../../ui/use-bike-id.ts'
 import { minorPerMajor } from '../../../words/money.ts'
 import { isMapping } from './kept-mapping.ts'
+import { words } from '../../../words/stations/files/notes/use-notes.ts'
 
 /** A table that was opened, and where it came from. */
 interface Opened {
@@ -47,7 +48,7 @@ export interface Notes {
   readonly remember: () => Promise<void>
 }
 
-const keptUnder = (table: NoteTable): string => `notes ${notePrint(table)}`
+const keptUnder = (table: NoteTable): string => words.notes(notePrint(table))
 
 /** The names of bikes in a table, each once. */
 function namesOf({ table }: Opened, mapping: GuessedNotes): readonly string[] {
@@ -82,20 +83,20 @@ function useTaking(begin: (opened: Opened, mapping: GuessedNotes) => void) {
     try {
       const table = readNoteTable(text)
       if (table.rows.length > MOST_NOTE_ROWS)
-        return setFault(`${file} has ${table.rows.length} rows. Bring in up to ${MOST_NOTE_ROWS} at a time.`)
+        return setFault(words.hasRowsBringInUp(file, table.rows.length, MOST_NOTE_ROWS))
       const before = await kept.read(keptUnder(table)).catch(() => undefined)
       begin({ file, table }, isMapping(before, table) ? before : understandNotes(table, Date.parse(now)))
     } catch (error) {
-      setFault(error instanceof RideFileError ? error.message : `${file} could not be read.`)
+      setFault(error instanceof RideFileError ? error.message : words.couldNotBeRead(file))
     }
   }
   const takeFile = async (file: File): Promise<void> => {
-    if (file.size > MOST_SHEET_BYTES) return setFault(`${file.name} is too large for a table of notes.`)
+    if (file.size > MOST_SHEET_BYTES) return setFault(words.isTooLargeForATable(file.name))
     try {
       const isSheet = /\.xlsx$/i.test(file.name)
       await takeText(isSheet ? await textOfSheetFile(file) : await file.text(), file.name)
     } catch (error) {
-      setFault(error instanceof RideFileError ? error.message : `${file.name} could not be read.`)
+      setFault(error instanceof RideFileError ? error.message : words.couldNotBeRead2(file.name))
     }
   }
   return { fault, takeText, takeFile }

@@ -4,6 +4,7 @@ import { Section } from '../../../ui/parts/Section.tsx'
 import { sayPackage } from '../../../words/out-words.ts'
 import { LeaveOut } from './LeaveOut.tsx'
 import { useDataPackage } from './use-data-package.ts'
+import { words } from '../../../words/stations/files/out/data-out.ts'
 
 /** One package on its way. */
 function Making({
@@ -25,11 +26,11 @@ function Making({
           className="mt-2 h-2 w-full accent-petrol"
           max={1}
           value={state.share}
-          aria-label="Making the data package"
+          aria-label={words.makingTheDataPackage}
         />
       )}
       <Button className="mt-2" onClick={onAgain}>
-        {isOver ? 'Make another' : 'Cancel'}
+        {isOver ? words.makeAnother : words.cancel}
       </Button>
     </>
   )
@@ -40,16 +41,13 @@ export function DataOut() {
   const [withoutPeople, setWithoutPeople] = useState(false)
   const [making, setMaking] = useState(false)
   return (
-    <Section
-      title="Data package"
-      note="Bikes, parts, rides, readings, washes, checks, costs and today’s forecasts as CSV tables in one ZIP, with units and keys (datapackage.json). Opens in any spreadsheet."
-    >
-      <LeaveOut label="Leave out names and places" value={withoutPeople} onChange={setWithoutPeople} />
+    <Section title={words.dataPackage} note={words.bikesPartsRidesReadings}>
+      <LeaveOut label={words.leaveOutNamesAndPlaces} value={withoutPeople} onChange={setWithoutPeople} />
       {making ? (
         <Making withoutPeople={withoutPeople} onAgain={() => setMaking(false)} />
       ) : (
         <Button className="mt-3" onClick={() => setMaking(true)}>
-          Save the data package
+          {words.saveTheDataPackage}
         </Button>
       )}
     </Section>

@@ -16,6 +16,7 @@ import { sayRecord } from '../../../words/out-words.ts'
 import { recordSheet } from '../../../words/record-sheet.ts'
 import { usePaper } from '../../../ui/paper.ts'
 import { LeaveOut } from './LeaveOut.tsx'
+import { words } from '../../../words/stations/files/out/record-out.ts'
 
 const PART = 'part:'
 
@@ -52,13 +53,13 @@ function Sheet({ bike, name }: { readonly bike: string; readonly name: string })
     const { ownerSheetPdf } = await import('../../../formats/owner-sheet.ts')
     const sheet = recordSheet(judged.report, judged.answer, judged.verdict, garage, units)
     const { bytes, lost } = await ownerSheetPdf(sheet, paper)
-    saveBytes(`${plain(name)}-record.pdf`, bytes, 'application/pdf')
-    setSaid(lost > 0 ? `Saved, but ${lost} letters have no place in a plain PDF.` : 'Saved.')
+    saveBytes(words.recordPdf(plain(name)), bytes, 'application/pdf')
+    setSaid(lost > 0 ? words.savedButLettersHave(lost) : words.saved)
   })
   return (
     <>
       <Button disabled={busy || !judged?.verdict} onClick={save}>
-        Its sheet as PDF
+        {words.itsSheetAsPdf}
       </Button>
       <span role="status" className="text-sm text-steel">
         {said}
@@ -92,12 +93,9 @@ export function RecordOut() {
   })
   if (garage.bikes.size === 0) return null
   return (
-    <Section
-      title="One bike’s record"
-      note="For whoever rides or mends it next: its parts, rides, readings and washes in one file, and a sheet to read. A part alone brings what it has done and what was measured last."
-    >
+    <Section title={words.oneBikesRecord} note={words.forWhoeverRidesOrMends}>
       <SelectField
-        label="Record of"
+        label={words.recordOf}
         value={id}
         options={{
           ...Object.fromEntries([...garage.bikes.values()].map(({ entry }) => [entry.bike, entry.name])),
@@ -114,12 +112,12 @@ export function RecordOut() {
         }}
       />
       <div className="mt-2">
-        <LeaveOut label="Leave out names, places and notes" value={people} onChange={setPeople} />
-        <LeaveOut label="Leave out prices and visits" value={money} onChange={setMoney} />
+        <LeaveOut label={words.leaveOutNamesPlaces} value={people} onChange={setPeople} />
+        <LeaveOut label={words.leaveOutPricesAndVisits} value={money} onChange={setMoney} />
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <Button disabled={busy || name === ''} onClick={save}>
-          Save the record
+          {words.saveTheRecord}
         </Button>
         {bike !== undefined && <Sheet key={bike} bike={bike} name={name} />}
       </div>

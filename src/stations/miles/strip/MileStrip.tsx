@@ -14,6 +14,7 @@ import { usePainting, usePrinting, useWidth, type Paint } from '../../../ui/road
 import { useWheel } from './use-wheel.ts'
 import { CLOSER, stripKeys, useStanding, useStripPointers, type Standing } from './use-strip.ts'
 import { zoomView } from '../../../ui/road/view.ts'
+import { words } from '../../../words/stations/miles/strip/mile-strip.ts'
 
 /** Width of the road on a printed sheet, px. */
 const PRINT_PX = 1000
@@ -31,20 +32,20 @@ function Zoom({ standing, end }: { readonly standing: Standing; readonly end: nu
   const whole = view.from <= 0 && view.to >= end
   return (
     <div className="no-print flex gap-1.5">
-      <Button aria-label="Closer" onClick={() => setView(zoomView(view, middle, CLOSER, end))}>
+      <Button aria-label={words.closer} onClick={() => setView(zoomView(view, middle, CLOSER, end))}>
         <ZoomIn aria-hidden="true" className="size-5" />
       </Button>
       <Button
-        aria-label="Further"
+        aria-label={words.further}
         disabled={whole}
         onClick={() => setView(zoomView(view, middle, 1 / CLOSER, end))}
       >
         <ZoomOut aria-hidden="true" className="size-5" />
       </Button>
       <Button disabled={whole} onClick={() => setView({ from: 0, to: end })}>
-        Whole road
+        {words.wholeRoad}
       </Button>
-      <Button aria-label="Print the road" className="max-sm:hidden" onClick={() => window.print()}>
+      <Button aria-label={words.printTheRoad} className="max-sm:hidden" onClick={() => window.print()}>
         <Printer aria-hidden="true" className="size-5" />
       </Button>
     </div>
@@ -93,7 +94,7 @@ export function MileStrip({ picture, end, topPercent }: Props) {
           ref={canvas}
           role="slider"
           tabIndex={0}
-          aria-label="Place on the road"
+          aria-label={words.placeOnTheRoad}
           aria-valuemin={0}
           aria-valuemax={Math.round(end)}
           aria-valuenow={Math.round(here)}
@@ -113,18 +114,15 @@ export function MileStrip({ picture, end, topPercent }: Props) {
           {sentence}
           {marks.length > 0 && (
             <Button look="link" className="no-print ml-2" onClick={() => open(marks)}>
-              {marks.length === 1 ? 'Open it' : 'Open them'}
+              {marks.length === 1 ? words.openIt : words.openThem}
             </Button>
           )}
         </p>
         <Zoom standing={standing} end={end} />
       </div>
       <p id={help} className="no-print text-sm text-steel">
-        <span className="pointer-coarse:hidden">
-          Drag to move; Ctrl and wheel, or + and −, zoom; arrows walk, with Shift from mark to mark; Enter
-          opens.
-        </span>
-        <span className="pointer-fine:hidden">Drag to move, pinch to zoom, tap a mark twice to open it.</span>
+        <span className="pointer-coarse:hidden">{words.dragToMoveCtrl}</span>
+        <span className="pointer-fine:hidden">{words.dragToMovePinch}</span>
       </p>
     </div>
   )

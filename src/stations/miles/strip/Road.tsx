@@ -17,6 +17,7 @@ import { sayLimitDates } from '../../../words/verdict.tsx'
 import { useAnswers, useForecast } from '../../../session/use-forecasts.ts'
 import { MileStrip } from './MileStrip.tsx'
 import type { StripPicture } from '../../../ui/road/picture.ts'
+import { words } from '../../../words/stations/miles/strip/road.ts'
 
 const LEAST_TOP = 1
 const MOST_TOP = 1.3
@@ -35,17 +36,17 @@ function ChainTable({ picture, units }: { readonly picture: StripPicture; readon
   return (
     <details className="no-print mt-1 text-[0.95rem]">
       <summary className="cursor-pointer text-sm text-steel underline underline-offset-4">
-        The road as a table
+        {words.theRoadAsATable}
       </summary>
-      <div className="overflow-x-auto" role="region" aria-label="The road as a table" tabIndex={0}>
+      <div className="overflow-x-auto" role="region" aria-label={words.theRoadAsATable} tabIndex={0}>
         <table className="mt-2 w-full text-left">
           <thead>
             <tr className="border-b border-hairline text-sm text-steel">
-              <th className="py-1 pr-4 font-medium">Chain</th>
-              <th className="py-1 pr-4 font-medium">Fitted</th>
-              <th className="py-1 pr-4 font-medium">Distance</th>
-              <th className="py-1 pr-4 font-medium">Readings</th>
-              <th className="py-1 font-medium">Elongation, %</th>
+              <th className="py-1 pr-4 font-medium">{words.chain}</th>
+              <th className="py-1 pr-4 font-medium">{words.fitted}</th>
+              <th className="py-1 pr-4 font-medium">{words.distance}</th>
+              <th className="py-1 pr-4 font-medium">{words.readings}</th>
+              <th className="py-1 font-medium">{words.elongation}</th>
             </tr>
           </thead>
           <tbody>
@@ -57,7 +58,11 @@ function ChainTable({ picture, units }: { readonly picture: StripPicture; readon
                 <td className="py-1 pr-4">{readings.length}</td>
                 <td className="py-1">
                   {answer
-                    ? `${sayFigure(answer.now.mean)}, ${sayFigure(answer.now.p05)} to ${sayFigure(answer.now.p95)}`
+                    ? words.to(
+                        sayFigure(answer.now.mean),
+                        sayFigure(answer.now.p05),
+                        sayFigure(answer.now.p95),
+                      )
                     : '…'}
                 </td>
               </tr>
@@ -110,7 +115,7 @@ export function Road({ report }: { readonly report: BikeReport }) {
           answer: current,
           events: plannedAlong(report.bike.events, current, 0),
           // Where the limit is, and no more: what to do about it is the verdict's to say.
-          said: `${sayAboutKm(current.toLimitKm.p50, units)}: limit${measured ? '' : ', a guess'}`,
+          said: words.limit(sayAboutKm(current.toLimitKm.p50, units), measured ? '' : words.aGuess),
         },
       }),
       perUnit: units === 'metric' ? 1 : KM_PER_MILE,
@@ -125,19 +130,19 @@ export function Road({ report }: { readonly report: BikeReport }) {
   const end = total + Math.max(0.06 * total, Math.min(reach, Math.max(0.3 * total, 400, lastEvent * 1.05)))
   return (
     <Section
-      title={`The road of ${report.bike.entry.name}`}
+      title={words.theRoadOf(report.bike.entry.name)}
       note={
         fault !== undefined
-          ? 'The wear could not be worked out; the road is drawn without it.'
+          ? words.theWearCouldNot
           : current
-            ? `${sayLimitDates(current, now)} The line is the likely elongation, the band where 8 in 10 such chains are; the limit is ${sayLimit(limit)}\u00a0%.`
-            : 'Working it out…'
+            ? words.theLineIsTheLikely(sayLimitDates(current, now), sayLimit(limit))
+            : words.workingItOut
       }
     >
       <MileStrip picture={picture} end={end} topPercent={topPercent} />
       <ul
         className="no-print mt-2 flex flex-wrap gap-x-5 gap-y-1 text-sm text-steel"
-        aria-label="Kinds of road"
+        aria-label={words.kindsOfRoad}
       >
         {CONDITIONS.filter((condition) =>
           strip.rides.some((ride) => ride.condition === condition && !ride.unsure),
@@ -150,14 +155,18 @@ export function Road({ report }: { readonly report: BikeReport }) {
         {strip.rides.some((ride) => ride.unsure) && (
           <li className="flex items-center gap-2">
             <span aria-hidden="true" className="inline-block h-3 w-6 border border-dashed border-steel" />
-            not set
+            {words.notSet}
           </li>
         )}
       </ul>
       {picture.ahead?.events.map(({ name, condition, from, to }) => (
         <p key={`${name} ${from}`} className="no-print mt-1 text-sm text-steel">
-          Ahead, in about {sayAboutKm(from, units)}: {name}, {sayKm(to - from, units)} in{' '}
-          {CONDITION_NAMES[condition]}.
+          {words.aheadInAboutIn(
+            sayAboutKm(from, units),
+            name,
+            sayKm(to - from, units),
+            CONDITION_NAMES[condition],
+          )}
         </p>
       ))}
       <ChainTable picture={picture} units={units} />

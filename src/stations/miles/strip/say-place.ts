@@ -6,6 +6,7 @@ import { sayEntry } from '../../../words/entries/index.ts'
 import { CONDITION_NAMES } from '../../../words/names.ts'
 import { sayAboutKm, sayDay, sayFigure, sayKm, sayLimit, sayPercent } from '../../../words/numbers.ts'
 import type { CurvedChain, StripPicture } from '../../../ui/road/picture.ts'
+import { words } from '../../../words/stations/miles/strip/say-place.ts'
 
 /** Elongation of a chain at a place of the road, between its drawn marks. */
 function elongationAt({ strip, answer }: CurvedChain, km: number) {
@@ -31,24 +32,34 @@ export function sayPlace(picture: StripPicture, km: number, units: Units, now: s
       Math.abs(one.x - further) < Math.abs(best.x - further) ? one : best,
     )
     const likely = point
-      ? `: the chain then probably at ${sayPercent(point.p50)}, ${sayFigure(point.p10)} to ${sayFigure(point.p90)}${point.p50 >= limit ? `, past its limit of ${sayLimit(limit)}\u00a0%` : ''}`
+      ? words.theChainThenProbably(
+          sayPercent(point.p50),
+          sayFigure(point.p10),
+          sayFigure(point.p90),
+          point.p50 >= limit ? words.pastItsLimitOf(sayLimit(limit)) : '',
+        )
       : ''
-    return `${sayAboutKm(further, units)} from today${likely}.`
+    return words.fromToday(sayAboutKm(further, units), likely)
   }
   const ride = rideAtKm(strip, km) ?? strip.rides.at(-1)
-  if (!ride) return 'The road begins with the first ride.'
-  const road = `${sayKm(km, units)}, ${sayDay(ride.at, now)}: ${ride.unsure ? `conditions not set, probably ${CONDITION_NAMES[ride.condition]}` : CONDITION_NAMES[ride.condition]}.`
+  if (!ride) return words.theRoadBeginsWithTheFirst
+  const road = `${sayKm(km, units)}, ${sayDay(ride.at, now)}: ${ride.unsure ? words.conditionsNotSetProbably(CONDITION_NAMES[ride.condition]) : CONDITION_NAMES[ride.condition]}.`
   const here = chains.find(({ strip: { chain } }) =>
     chain.part.fittings.some(
       ({ bike, from, to }) => bike === ride.bike && ride.at >= from && (to === undefined || ride.at < to),
     ),
   )
-  if (!here) return `${road} No chain in the log.`
+  if (!here) return words.noChainInTheLog(road)
   const { part, story } = here.strip.chain
   const worn = elongationAt(here, km)
   const since = Math.max(0, km - (strip.edges[strip.rides.indexOf(ride)] ?? km))
   const gathered = story.at(ride.at).km + Math.min(ride.km, since)
-  return `${road} ${part.entry.name}, ${sayKm(gathered, units)} on it${worn ? `, probably at ${sayPercent(worn.p50)}, ${sayFigure(worn.p10)} to ${sayFigure(worn.p90)}` : ''}.`
+  return words.onIt(
+    road,
+    part.entry.name,
+    sayKm(gathered, units),
+    worn ? words.probablyAtTo(sayPercent(worn.p50), sayFigure(worn.p10), sayFigure(worn.p90)) : '',
+  )
 }
 
 /** The marks at a place in a sentence; the entry of the first may have been taken back meanwhile. */
@@ -61,6 +72,6 @@ export function sayMarks(
 ): string {
   const [first] = marks
   if (!first) return ''
-  const more = marks.length > 1 ? `, and ${marks.length - 1} more` : ''
+  const more = marks.length > 1 ? words.andMore(marks.length - 1) : ''
   return `${sayDay(first.at, now)}, ${sayKm(first.km, units)}: ${entry ? sayEntry(entry, garage, units) : first.kind}${more}.`
 }

@@ -4,6 +4,7 @@ import { useCheckedForm } from '../../../ui/form/use-checked-form.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { factsSchema, keptFacts, shownFacts } from './fact-fields.ts'
 import { FactFields } from './FactFields.tsx'
+import { words } from '../../../words/stations/shelf/stock/bike-fit-form.ts'
 
 /** What the parts of a bike must agree with. */
 export function BikeFitForm({ entry, onDone }: { readonly entry: BikeEntry; readonly onDone: () => void }) {
@@ -14,9 +15,7 @@ export function BikeFitForm({ entry, onDone }: { readonly entry: BikeEntry; read
     async (typed) => {
       const { id, action: _action, fit: _fit, ...held } = entry
       const fit = keptFacts(typed, 'bike')
-      if (
-        await record([{ ...held, supersedes: id, ...(fit && { fit }) }], `What fits ${entry.name} is saved.`)
-      )
+      if (await record([{ ...held, supersedes: id, ...(fit && { fit }) }], words.whatFitsIsSaved(entry.name)))
         onDone()
     },
   )
@@ -24,7 +23,7 @@ export function BikeFitForm({ entry, onDone }: { readonly entry: BikeEntry; read
     <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
       <FactFields item="bike" register={form.register} errors={form.formState.errors} />
       <Button look="firm" type="submit" className="self-start" disabled={saving}>
-        Save
+        {words.save}
       </Button>
     </form>
   )

@@ -7,10 +7,11 @@ import { useCheckedForm } from '../../../ui/form/use-checked-form.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../../ui/parts/fields.tsx'
 import { CURRENCIES, minorPerMajor } from '../../../words/money.ts'
+import { words } from '../../../words/stations/shelf/stock/buy-form.ts'
 
 const schema = object({
-  count: neededNumber({ unit: '', ask: 'How many?', least: 1, most: 1000, whole: true }),
-  price: numberField({ unit: '', ask: 'What did all of them cost?', least: 0, most: 1e6 }),
+  count: neededNumber({ unit: '', ask: words.howMany, least: 1, most: 1000, whole: true }),
+  price: numberField({ unit: '', ask: words.whatDidAllOfThem, least: 0, most: 1e6 }),
   currency: string().required(),
 })
 
@@ -31,7 +32,7 @@ export function BuyForm({ state, currency: usual, onDone }: Props) {
       const paid = price === undefined ? {} : { minor: Math.round(price * minorPerMajor(currency)), currency }
       const written = await record(
         [{ kind: 'stock-move', at: now, stock, count, why: 'bought', ...paid }],
-        `${name}: ${count} more.`,
+        words.more(name, count),
       )
       if (written) onDone()
     },
@@ -41,7 +42,7 @@ export function BuyForm({ state, currency: usual, onDone }: Props) {
       <StepperField
         control={form.control}
         name="count"
-        label="How many"
+        label={words.howMany2}
         step={1}
         min={1}
         max={1000}
@@ -49,19 +50,19 @@ export function BuyForm({ state, currency: usual, onDone }: Props) {
       />
       <div className="grid grid-cols-[minmax(0,1fr)_8rem] gap-3">
         <TextField
-          label="Paid for all of them"
+          label={words.paidForAllOfThem}
           inputMode="decimal"
           fault={form.formState.errors.price?.message}
           {...form.register('price')}
         />
         <SelectField
-          label="Currency"
+          label={words.currency}
           options={Object.fromEntries([...new Set([usual, ...CURRENCIES])].map((code) => [code, code]))}
           {...form.register('currency')}
         />
       </div>
       <Button look="firm" type="submit" className="self-start" disabled={saving}>
-        Save
+        {words.save}
       </Button>
     </form>
   )

@@ -2,6 +2,7 @@ import type { FieldErrors, UseFormRegister } from 'react-hook-form'
 import type { StockItem } from '../../../core/log/kinds/stock.ts'
 import { TextField } from '../../../ui/parts/fields.tsx'
 import { FACT_LABELS, FACTS_OF, type TypedFacts } from './fact-fields.ts'
+import { words } from '../../../words/stations/shelf/stock/fact-fields.ts'
 
 interface Props {
   readonly item: StockItem | 'bike'
@@ -17,7 +18,7 @@ export function FactFields({ item, register, errors }: Props) {
         <TextField
           key={name}
           label={FACT_LABELS[name]}
-          {...(name === 'freehub' && { hint: 'As its maker calls it.' })}
+          {...(name === 'freehub' && { hint: words.asItsMakerCalls })}
           fault={errors[name]?.message}
           {...register(name)}
         />

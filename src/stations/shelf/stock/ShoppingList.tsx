@@ -15,6 +15,7 @@ import { sayExactMoney } from '../../../words/money.ts'
 import { sayCount, sayDay, sayKm, sayList } from '../../../words/numbers.ts'
 import { sayNeed, STOCK_NAMES } from '../../../words/stock-words.ts'
 import { offerFor, pricesFrom } from './offers.ts'
+import { words } from '../../../words/stations/shelf/stock/shopping-list.ts'
 
 /** What the supplier told, while the page is open. */
 function useSupplier() {
@@ -26,19 +27,21 @@ function useSupplier() {
     const control = new AbortController()
     running.current = control
     setBusy(true)
-    setSaid('Asking for prices…')
+    setSaid(words.askingForPrices)
     try {
       const told = await catalogue({
         signal: control.signal,
-        onWait: (ms, why) => setSaid(`${why} Trying again in ${Math.max(1, Math.round(ms / 1000))} s.`),
+        onWait: (ms, why) => setSaid(words.tryingAgainInS(why, Math.max(1, Math.round(ms / 1000)))),
       })
       setOffers(told)
-      setSaid(`${sayCount(told.length, 'thing')} in the catalogue.`)
+      setSaid(words.inTheCatalogue(sayCount(told.length, 'thing')))
     } catch (error) {
       setSaid(
         control.signal.aborted
-          ? 'Stopped. The list stands without prices.'
-          : `${error instanceof ServiceError ? error.message : 'The supplier could not be asked.'} The list stands without prices.`,
+          ? words.stoppedTheListStands
+          : words.theListStandsWithout(
+              error instanceof ServiceError ? error.message : words.theSupplierCouldNot,
+            ),
       )
     } finally {
       setBusy(false)
@@ -57,14 +60,14 @@ function NeedLine({ need, offers }: { readonly need: Need; readonly offers: read
   const { by } = need
   const orderBy = found && by !== undefined ? addDays(by, -found.offer.leadDays) : undefined
   const sayOffer = (): string => {
-    if (!found) return offers && !need.onShelf ? 'Not in the catalogue.' : ''
+    if (!found) return offers && !need.onShelf ? words.notInTheCatalogue : ''
     const { offer, isSubstitute, says } = found
     const price = sayExactMoney(offer.minor, offer.currency)
-    const stock = offer.inStock > 0 ? `${offer.inStock} to be had` : 'sold out'
+    const stock = offer.inStock > 0 ? words.toBeHad(offer.inStock) : words.soldOut
     return [
-      isSubstitute ? `Instead: ${offer.name}, ${price}, ${stock}.` : `${offer.name}, ${price}, ${stock}.`,
-      says === 'ask' && 'Ask the maker whether it fits.',
-      orderBy !== undefined && (orderBy <= now ? 'Order today.' : `Order by ${sayDay(orderBy, now)}.`),
+      isSubstitute ? words.instead(offer.name, price, stock) : `${offer.name}, ${price}, ${stock}.`,
+      says === 'ask' && words.askTheMakerWhether,
+      orderBy !== undefined && (orderBy <= now ? words.orderToday : words.orderBy(sayDay(orderBy, now))),
     ]
       .filter(Boolean)
       .join(' ')
@@ -76,16 +79,16 @@ function NeedLine({ need, offers }: { readonly need: Need; readonly offers: read
         <strong className="font-semibold">
           {held?.name ?? STOCK_NAMES[need.item].replace(/^./, (letter) => letter.toUpperCase())}
         </strong>
-        {need.times !== undefined && `, for ${sayCount(need.times, 'application')}`}
+        {need.times !== undefined && words.for(sayCount(need.times, 'application'))}
         <span className="block text-sm text-steel">
-          {bikes.length === 0 ? 'for the shelf' : `for ${sayList(bikes)}`}, {sayNeed(need.why)}
-          {!need.isSure && ', perhaps'}
-          {need.onShelf && `; on the shelf: ${need.onShelf.name}, ${need.onShelf.count}`}
+          {bikes.length === 0 ? words.forTheShelf : words.for2(sayList(bikes))}, {sayNeed(need.why)}
+          {!need.isSure && words.perhaps}
+          {need.onShelf && words.onTheShelf(need.onShelf.name, need.onShelf.count)}
         </span>
         {offer !== '' && <span className="block text-sm">{offer}</span>}
       </span>
       <span className="text-right text-[0.95rem]">
-        {by === undefined ? '' : by <= now ? 'now' : `by ${sayDay(by, now)}`}
+        {by === undefined ? '' : by <= now ? words.now : words.by(sayDay(by, now))}
       </span>
     </li>
   )
@@ -109,20 +112,20 @@ export function ShoppingList({ report }: { readonly report: BikeReport }) {
     const kept = known.currency === asked.currency ? known.typed : {}
     await record(
       [{ kind: 'prices', at: now, bike, currency: asked.currency, minor: { ...kept, ...asked.minor } }],
-      `${name}’s plans go by the supplier’s prices.`,
+      words.sPlansGoByTheSuppliers(name),
     )
   })
   const isWaiting = judged.some(({ verdict }) => verdict === undefined)
   const toBuy = needs.filter(({ onShelf }) => !onShelf).length
   return (
     <Section
-      title={`To buy for the next ${sayKm(SHOPPING_KM, units)}`}
+      title={words.toBuyForTheNext(sayKm(SHOPPING_KM, units))}
       note={
         isWaiting
-          ? 'Bikes are still being worked out.'
+          ? words.bikesAreStillBeing
           : needs.length === 0
-            ? 'Nothing is needed.'
-            : `${sayCount(toBuy, 'thing')} to buy, ${needs.length - toBuy} on the shelf already. Days are the early end of what is likely.`
+            ? words.nothingIsNeeded
+            : words.toBuyOnTheShelf(sayCount(toBuy, 'thing'), needs.length - toBuy)
       }
     >
       {needs.length > 0 && (
@@ -138,20 +141,20 @@ export function ShoppingList({ report }: { readonly report: BikeReport }) {
       )}
       <p className="no-print mt-3 flex flex-wrap items-center gap-4">
         {supplier.isBusy ? (
-          <Button onClick={supplier.stop}>Stop asking</Button>
+          <Button onClick={supplier.stop}>{words.stopAsking}</Button>
         ) : (
-          <Button onClick={supplier.ask}>Ask the {SUPPLIER}</Button>
+          <Button onClick={supplier.ask}>{words.askThe(SUPPLIER)}</Button>
         )}
         {asked && (
           <Button look="link" onClick={() => take()}>
-            use these prices in {name}’s plans
+            {words.useThesePricesInS(name)}
           </Button>
         )}
         <Button look="link" onClick={() => window.print()}>
-          print
+          {words.print}
         </Button>
         <span role="status" className="text-sm text-steel">
-          {supplier.said || 'A made-up supplier that ships with this app.'}
+          {supplier.said || words.aMadeUpSupplier}
         </span>
       </p>
     </Section>

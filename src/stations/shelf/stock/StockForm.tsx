@@ -12,16 +12,17 @@ import { minorPerMajor } from '../../../words/money.ts'
 import { STOCK_NAMES } from '../../../words/stock-words.ts'
 import { factsSchema, keptFacts, shownFacts } from './fact-fields.ts'
 import { FactFields } from './FactFields.tsx'
+import { words } from '../../../words/stations/shelf/stock/stock-form.ts'
 
-const COUNT = { unit: '', ask: 'How many are there?', least: 0, most: 10_000, whole: true } as const
+const COUNT = { unit: '', ask: words.howManyAreThere, least: 0, most: 10_000, whole: true } as const
 
 const schema = factsSchema.shape({
-  name: neededText('Give it a name.', BOUNDS.nameLetters),
+  name: neededText(words.giveItAName, BOUNDS.nameLetters),
   item: string<StockItem>().required(),
   place: shortText(BOUNDS.nameLetters),
   count: numberField(COUNT),
-  minimum: numberField({ ...COUNT, ask: 'How few is too few?' }),
-  price: numberField({ unit: '', ask: 'What did one cost?', least: 0, most: 1e6 }),
+  minimum: numberField({ ...COUNT, ask: words.howFewIsToo }),
+  price: numberField({ unit: '', ask: words.whatDidOneCost, least: 0, most: 1e6 }),
 })
 
 interface Props {
@@ -76,7 +77,7 @@ export function StockForm({ state, currency, onDone }: Props) {
               },
             ]),
       ]
-      if (await record(drafts, `${name} is on the shelf.`)) onDone()
+      if (await record(drafts, words.isOnTheShelf(name))) onDone()
     },
   )
   const { errors } = form.formState
@@ -84,29 +85,29 @@ export function StockForm({ state, currency, onDone }: Props) {
   return (
     <form noValidate className="flex flex-col gap-4" onSubmit={submit}>
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1">
-        <TextField label="Name" fault={errors.name?.message} {...form.register('name')} />
+        <TextField label={words.name} fault={errors.name?.message} {...form.register('name')} />
         <SelectField<StockItem>
-          label="What it is"
+          label={words.whatItIs}
           options={STOCK_NAMES}
           value={item}
           onPick={(next) => form.setValue('item', next)}
         />
         <TextField
-          label="How many"
+          label={words.howMany}
           inputMode="numeric"
           fault={errors.count?.message}
           {...form.register('count')}
         />
         <TextField
-          label="Keep at least"
+          label={words.keepAtLeast}
           inputMode="numeric"
           fault={errors.minimum?.message}
           {...form.register('minimum')}
         />
-        <TextField label="Where it lies" fault={errors.place?.message} {...form.register('place')} />
+        <TextField label={words.whereItLies} fault={errors.place?.message} {...form.register('place')} />
         <TextField
-          label={`Paid for one, ${currency}`}
-          hint="Of those that are added now."
+          label={words.paidForOne(currency)}
+          hint={words.ofThoseThatAre}
           inputMode="decimal"
           fault={errors.price?.message}
           {...form.register('price')}
@@ -114,7 +115,7 @@ export function StockForm({ state, currency, onDone }: Props) {
       </div>
       <FactFields item={item} register={form.register} errors={errors} />
       <Button look="firm" type="submit" className="self-start" disabled={saving}>
-        Save
+        {words.save}
       </Button>
     </form>
   )

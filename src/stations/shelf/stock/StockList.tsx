@@ -12,6 +12,7 @@ import { sayFit, STOCK_NAMES } from '../../../words/stock-words.ts'
 import { BikeFitForm } from './BikeFitForm.tsx'
 import { BuyForm } from './BuyForm.tsx'
 import { StockForm } from './StockForm.tsx'
+import { words } from '../../../words/stations/shelf/stock/stock-list.ts'
 
 interface LineProps {
   readonly state: StockState
@@ -28,12 +29,12 @@ function StockLine({ state, report, onEdit, onBuy }: LineProps) {
   const use = useInTurn(async () => {
     await record(
       [{ kind: 'stock-move', at: now, stock: entry.stock, count: -1, why: 'used', bike }],
-      `One ${STOCK_NAMES[entry.item]} used on ${name}.`,
+      words.oneUsedOn(STOCK_NAMES[entry.item], name),
     )
   })
   const drop = useInTurn(async () => {
     const { id: _id, format: _format, action: _action, ...held } = entry
-    await record([{ ...held, at: now, isDropped: true }], `${entry.name} is off the list.`)
+    await record([{ ...held, at: now, isDropped: true }], words.isOffTheList(entry.name))
   })
   return (
     <li className="grid grid-cols-[minmax(0,1.5fr)_4rem_minmax(0,1fr)_auto] items-baseline gap-x-4 py-2.5 max-sm:grid-cols-[minmax(0,1fr)_4rem]">
@@ -43,7 +44,7 @@ function StockLine({ state, report, onEdit, onBuy }: LineProps) {
           {[
             STOCK_NAMES[entry.item],
             entry.place,
-            lastPaid && `last paid ${sayExactMoney(lastPaid.minor, lastPaid.currency)}`,
+            lastPaid && words.lastPaid(sayExactMoney(lastPaid.minor, lastPaid.currency)),
           ]
             .filter(Boolean)
             .join(', ')}
@@ -51,29 +52,26 @@ function StockLine({ state, report, onEdit, onBuy }: LineProps) {
       </span>
       <span className={`text-right font-mono ${isShort ? 'font-semibold text-rust' : ''}`}>
         {count}
-        {entry.minimum !== undefined && <span className="block text-sm text-steel">of {entry.minimum}</span>}
+        {entry.minimum !== undefined && (
+          <span className="block text-sm text-steel">{words.of(entry.minimum)}</span>
+        )}
       </span>
       <span className="text-[0.95rem] max-sm:col-span-full">
         {fit.word}
         {fit.why !== '' && <span className="block text-sm text-steel">{fit.why}</span>}
       </span>
       <span className="flex flex-wrap gap-3 max-sm:col-span-full">
-        <Button
-          look="link"
-          aria-label={`Use one ${entry.name} on ${name}`}
-          disabled={count <= 0}
-          onClick={use}
-        >
-          use one
+        <Button look="link" aria-label={words.useOneOn(entry.name, name)} disabled={count <= 0} onClick={use}>
+          {words.useOne}
         </Button>
-        <Button look="link" aria-label={`Bought ${entry.name}`} onClick={onBuy}>
-          bought
+        <Button look="link" aria-label={words.bought(entry.name)} onClick={onBuy}>
+          {words.bought2}
         </Button>
-        <Button look="link" aria-label={`Change ${entry.name}`} onClick={onEdit}>
-          change
+        <Button look="link" aria-label={words.change(entry.name)} onClick={onEdit}>
+          {words.change2}
         </Button>
-        <Button look="link" aria-label={`Take ${entry.name} off the list`} onClick={drop}>
-          remove
+        <Button look="link" aria-label={words.takeOffTheList(entry.name)} onClick={drop}>
+          {words.remove}
         </Button>
       </span>
     </li>
@@ -91,12 +89,8 @@ export function StockList({ report }: { readonly report: BikeReport }) {
   const { currency } = pricesOf(garage, report)
   return (
     <Section
-      title="In stock"
-      note={
-        stock.length === 0
-          ? 'Spare chains, joining links, lube, cables: count them here, and the list of what to buy knows what is there.'
-          : `Whether it goes on ${entry.name}, by what is known of both. The maker knows more.`
-      }
+      title={words.inStock}
+      note={stock.length === 0 ? words.spareChainsJoiningLinks : words.whetherItGoesOnByWhat(entry.name)}
     >
       {stock.length > 0 && (
         <ul className="divide-y divide-hairline border-y border-hairline">
@@ -112,15 +106,15 @@ export function StockList({ report }: { readonly report: BikeReport }) {
         </ul>
       )}
       <p className="mt-3 flex flex-wrap gap-4">
-        <Button onClick={() => setEditing('new')}>Add to stock</Button>
+        <Button onClick={() => setEditing('new')}>{words.addToStock}</Button>
         <Button look="link" onClick={() => setFitting(true)}>
-          what {entry.name}’s parts must fit
+          {words.whatSPartsMust(entry.name)}
         </Button>
       </p>
       <Sheet
         open={editing !== undefined}
         onClose={() => setEditing(undefined)}
-        title={editing === undefined || editing === 'new' ? 'New on the shelf' : editing.entry.name}
+        title={editing === undefined || editing === 'new' ? words.newOnTheShelf : editing.entry.name}
       >
         {editing && (
           <StockForm
@@ -133,15 +127,15 @@ export function StockList({ report }: { readonly report: BikeReport }) {
       <Sheet
         open={buying !== undefined}
         onClose={() => setBuying(undefined)}
-        title={buying ? `Bought: ${buying.entry.name}` : ''}
+        title={buying ? words.bought3(buying.entry.name) : ''}
       >
         {buying && <BuyForm state={buying} currency={currency} onDone={() => setBuying(undefined)} />}
       </Sheet>
       <Sheet
         open={fitting}
         onClose={() => setFitting(false)}
-        title={`What ${entry.name}’s parts must fit`}
-        note="Leave empty what you do not know: it is then left to the maker."
+        title={words.whatSPartsMustFit(entry.name)}
+        note={words.leaveEmptyWhatYou}
       >
         {fitting && <BikeFitForm entry={entry} onDone={() => setFitting(false)} />}
       </Sheet>

@@ -2,15 +2,16 @@ import { array, number, object, type InferType } from 'yup'
 import { FIT_BOUNDS, type FitFacts } from '../../../core/log/fit-facts.ts'
 import type { StockItem } from '../../../core/log/kinds/stock.ts'
 import { numberField, shortText } from '../../../ui/form/fields.ts'
+import { words as phrases } from '../../../words/stations/shelf/stock/fact-fields.ts'
 
 /** Facts of fit as they are typed; each may be left empty. */
 export const factsSchema = object({
-  speeds: numberField({ unit: '', ask: 'How many speeds?', least: 1, most: 16, whole: true }),
-  innerWidthMm: numberField({ unit: 'mm', ask: 'How wide inside?', least: 0.5, most: 20 }),
-  spacingMm: numberField({ unit: 'mm', ask: 'How far from cog to cog?', least: 0.5, most: 20 }),
+  speeds: numberField({ unit: '', ask: phrases.howManySpeeds, least: 1, most: 16, whole: true }),
+  innerWidthMm: numberField({ unit: 'mm', ask: phrases.howWideInside, least: 0.5, most: 20 }),
+  spacingMm: numberField({ unit: 'mm', ask: phrases.howFarFromCog, least: 0.5, most: 20 }),
   freehub: shortText(FIT_BOUNDS.words),
-  boltCircleMm: numberField({ unit: 'mm', ask: 'How wide is the bolt circle?', least: 20, most: 300 }),
-  bolts: numberField({ unit: '', ask: 'How many bolts?', least: 3, most: 12, whole: true }),
+  boltCircleMm: numberField({ unit: 'mm', ask: phrases.howWideIsTheBolt, least: 20, most: 300 }),
+  bolts: numberField({ unit: '', ask: phrases.howManyBolts, least: 3, most: 12, whole: true }),
   teeth: array(number().required())
     .transform((_value: unknown, original: unknown) =>
       (typeof original === 'string' ? original : '')
@@ -18,20 +19,20 @@ export const factsSchema = object({
         .filter((part) => part !== '')
         .map(Number),
     )
-    .max(16, 'Sixteen tooth counts are the most.')
+    .max(16, phrases.sixteenToothCountsAre)
     .test('teeth', 'Tooth counts lie between 5 and 120.', (teeth = []) =>
       teeth.every((one) => one >= FIT_BOUNDS.teeth[0] && one <= FIT_BOUNDS.teeth[1]),
     ),
   capacityTeeth: numberField({
     unit: '',
-    ask: 'How many teeth does the cage take up?',
+    ask: phrases.howManyTeethDoes,
     least: 1,
     most: 100,
     whole: true,
   }),
   largestCog: numberField({
     unit: '',
-    ask: 'How large a cog does it clear?',
+    ask: phrases.howLargeACog,
     least: 5,
     most: 120,
     whole: true,
@@ -42,16 +43,16 @@ export type TypedFacts = InferType<typeof factsSchema>
 
 /** What each fact is called beside its field. */
 export const FACT_LABELS: Readonly<Record<keyof TypedFacts, string>> = {
-  speeds: 'Speeds',
-  innerWidthMm: 'Inner width, mm',
-  spacingMm: 'From cog to cog, mm',
-  freehub: 'Freehub body',
-  boltCircleMm: 'Bolt circle, mm',
-  bolts: 'Bolts',
-  teeth: 'Teeth',
-  capacityTeeth: 'Cage takes up, teeth',
-  largestCog: 'Largest cog cleared',
-  linkKind: 'Joining link for',
+  speeds: phrases.speeds,
+  innerWidthMm: phrases.innerWidthMm,
+  spacingMm: phrases.fromCogToCog,
+  freehub: phrases.freehubBody,
+  boltCircleMm: phrases.boltCircleMm,
+  bolts: phrases.bolts,
+  teeth: phrases.teeth,
+  capacityTeeth: phrases.cageTakesUpTeeth,
+  largestCog: phrases.largestCogCleared,
+  linkKind: phrases.joiningLinkFor,
 }
 
 /** Which facts matter, by what it is. */

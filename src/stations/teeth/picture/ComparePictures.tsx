@@ -7,6 +7,7 @@ import { SelectField } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { sayDay } from '../../../words/numbers.ts'
 import { sayMm } from './say-picture.ts'
+import { words } from '../../../words/stations/teeth/picture/compare-pictures.ts'
 
 interface Props {
   readonly name: string
@@ -28,10 +29,7 @@ export function ComparePictures({ name, entries }: Props) {
   const drop = useInTurn(async () => {
     if (right?.picture === undefined) return
     const { picture, id, format: _format, action: _action, ...rest } = right
-    const written = await record(
-      [{ ...rest, supersedes: id }],
-      'The picture is deleted; what it measured stays.',
-    )
+    const written = await record([{ ...rest, supersedes: id }], words.thePictureIsDeleted)
     if (written) await pictures.drop(picture)
   })
   if (!right) return null
@@ -40,15 +38,13 @@ export function ComparePictures({ name, entries }: Props) {
     <div className="mt-3">
       {isPair && (
         <div className="grid grid-cols-2 gap-3">
-          <SelectField label="Left" value={left.id} onPick={setOlder} options={options} />
-          <SelectField label="Right" value={right.id} onPick={setNewer} options={options} />
+          <SelectField label={words.left} value={left.id} onPick={setOlder} options={options} />
+          <SelectField label={words.right} value={right.id} onPick={setNewer} options={options} />
         </div>
       )}
       <div className="relative mt-2 aspect-square overflow-hidden bg-ink/5">
         {rightAt === 'missing' ? (
-          <p className="p-4 text-sm text-steel">
-            The picture is not on this device: bring in a backup from the one that has it.
-          </p>
+          <p className="p-4 text-sm text-steel">{words.thePictureIsNot}</p>
         ) : (
           rightAt && (
             <img
@@ -76,24 +72,24 @@ export function ComparePictures({ name, entries }: Props) {
       </div>
       {isPair && (
         <label className="mt-1 grid text-sm font-medium">
-          From the left picture to the right one
+          {words.fromTheLeftPicture}
           <input
             type="range"
             min={0}
             max={100}
             value={share}
             onChange={(event) => setShare(Number(event.target.value))}
-            aria-valuetext={`${share} % of the left one`}
+            aria-valuetext={words.ofTheLeftOne(share)}
             className="h-8 w-full accent-petrol"
           />
         </label>
       )}
       <p className="text-sm text-steel">
-        {isPair && `Left ${sayMm(left.excessMm)}, right `}
-        {sayMm(right.excessMm)} wider than new.
+        {isPair && words.leftRight(sayMm(left.excessMm))}
+        {words.widerThanNew(sayMm(right.excessMm))}
       </p>
       <Button look="link" onClick={drop}>
-        Delete the picture{isPair ? ' on the right' : ''} for good
+        {words.deleteThePictureForGood(isPair ? words.onTheRight : '')}
       </Button>
     </div>
   )

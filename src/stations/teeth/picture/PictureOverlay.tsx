@@ -5,6 +5,7 @@ import type { Point } from '../../../core/teeth/outline.ts'
 import { laidOutline, valleyAt } from '../../../core/teeth/picture/laid.ts'
 import { nudged, project, type Box, type Pose } from '../../../core/teeth/picture/pose.ts'
 import type { DecodedPicture } from '../../../ui/pictures/decode.ts'
+import { words } from '../../../words/stations/teeth/picture/picture-overlay.ts'
 
 /** Drawn over a picture, whatever the theme. */
 const OVER = '#ffd23f'
@@ -18,9 +19,9 @@ const pathOf = (points: readonly Point[]): string =>
 const HANDLES = ['centre', 'edge', 'tip'] as const
 type Handle = (typeof HANDLES)[number]
 const HANDLE_NAMES: Readonly<Record<Handle, string>> = {
-  centre: 'Centre: move it',
-  edge: 'Edge: make it larger or smaller',
-  tip: 'Tip: turn it',
+  centre: words.centreMoveIt,
+  edge: words.edgeMakeItLarger,
+  tip: words.tipTurnIt,
 }
 
 /** Where a handle lies, pixels of the picture. */
@@ -155,7 +156,7 @@ export function PictureOverlay({ picture, name, teeth, pose, worn, worst, view, 
         width={width}
         height={height}
         role="img"
-        aria-label={`Your picture of ${name}`}
+        aria-label={words.yourPictureOf(name)}
         className="block h-auto w-full"
       />
       {pose && <Lines view={view} teeth={teeth} pose={pose} worn={worn} worst={worst} />}

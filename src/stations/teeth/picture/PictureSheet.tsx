@@ -21,6 +21,7 @@ import { PictureOverlay } from './PictureOverlay.tsx'
 import { RoundCurve } from './RoundCurve.tsx'
 import { sayGrounds, sayMeasured, sayPictureFault } from './say-picture.ts'
 import type { Measuring } from './use-measuring.ts'
+import { words } from '../../../words/stations/teeth/picture/picture-sheet.ts'
 
 /** An outline that is laid by hand, and the answer that was there while it was. */
 interface Laid {
@@ -58,22 +59,20 @@ function HowItStands({ measuring, name, teeth, measured, word, stop }: StandsPro
   const answer = measuring.status === 'done' ? measuring.answer : undefined
   return (
     <div aria-live="polite">
-      {measuring.status === 'opening' && <p>Opening the picture…</p>}
+      {measuring.status === 'opening' && <p>{words.openingThePicture}</p>}
       {measuring.status === 'measuring' && (
         <div className="flex flex-wrap items-center gap-3">
           <progress
             max={1}
             value={measuring.share}
-            aria-label="Measuring the picture"
+            aria-label={words.measuringThePicture}
             className="h-2 grow accent-petrol"
           />
-          <Button onClick={stop}>Stop</Button>
+          <Button onClick={stop}>{words.stop}</Button>
         </div>
       )}
-      {measuring.status === 'stopped' && <p>Stopped.</p>}
-      {measuring.status === 'failed' && (
-        <p role="alert">The picture could not be measured. Choose it again.</p>
-      )}
+      {measuring.status === 'stopped' && <p>{words.stopped}</p>}
+      {measuring.status === 'failed' && <p role="alert">{words.thePictureCouldNot}</p>}
       {measuring.status === 'unreadable' && (
         <p role="alert">{sayPictureFault(measuring.fault, name, teeth)}</p>
       )}
@@ -132,7 +131,7 @@ function CountIt({
           ...(id !== undefined && { picture: id }),
         },
       ],
-      `${nameOf(sprocket)} measured in a picture.`,
+      words.measuredInAPicture(nameOf(sprocket)),
     )
     if (written) onClose()
     // What could not be written names no picture.
@@ -148,15 +147,14 @@ function CountIt({
           className="size-5 accent-petrol"
         />
         <span>
-          Keep the part of the picture with the teeth, beside the log{' '}
-          <span className="text-sm text-steel">(it goes into your backups)</span>
+          {words.keepThePartOfThePicture} <span className="text-sm text-steel">{words.itGoesIntoYour}</span>
         </span>
       </label>
       <div className="flex flex-wrap gap-2">
         <Button look="firm" onClick={count}>
-          Count it
+          {words.countIt}
         </Button>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{words.leaveIt}</Button>
       </div>
     </>
   )
@@ -177,13 +175,7 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
   const word = measured && toothWord(measured.valleyExcessMm / mmPerPercent)
   const eye = sprocket.look
   return (
-    <Sheet
-      open
-      wide
-      onClose={onClose}
-      title={`A picture of ${name}`}
-      note="It stays on this device: nothing is sent anywhere."
-    >
+    <Sheet open wide onClose={onClose} title={words.aPictureOf(name)} note={words.itStaysOnThisDevice}>
       <div className="grid items-start gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
         {picture && (
           <PictureOverlay
@@ -219,8 +211,7 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
           {measured && <RoundCurve {...measured} />}
           {word && eye && isAtOdds(eye, { word, at: now }) && (
             <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
-              By eye it was {eye.word} ({sayDay(eye.at, now)}), in the picture it is {word}. Is it the right
-              cog, and the outline on its teeth? Both count until one is left out.
+              {words.byEyeItWas(eye.word, sayDay(eye.at, now), word)}
             </p>
           )}
           {picture && !laid && measuring.status !== 'measuring' && !isOther && (
@@ -229,15 +220,10 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
                 setLaid({ pose: measured?.pose ?? inTheMiddle(picture, sprocket.teeth), during: undefined })
               }
             >
-              Lay the outline by hand
+              {words.layTheOutlineByHand}
             </Button>
           )}
-          {laid && (
-            <p className="text-sm text-steel">
-              Drag the round handle to move the outline, the square one to size it, the other to turn it; or
-              use the arrow keys on them, with Shift for long steps. It is measured again each time.
-            </p>
-          )}
+          {laid && <p className="text-sm text-steel">{words.dragTheRoundHandle}</p>}
           {measured && picture && <CountIt {...{ state, measured, picture, onClose }} />}
         </div>
       </div>

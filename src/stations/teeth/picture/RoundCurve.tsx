@@ -1,6 +1,7 @@
 import { isBetweenWhole } from '../../../core/teeth/picture/ends.ts'
 import type { MeasuredPicture } from '../../../core/teeth/picture/measure.ts'
 import { sayMm } from './say-picture.ts'
+import { words } from '../../../words/stations/teeth/picture/round-curve.ts'
 
 const HEIGHT = 56
 /** The scale reaches at least so far, mm. */
@@ -20,7 +21,7 @@ export function RoundCurve({ byValley, teeth, valleyExcessMm }: MeasuredPicture)
         viewBox={`0 0 ${count * 8} ${HEIGHT}`}
         preserveAspectRatio="none"
         role="img"
-        aria-label={`Wear round the part, valley by valley: from ${sayMm(Math.min(...counted))} to ${sayMm(Math.max(...counted))}.`}
+        aria-label={words.wearRoundThePart(sayMm(Math.min(...counted)), sayMm(Math.max(...counted)))}
         className="h-14 w-full border-b border-ink"
       >
         {byValley.map((mm, valley) => (
@@ -44,8 +45,7 @@ export function RoundCurve({ byValley, teeth, valleyExcessMm }: MeasuredPicture)
         />
       </svg>
       <figcaption className="mt-1 text-sm text-steel">
-        Once round, valley by valley, up to {sayMm(most)}. Pale: beside a shift aid or out of sight, not
-        counted. Dashed: the middle.
+        {words.onceRoundValleyByValley(sayMm(most))}
       </figcaption>
     </figure>
   )

@@ -6,6 +6,7 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { PickFile } from '../../../ui/pictures/PickFile.tsx'
 import { PictureSheet } from './PictureSheet.tsx'
 import { useMeasuring } from './use-measuring.ts'
+import { words } from '../../../words/stations/teeth/picture/take-picture.ts'
 
 /** Cogs of which made-up photos ship with the demo, by their tooth counts. */
 const MADE_UP = [14, 15]
@@ -21,15 +22,13 @@ export function TakePicture({ state }: { readonly state: ToothState }) {
   }
   return (
     <div className="border-t border-hairline pt-3">
-      <h3 className="text-[0.98rem] font-semibold">By a picture</h3>
-      <p className="mt-1 text-sm text-steel">
-        Straight over it, all of it in, even light, no chain on it. It is measured here, in the browser.
-      </p>
+      <h3 className="text-[0.98rem] font-semibold">{words.byAPicture}</h3>
+      <p className="mt-1 text-sm text-steel">{words.straightOverItAll}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         <span className="hidden pointer-coarse:contents">
-          <PickFile label="Take a picture" isCamera onPicked={pick} />
+          <PickFile label={words.takeAPicture} isCamera onPicked={pick} />
         </span>
-        <PickFile label="Choose a picture" isCamera={false} onPicked={pick} />
+        <PickFile label={words.chooseAPicture} isCamera={false} onPicked={pick} />
         {world === 'demo' && MADE_UP.includes(state.sprocket.teeth) && (
           <Button
             onClick={() => {
@@ -40,7 +39,7 @@ export function TakePicture({ state }: { readonly state: ToothState }) {
               )
             }}
           >
-            Use a made-up picture
+            {words.useAMadeUp}
           </Button>
         )}
       </div>

@@ -16,13 +16,14 @@ import { sayItem } from '../../../words/checks/item-names.ts'
 import { sayBulk, sayWithout } from '../../../words/day-words.ts'
 import { LUBE_NAMES, WASH_NAMES } from '../../../words/names.ts'
 import { sayCount, sayList } from '../../../words/numbers.ts'
+import { words } from '../../../words/stations/today/day/bulk-bar.ts'
 
 const ACTS = {
-  wash: 'clean or lubricate',
-  'fit-chain': 'fit new chains',
-  check: 'record a check',
-  owner: 'set the owner',
-  rack: 'set the rack or place',
+  wash: words.cleanOrLubricate,
+  'fit-chain': words.fitNewChains,
+  check: words.recordACheck,
+  owner: words.setTheOwner,
+  rack: words.setTheRackOrPlace,
 } as const
 type ActName = keyof typeof ACTS
 
@@ -40,15 +41,15 @@ function WashFields({ act, onAct }: FieldsProps) {
   return (
     <>
       <SelectField<WashMethod>
-        label="How"
+        label={words.how}
         options={WASH_NAMES}
         value={method}
         onPick={(picked) => onAct({ ...act, method: picked })}
       />
       <SelectField<Lube | typeof NO_LUBE>
-        label="Lube"
+        label={words.lube}
         options={{
-          [NO_LUBE]: 'not lubed',
+          [NO_LUBE]: words.notLubed,
           ...(Object.fromEntries(LUBES.map((one) => [one, LUBE_NAMES[one]])) as Record<Lube, string>),
         }}
         value={lube ?? NO_LUBE}
@@ -67,8 +68,8 @@ function Fields({ act, onAct }: FieldsProps) {
     case 'fit-chain':
       return (
         <SelectField
-          label="The old chains go"
-          options={{ retired: 'to the bin: retired', shelf: 'onto the shelf' }}
+          label={words.theOldChainsGo}
+          options={{ retired: words.toTheBinRetired, shelf: words.ontoTheShelf }}
           value={act.oldTo}
           onPick={(oldTo) => onAct({ ...act, oldTo })}
         />
@@ -77,7 +78,7 @@ function Fields({ act, onAct }: FieldsProps) {
       return (
         <>
           <SelectField<ItemId>
-            label="What was looked at"
+            label={words.whatWasLookedAt}
             options={
               Object.fromEntries(ITEM_IDS.map((item) => [item, sayItem(item)])) as Record<ItemId, string>
             }
@@ -85,7 +86,7 @@ function Fields({ act, onAct }: FieldsProps) {
             onPick={(item) => onAct({ ...act, item })}
           />
           <SelectField
-            label="How it was"
+            label={words.howItWas}
             options={RESULTS}
             value={act.result}
             onPick={(result) => onAct({ ...act, result })}
@@ -95,8 +96,8 @@ function Fields({ act, onAct }: FieldsProps) {
     case 'place':
       return (
         <TextField
-          label={act.field === 'owner' ? 'Owner' : 'Rack or place'}
-          hint="Empty takes it away."
+          label={act.field === 'owner' ? words.owner : words.rackOrPlace}
+          hint={words.emptyTakesItAway}
           maxLength={40}
           value={act.value}
           onChange={({ target }) => onAct({ ...act, value: target.value })}
@@ -144,13 +145,13 @@ export function BulkBar({ bikes, onDone }: Props) {
   const [first, ...along] = bikes
   return (
     <section
-      aria-label="Chosen bikes"
+      aria-label={words.chosenBikes}
       className="sticky bottom-0 z-10 border-t-2 border-petrol bg-paper py-3 max-md:bottom-16"
     >
       <div className="flex flex-wrap items-end gap-3">
-        <p className="min-h-11 pt-2.5 font-semibold">{sayCount(bikes.length, 'bike')} chosen:</p>
+        <p className="min-h-11 pt-2.5 font-semibold">{words.chosen(sayCount(bikes.length, 'bike'))}</p>
         <SelectField<ActName>
-          label="What to do"
+          label={words.whatToDo}
           className="w-52"
           options={ACTS}
           value={nameOf(act)}
@@ -158,7 +159,7 @@ export function BulkBar({ bikes, onDone }: Props) {
         />
         <Fields act={act} onAct={setAct} />
         <Button look="firm" disabled={busy} onClick={() => run()}>
-          Log it for {sayCount(bikes.length, 'bike')}
+          {words.logItFor(sayCount(bikes.length, 'bike'))}
         </Button>
         {first !== undefined && along.length > 0 && along.length < 6 && (
           <Button
@@ -167,11 +168,11 @@ export function BulkBar({ bikes, onDone }: Props) {
               void navigate(washTogether(along))
             }}
           >
-            Plan one wash for all
+            {words.planOneWashForAll}
           </Button>
         )}
         <Button look="link" onClick={onDone}>
-          Choose none
+          {words.chooseNone}
         </Button>
       </div>
       <p role="status" className="mt-1 text-sm text-rust empty:hidden">

@@ -16,6 +16,7 @@ import { BulkBar } from './BulkBar.tsx'
 import { DayRow } from './DayRow.tsx'
 import { daySheet } from './day-sheet.ts'
 import { useDayList, type DayListState, type DayWish, type ListedBike } from './use-day-list.ts'
+import { words } from '../../../words/stations/today/day/day-list.ts'
 
 const ROW_PX = 58
 const HEAD_PX = 52
@@ -32,8 +33,8 @@ const linesOf = ({ groups, wish }: DayListState): readonly Line[] =>
   ])
 
 const WANTED = {
-  any: 'all bikes',
-  something: 'those that need something',
+  any: words.allBikes,
+  something: words.thoseThatNeedSomething,
   ...NEED_NAMES,
 } satisfies Record<DayWish['need'], string>
 
@@ -42,19 +43,19 @@ function Toolbar({ list }: { readonly list: DayListState }) {
   return (
     <div className="no-print mt-4 grid grid-cols-[minmax(12rem,1.4fr)_repeat(3,minmax(9rem,1fr))] gap-3 max-lg:grid-cols-2 max-sm:grid-cols-1">
       <TextField
-        label="Find a bike, owner or rack"
+        label={words.findABikeOwner}
         type="search"
         value={wish.typed}
         onChange={({ target }) => set({ typed: target.value })}
       />
       <SelectField<DayWish['need']>
-        label="Show"
+        label={words.show}
         options={WANTED}
         value={wish.need}
         onPick={(need) => set({ need })}
       />
       <SelectField<DayGroup>
-        label="Grouped by"
+        label={words.groupedBy}
         options={
           Object.fromEntries(DAY_GROUPS.map((one) => [one, GROUP_NAMES[one]])) as Record<DayGroup, string>
         }
@@ -62,7 +63,7 @@ function Toolbar({ list }: { readonly list: DayListState }) {
         onPick={(group) => set({ group })}
       />
       <SelectField<DayOrder>
-        label="In order of"
+        label={words.inOrderOf}
         options={
           Object.fromEntries(DAY_ORDERS.map((one) => [one, ORDER_NAMES[one]])) as Record<DayOrder, string>
         }
@@ -85,7 +86,7 @@ function PrintList({ list }: { readonly list: DayListState }) {
   })
   return (
     <Button disabled={busy || list.shown.length === 0} onClick={() => print()}>
-      The list on paper (PDF)
+      {words.theListOnPaper}
     </Button>
   )
 }
@@ -104,7 +105,7 @@ function GroupHead({
         {line.title} <span className="font-normal text-steel">{line.bikes.length}</span>
       </h2>
       <Button look="link" className="text-sm" onClick={() => list.choose(line.bikes, !all)}>
-        {all ? 'Choose none of these' : 'Choose all of these'}
+        {all ? words.chooseNoneOfThese : words.chooseAllOfThese}
       </Button>
     </div>
   )
@@ -141,14 +142,12 @@ export default function DayList({ lines: bikes }: { readonly lines: readonly Jud
         <PrintList list={list} />
       </div>
       {lines.length === 0 ? (
-        <p className="mt-4 border-t border-hairline py-4 text-steel">
-          No bike is like that. Try fewer words, or show all bikes.
-        </p>
+        <p className="mt-4 border-t border-hairline py-4 text-steel">{words.noBikeIsLike}</p>
       ) : (
         <div
           ref={box}
           role="region"
-          aria-label="Bikes"
+          aria-label={words.bikes}
           tabIndex={0}
           className="mt-3 h-[min(46rem,72dvh)] overflow-y-auto border-y border-hairline"
         >

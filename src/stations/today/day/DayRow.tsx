@@ -7,6 +7,7 @@ import { sayAction, sayReason } from '../../../words/advice.ts'
 import { sayKm } from '../../../words/numbers.ts'
 import { stepFor } from '../step-for.ts'
 import type { ListedBike } from './use-day-list.ts'
+import { words } from '../../../words/stations/today/day/day-row.ts'
 
 interface Props {
   readonly bike: ListedBike
@@ -31,7 +32,7 @@ export function DayRow({ bike: { entry, km, verdict }, isChosen, onChoose }: Pro
           className="size-5 accent-petrol"
           checked={isChosen}
           onChange={({ target }) => onChoose(target.checked)}
-          aria-label={`Choose ${entry.name}`}
+          aria-label={words.choose(entry.name)}
         />
       </label>
       <div className="min-w-0">
@@ -42,7 +43,7 @@ export function DayRow({ bike: { entry, km, verdict }, isChosen, onChoose }: Pro
         {verdict ? <WearMark word={verdict.word} /> : <span className="text-steel">…</span>}
       </div>
       <div className="min-w-0 max-md:col-span-2 max-md:col-start-2">
-        <p className="truncate">{verdict ? sayAction(verdict, units) : 'Working it out…'}</p>
+        <p className="truncate">{verdict ? sayAction(verdict, units) : words.workingItOut}</p>
         {why && <p className="truncate text-sm text-steel">{sayReason(why, units, garage.tools)}</p>}
       </div>
       {step ? (

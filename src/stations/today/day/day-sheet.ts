@@ -7,6 +7,7 @@ import { sayCount, sayFullDay } from '../../../words/numbers.ts'
 import type { Garage } from '../../../core/log/garage.ts'
 import type { Units } from '../../../core/units/units.ts'
 import type { ListedBike } from './use-day-list.ts'
+import { words } from '../../../words/stations/today/day/day-sheet.ts'
 
 /** A day's list for paper: a box to tick for each bike, what it needs, and why. */
 export function daySheet(
@@ -18,7 +19,7 @@ export function daySheet(
 ): OwnerSheet {
   const count = groups.reduce((sum, { bikes }) => sum + bikes.length, 0)
   return {
-    title: 'The day’s list',
+    title: words.theDaysList,
     about: `${sayFullDay(now)} \u00b7 ${sayCount(count, 'bike')}`,
     sections: groups.map(({ key, bikes }) => ({
       heading: `${sayGroup(group, key)} (${bikes.length})`,
@@ -26,11 +27,11 @@ export function daySheet(
       lines: bikes.map(({ entry, verdict }) => {
         const [why] = verdict?.reasons ?? []
         const place = [entry.owner, entry.rack].filter((one) => one !== undefined).join(', ')
-        const said = verdict ? sayAction(verdict, units) : 'Being worked out.'
+        const said = verdict ? sayAction(verdict, units) : words.beingWorkedOut
         return `${entry.name}${place === '' ? '' : ` (${place})`}: ${said}${why && verdict?.action !== 'ride-on' ? ` ${sayReason(why, units, garage.tools)}` : ''}`
       }),
     })),
     pictures: [],
-    foot: 'Brakes that do not hold, steering that binds, a crack: the bike is not ridden. The makers’ instructions come before this list.',
+    foot: words.brakesThatDoNot,
   }
 }

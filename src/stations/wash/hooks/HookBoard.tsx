@@ -26,14 +26,15 @@ import { namePart } from '../../../words/part-name.ts'
 import { HookRow } from './HookRow.tsx'
 import { HookTags } from './HookTags.tsx'
 import { Relay } from './Relay.tsx'
+import { words } from '../../../words/stations/wash/hooks/hook-board.ts'
 
 /** Rain makes the choice from this share of wet road on. */
 const RAIN_SHARE = 0.3
 
 const WHY: Readonly<Record<RotationWhy, string>> = {
-  'least-worn': 'It is the least worn, so the set wears evenly.',
-  rain: 'Wet roads ahead: the most worn has least to lose.',
-  'only-ready': 'It is the only one that is ready.',
+  'least-worn': words.itIsTheLeast,
+  rain: words.wetRoadsAheadTheMost,
+  'only-ready': words.itIsTheOnly,
 }
 
 /** When the chain that is on gives way, and why. */
@@ -41,21 +42,21 @@ function sayGiveWay({ giveWay }: Rotation, onName: string, units: Units): string
   if (!giveWay) return ''
   const { inKm, why, range } = giveWay
   const because = {
-    lube: `what is on ${onName} is used up then`,
-    ahead: `${onName} is then ahead of the others by half of what a set may be apart`,
-    turn: 'its turn is over then',
+    lube: words.whatIsOnIsUsed(onName),
+    ahead: words.isThenAheadOfTheOthers(onName),
+    turn: words.itsTurnIsOver,
   }[why]
   if (inKm < 1)
     return {
-      lube: `Swap now: what is on ${onName} is used up.`,
-      ahead: `Swap now: ${onName} is ahead of the others.`,
-      turn: `Swap now: the turn of ${onName} is over.`,
+      lube: words.swapNowWhatIsOnIs(onName),
+      ahead: words.swapNowIsAhead(onName),
+      turn: words.swapNowTheTurn(onName),
     }[why]
   const spread =
     range && range.p90 > range.p10 + 1
-      ? `, probably ${sayAboutKm(range.p10, units)} to ${sayAboutKm(range.p90, units)}`
+      ? words.probablyTo(sayAboutKm(range.p10, units), sayAboutKm(range.p90, units))
       : ''
-  return `Swap in about ${sayAboutKm(inKm, units)}${spread}: ${because}.`
+  return words.swapInAbout(sayAboutKm(inKm, units), spread, because)
 }
 
 /** How far the chains are apart, and how far the whole set lasts. */
@@ -64,10 +65,14 @@ function saySet({ apartPercent, isApart }: Rotation, ahead: RelayAhead | undefin
     apartPercent === undefined
       ? ''
       : isApart
-        ? `The set is ${sayPercent(apartPercent)} apart, more than the ${sayPercent(TOGETHER_PERCENT)} that keeps the cogs even: ride the least worn for a while.`
-        : `The set is within ${sayPercent(apartPercent)}.`
+        ? words.theSetIsApart(sayPercent(apartPercent), sayPercent(TOGETHER_PERCENT))
+        : words.theSetIsWithin(sayPercent(apartPercent))
   const far = ahead
-    ? `Together they go about ${sayAboutKm(ahead.setKm.p50, units)} more, probably ${sayAboutKm(ahead.setKm.p10, units)} to ${sayAboutKm(ahead.setKm.p90, units)}.`
+    ? words.togetherTheyGoAbout(
+        sayAboutKm(ahead.setKm.p50, units),
+        sayAboutKm(ahead.setKm.p10, units),
+        sayAboutKm(ahead.setKm.p90, units),
+      )
     : ''
   return [apart, far].filter(Boolean).join(' ')
 }
@@ -83,9 +88,7 @@ function TurnChoice({ bike, everyKm }: { readonly bike: string; readonly everyKm
   const pick = useInTurn(async (picked: string) => {
     await record(
       [{ kind: 'rotation', at: now, bike, ...(picked !== EVEN && { everyKm: Number(picked) }) }],
-      picked === EVEN
-        ? 'Chains take turns so that they wear evenly.'
-        : `Chains take turns every ${sayKm(Number(picked), units)}.`,
+      picked === EVEN ? words.chainsTakeTurnsSo : words.chainsTakeTurnsEvery(sayKm(Number(picked), units)),
     )
   })
   const lengths = [...new Set([...TURNS_KM, ...(everyKm === undefined ? [] : [everyKm])])].sort(
@@ -93,12 +96,12 @@ function TurnChoice({ bike, everyKm }: { readonly bike: string; readonly everyKm
   )
   return (
     <SelectField
-      label="Chains take turns"
+      label={words.chainsTakeTurns}
       className="w-64"
       value={everyKm === undefined ? EVEN : String(everyKm)}
       options={{
-        [EVEN]: 'so that they wear evenly',
-        ...Object.fromEntries(lengths.map((km) => [String(km), `every ${sayKm(km, units)}`])),
+        [EVEN]: words.soThatTheyWear,
+        ...Object.fromEntries(lengths.map((km) => [String(km), words.every(sayKm(km, units))])),
       }}
       onPick={(picked) => void pick(picked)}
     />
@@ -152,10 +155,10 @@ export function HookBoard({ report, facts }: { readonly report: BikeReport; read
   return (
     <Section
       id="hooks"
-      title={next ? `Next on: ${nameOf(next.id)}` : 'Chains in turn'}
+      title={next ? words.nextOn(nameOf(next.id)) : words.chainsInTurn}
       note={[
         next && WHY[next.why],
-        isNoneReady && 'None of the others is ready: wax them before the next swap.',
+        isNoneReady && words.noneOfTheOthers,
         on && sayGiveWay(rotation, nameOf(on.id), units),
         saySet(rotation, ahead, units),
       ]
@@ -164,7 +167,7 @@ export function HookBoard({ report, facts }: { readonly report: BikeReport; read
     >
       <Relay chains={named} past={past} nowKm={report.totalKm} ahead={ahead?.turns ?? []} />
       <ul
-        aria-label="Chains on their hooks"
+        aria-label={words.chainsOnTheirHooks}
         className="mt-3 divide-y divide-hairline border-y border-hairline"
       >
         {chains.map((chain) => (
@@ -182,7 +185,7 @@ export function HookBoard({ report, facts }: { readonly report: BikeReport; read
         <TurnChoice bike={bike} everyKm={everyKm} />
         {next && (
           <Link to={OPENS.fitChain} className={buttonLook('plain')}>
-            Swap the chain
+            {words.swapTheChain}
           </Link>
         )}
         <HookTags chains={named} bike={name} />

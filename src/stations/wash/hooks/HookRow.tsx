@@ -9,27 +9,28 @@ import { useUnits } from '../../../ui/screen-state.ts'
 import { sayCogs } from '../../../words/advice.ts'
 import { LUBE_NAMES } from '../../../words/names.ts'
 import { sayChance, sayKm, sayPercent } from '../../../words/numbers.ts'
+import { words } from '../../../words/stations/wash/hooks/hook-row.ts'
 
 /** A chain's state in two or three words. */
 function sayReady({ lube, facts }: HookChain): string {
-  if (lube === undefined) return 'lube not entered'
-  if (lube === 'none') return 'bare: wax it before it goes on'
+  if (lube === undefined) return words.lubeNotEntered
+  if (lube === 'none') return words.bareWaxItBefore
   if (facts?.clock.due)
     return facts.clock.reason === 'storage'
-      ? `${LUBE_NAMES[lube]}, hung too long: wipe it and renew it first`
-      : `${LUBE_NAMES[lube]} used up`
+      ? words.hungTooLongWipe(LUBE_NAMES[lube])
+      : words.usedUp(LUBE_NAMES[lube])
   const used = Math.round(100 * (facts?.clock.used ?? 0))
-  return used < 2 ? `fresh ${LUBE_NAMES[lube]}` : `${LUBE_NAMES[lube]}, ${used} % used`
+  return used < 2 ? words.fresh(LUBE_NAMES[lube]) : words.used(LUBE_NAMES[lube], used)
 }
 
 /** How often a chain's joining link was closed; where it went where another chain has it now. */
 function sayLink(garage: Garage, chain: string): string {
   const link = linkOfChain(garage, chain)
-  if (!link) return 'joining link not entered'
-  if (link.isElsewhere) return 'its joining link went on with another chain'
+  if (!link) return words.joiningLinkNotEntered
+  if (link.isElsewhere) return words.itsJoiningLinkWent
   return link.closings >= link.allowed
-    ? `joining link closed ${link.closings} of ${link.allowed} times: take a fresh one`
-    : `joining link closed ${link.closings} of ${link.allowed} times`
+    ? words.joiningLinkClosedOfTimes(link.closings, link.allowed)
+    : words.joiningLinkClosedOfTimes2(link.closings, link.allowed)
 }
 
 /** What the teeth say of a chain on this cassette. */
@@ -38,8 +39,8 @@ function saySkips(report: BikeReport, teeth: TeethOutlook | undefined, chain: st
   const bad = cogRisks(report, teeth, chain).filter(({ asked = 0 }) => asked >= SKIP_DOUBTFUL)
   const worst = bad.reduce((high, { asked = 0 }) => Math.max(high, asked), 0)
   return bad.length === 0
-    ? 'runs on all cogs'
-    : `may skip on ${sayCogs(bad.map(({ teeth: count }) => count))} (${sayChance(worst)})`
+    ? words.runsOnAllCogs
+    : words.maySkipOn(sayCogs(bad.map(({ teeth: count }) => count)), sayChance(worst))
 }
 
 /** One chain on its hook: as long as it is worn, as full as its lube. */
@@ -85,7 +86,7 @@ export function HookRow({ report, teeth, chain, name, most }: Props) {
       <div className="min-w-0 flex-1">
         <p className="font-semibold">
           {name}
-          {chain.isOn && <span className="font-normal text-steel">, on the bike</span>}
+          {chain.isOn && <span className="font-normal text-steel">{words.onTheBike}</span>}
         </p>
         <p className="text-[0.95rem] text-steel">
           {[

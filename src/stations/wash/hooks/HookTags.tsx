@@ -4,6 +4,7 @@ import { useHref } from 'react-router'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { Sheet } from '../../../ui/parts/Sheet.tsx'
 import { logAddress } from '../../../words/places.ts'
+import { words } from '../../../words/stations/wash/hooks/hook-tags.ts'
 
 interface Tagged {
   readonly id: string
@@ -24,7 +25,7 @@ function Tag({ chain, bike }: { readonly chain: Tagged; readonly bike: string })
       <svg
         viewBox={`-2 -2 ${size + 4} ${size + 4}`}
         role="img"
-        aria-label={`Code that opens ${chain.name}`}
+        aria-label={words.codeThatOpens(chain.name)}
         className="size-28 shrink-0"
       >
         <rect x={-2} y={-2} width={size + 4} height={size + 4} fill="#fff" />
@@ -43,19 +44,16 @@ export function HookTags({ chains, bike }: { readonly chains: readonly Tagged[];
   const [isOpen, setOpen] = useState(false)
   return (
     <>
-      <Button onClick={() => setOpen(true)}>Print tags for the hooks</Button>
-      <Sheet title="Tags for the hooks" open={isOpen} onClose={() => setOpen(false)}>
-        <p className="no-print text-[0.95rem] text-steel">
-          Cut them out and hang one on each hook. The code opens that chain’s log on a phone that can reach
-          this address.
-        </p>
-        <ul aria-label="Tags" className="mt-3 grid grid-cols-2 gap-3 max-sm:grid-cols-1">
+      <Button onClick={() => setOpen(true)}>{words.printTagsForTheHooks}</Button>
+      <Sheet title={words.tagsForTheHooks} open={isOpen} onClose={() => setOpen(false)}>
+        <p className="no-print text-[0.95rem] text-steel">{words.cutThemOutAndHang}</p>
+        <ul aria-label={words.tags} className="mt-3 grid grid-cols-2 gap-3 max-sm:grid-cols-1">
           {chains.map((chain) => (
             <Tag key={chain.id} chain={chain} bike={bike} />
           ))}
         </ul>
         <Button look="firm" className="no-print mt-4" onClick={() => window.print()}>
-          Print
+          {words.print}
         </Button>
       </Sheet>
     </>

@@ -4,6 +4,7 @@ import { rulerStep } from '../../../ui/road/view.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
 import { sayKm } from '../../../words/numbers.ts'
+import { words } from '../../../words/stations/wash/hooks/relay.ts'
 
 interface Props {
   readonly chains: readonly { readonly id: string; readonly name: string }[]
@@ -44,8 +45,8 @@ export function Relay({ chains, past, nowKm, ahead }: Props) {
   const hand = ahead[1]
   const nameOf = (id: string | undefined): string => chains.find((one) => one.id === id)?.name ?? ''
   const sentence = hand
-    ? `${nameOf(next?.chain)} runs now; ${nameOf(hand.chain)} takes over in about ${sayKm(hand.fromKm, units)}, as things stand.`
-    : `${chains.length} chains and their turns on the road so far.`
+    ? words.runsNowTakesOver(nameOf(next?.chain), nameOf(hand.chain), sayKm(hand.fromKm, units))
+    : words.chainsAndTheirTurns(chains.length)
   return (
     <svg viewBox={`0 0 ${wide} ${high}`} role="img" aria-label={sentence} className="w-full">
       {marks.map((km) => (
@@ -98,7 +99,7 @@ export function Relay({ chains, past, nowKm, ahead }: Props) {
                   className="fill-none stroke-petrol"
                   strokeDasharray="3 2"
                 >
-                  <title>{`${name}: about ${sayKm(toKm - fromKm, units)} to come`}</title>
+                  <title>{words.aboutToCome(name, sayKm(toKm - fromKm, units))}</title>
                 </rect>
               ))}
           </g>
@@ -106,10 +107,10 @@ export function Relay({ chains, past, nowKm, ahead }: Props) {
       })}
       <line x1={x(nowKm)} x2={x(nowKm)} y1={16} y2={high - 16} className="stroke-ink" strokeWidth={1.6} />
       <text x={x(nowKm)} y={high - 4} textAnchor="middle" className="fill-ink text-[12px] font-semibold">
-        today
+        {words.today}
       </text>
       <text x={wide - 16} y={high - 4} textAnchor="end" className="fill-steel text-[11px]">
-        {units === 'metric' ? 'km' : 'mi'} from now
+        {words.fromNow(units === 'metric' ? words.km : words.mi)}
       </text>
     </svg>
   )

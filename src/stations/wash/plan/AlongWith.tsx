@@ -5,6 +5,7 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
 import type { PlannedBike } from './use-wash-plan.ts'
 import { WayChooser } from './WayChooser.tsx'
+import { words } from '../../../words/stations/wash/plan/along-with.ts'
 
 interface Props {
   /** Bikes that are washed along with the one in hand. */
@@ -25,13 +26,13 @@ export function AlongWith({ along, others, onChoose }: Props) {
         return (
           <section
             key={bike}
-            aria-label={`Along with it: ${name}`}
+            aria-label={words.alongWithIt(name)}
             className="flex flex-col gap-3 border-t border-hairline pt-4"
           >
             <div className="flex flex-wrap items-center gap-x-5">
-              <h3 className="font-semibold">Along with it: {name}</h3>
+              <h3 className="font-semibold">{words.alongWithIt(name)}</h3>
               <Button look="link" className="min-h-11" onClick={() => onChoose(bike, undefined)}>
-                Leave {name} out
+                {words.leaveOut(name)}
               </Button>
             </div>
             <WayChooser planned={planned} onChoose={(choice) => onChoose(bike, choice)} />
@@ -40,11 +41,11 @@ export function AlongWith({ along, others, onChoose }: Props) {
       })}
       {others.length > 0 && (
         <SelectField
-          label="Wash another bike along with it"
+          label={words.washAnotherBikeAlong}
           className="w-72"
           value={NONE}
           options={{
-            [NONE]: 'no other bike',
+            [NONE]: words.noOtherBike,
             ...Object.fromEntries(others.map(({ bike }) => [bike.entry.bike, bike.entry.name])),
           }}
           onPick={(bike) => {

@@ -8,6 +8,7 @@ import { Choice } from '../../../ui/parts/fields.tsx'
 import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { sayCount, sayDay } from '../../../words/numbers.ts'
 import { KIT_NAMES, WAY_NAMES } from '../../../words/wash-words.ts'
+import { words } from '../../../words/stations/wash/plan/kit-editor.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -17,8 +18,8 @@ interface Props {
 }
 
 const BRAKES: readonly { readonly value: Brakes; readonly label: string }[] = [
-  { value: 'disc', label: 'disc brakes' },
-  { value: 'rim', label: 'rim brakes' },
+  { value: 'disc', label: words.discBrakes },
+  { value: 'rim', label: words.rimBrakes },
 ]
 
 /** What one tap changes. */
@@ -72,14 +73,14 @@ export function KitEditor({ report, facts: { wants, isKitGuessed, wax }, way }: 
           ...(waxSince !== undefined && { waxSince }),
         },
       ],
-      'Wash kit saved.',
+      words.washKitSaved,
     )
   })
   const { id, format: _format, action: _action, ...bike } = report.bike.entry
   return (
     <details className="text-[0.95rem]">
       <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">
-        What you have to wash with{isKitGuessed ? ': a guess so far' : ''}
+        {words.whatYouHaveToWash(isKitGuessed ? words.aGuessSoFar : '')}
       </summary>
       <ul className="grid grid-cols-2 gap-x-6 max-sm:grid-cols-1">
         {KIT_TOOLS.map((tool) => (
@@ -89,14 +90,14 @@ export function KitEditor({ report, facts: { wants, isKitGuessed, wax }, way }: 
         ))}
         <li>
           <Tick
-            label="no solvent near my chains"
+            label={words.noSolventNearMy}
             isOn={noSolvent}
             onTick={(isOn) => write({ noSolvent: isOn })}
           />
         </li>
         <li>
           <Tick
-            label={`${WAY_NAMES[way]}: my usual way`}
+            label={words.myUsualWay(WAY_NAMES[way])}
             isOn={school === way}
             onTick={(isOn) => write({ isUsual: isOn })}
           />
@@ -106,19 +107,19 @@ export function KitEditor({ report, facts: { wants, isKitGuessed, wax }, way }: 
         <p className="flex flex-wrap items-center gap-x-4">
           <span>
             {wax
-              ? `${sayCount(wax.dips, 'dip')} in this wax since ${sayDay(wax.since, now)}. Renew it when it turns grey, or as its maker says.`
-              : 'When was the wax in the pot fresh?'}
+              ? words.inThisWaxSince(sayCount(wax.dips, 'dip'), sayDay(wax.since, now))
+              : words.whenWasTheWax}
           </span>
           <Button look="link" className="min-h-11" onClick={() => write({ isWaxFresh: true })}>
-            Fresh wax today
+            {words.freshWaxToday}
           </Button>
         </p>
       )}
       <Choice<Brakes>
-        legend={`${bike.name} has`}
+        legend={words.has(bike.name)}
         className="mt-2"
         value={bike.brakes ?? 'disc'}
-        onPick={(brakes) => void record([{ ...bike, brakes, supersedes: id }], 'Bike saved.')}
+        onPick={(brakes) => void record([{ ...bike, brakes, supersedes: id }], words.bikeSaved)}
         options={BRAKES}
       />
     </details>

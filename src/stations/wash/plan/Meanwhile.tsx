@@ -10,6 +10,7 @@ import { sayList } from '../../../words/numbers.ts'
 import { freeSpans, lanesOf } from './lanes.ts'
 import type { StepTag } from './step-tag.ts'
 import type { WashPlan } from './use-wash-plan.ts'
+import { words } from '../../../words/stations/wash/plan/meanwhile.ts'
 
 interface Props {
   readonly plan: WashPlan
@@ -33,10 +34,10 @@ export function Meanwhile({ plan, tagOf, report }: Props) {
   )
   return (
     <p className="text-[0.95rem]">
-      In the {minutes} free minutes, check: {sayList(picked.slice(0, SHOWN).map(sayItem))}
-      {picked.length > SHOWN && ` and ${picked.length - SHOWN} more`}.{' '}
+      {words.inTheFreeMinutes(minutes, sayList(picked.slice(0, SHOWN).map(sayItem)))}
+      {picked.length > SHOWN && words.andMore(picked.length - SHOWN)}.{' '}
       <Link to={checksFor(minutes)} className="underline underline-offset-4">
-        See these checks
+        {words.seeTheseChecks}
       </Link>
     </p>
   )

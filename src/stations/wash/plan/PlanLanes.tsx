@@ -4,6 +4,7 @@ import { STEP_WORDS } from '../../../words/step-words.ts'
 import { useNarrow } from '../../../ui/use-narrow.ts'
 import { bikeSpans, freeSpans, lanesOf, type HandsSpan, type WaitSpan } from './lanes.ts'
 import type { StepTag } from './step-tag.ts'
+import { words } from '../../../words/stations/wash/plan/plan-lanes.ts'
 
 const [WIDE, WIDE_NARROW] = [1000, 380]
 const LEFT = 84
@@ -38,7 +39,7 @@ function Wait({
   const isNamed = to - from > roomFor(span.name)
   return (
     <g>
-      <title>{`${span.name}, ${span.toMin - span.fromMin} min`}</title>
+      <title>{words.min(span.name, span.toMin - span.fromMin)}</title>
       <line
         x1={from}
         x2={to}
@@ -81,7 +82,7 @@ function Hands({
         const label = [short + name, short].find((text) => width > roomFor(text))
         return (
           <g key={step.id}>
-            <title>{`${STEP_WORDS[step.kind].name}${name}, ${step.handsMin} min`}</title>
+            <title>{words.min2(STEP_WORDS[step.kind].name, name, step.handsMin)}</title>
             <rect
               x={x(fromMin)}
               y={HANDS_Y}
@@ -103,7 +104,7 @@ function Hands({
         )
       })}
       {freeSpans(hands, minutes).map(({ fromMin, toMin }) => {
-        const text = [`free ${toMin - fromMin} min`, 'free'].find(
+        const text = [words.freeMin(toMin - fromMin), 'free'].find(
           (one) => (toMin - fromMin) * scale > roomFor(one),
         )
         return (
@@ -164,7 +165,7 @@ export function PlanLanes({ steps, plan, tagOf, done }: Props) {
     <svg
       viewBox={`0 0 ${wide} ${high}`}
       role="img"
-      aria-label={`${plan.minutes} minutes: a lane of hands, and below it what soaks, melts or hangs meanwhile. The list below says the same.`}
+      aria-label={words.minutesALaneOfHands(plan.minutes)}
       className="w-full"
     >
       {marks.map((min) => (
@@ -183,7 +184,7 @@ export function PlanLanes({ steps, plan, tagOf, done }: Props) {
         </g>
       ))}
       <text x={0} y={HANDS_Y + HANDS_HIGH / 2 + 4} className="fill-ink text-[12px] font-semibold">
-        hands
+        {words.hands}
       </text>
       <Hands hands={hands} minutes={plan.minutes} x={x} tagOf={tagOf} />
       {waits.map(({ lane, spans }, i) => {

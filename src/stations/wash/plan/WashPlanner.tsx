@@ -22,6 +22,7 @@ import { StepList } from './StepList.tsx'
 import { stepTags } from './step-tag.ts'
 import { useWashPlan, type PlannedBike, type WashPlan } from './use-wash-plan.ts'
 import { TimeChooser, WayChooser } from './WayChooser.tsx'
+import { words } from '../../../words/stations/wash/plan/wash-planner.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -49,18 +50,18 @@ function Notes({
   return (
     <div className="grid grid-cols-3 gap-x-10 gap-y-6 max-lg:grid-cols-1">
       <div className="border-t border-hairline pt-3">
-        <h3 className="font-semibold">Lay out first</h3>
+        <h3 className="font-semibold">{words.layOutFirst}</h3>
         <p className="mt-1 text-[0.95rem]">
           {capital(sayList(materials))}. {amounts}
         </p>
       </div>
       <div className="border-t border-hairline pt-3">
-        <h3 className="font-semibold">Why this way</h3>
+        <h3 className="font-semibold">{words.whyThisWay}</h3>
         <p className="mt-1 text-[0.95rem]">{why}</p>
       </div>
       <div className="border-t-[3px] border-rust pt-3">
-        <h3 className="font-semibold text-rust">Careful</h3>
-        <p className="mt-1 text-[0.95rem]">{cares.join(' ')} The makers’ instructions come first.</p>
+        <h3 className="font-semibold text-rust">{words.careful}</h3>
+        <p className="mt-1 text-[0.95rem]">{words.theMakersInstructionsCome(cares.join(' '))}</p>
       </div>
     </div>
   )
@@ -74,9 +75,12 @@ function sayWhy({ judged, way, ways, best }: PlannedBike): string {
   return [
     pro.length > 0 ? `${capital(sayList(pro))}.` : WAY_TALK[way],
     isSuggested && runnerUp
-      ? `Next best: ${WAY_NAMES[runnerUp.way]}${runnerUp.pro[0] ? `, as ${sayWayReason(runnerUp.pro[0])}` : ''}.`
+      ? words.nextBest(
+          WAY_NAMES[runnerUp.way],
+          runnerUp.pro[0] ? `, as ${sayWayReason(runnerUp.pro[0])}` : '',
+        )
       : '',
-    !isSuggested && best ? `Suggested instead: ${WAY_NAMES[best.way]}.` : '',
+    !isSuggested && best ? words.suggestedInstead(WAY_NAMES[best.way]) : '',
   ]
     .filter(Boolean)
     .join(' ')
@@ -93,7 +97,7 @@ const sayAmounts = (garage: Garage, bikes: readonly PlannedBike[], { steps }: Wa
     .map(({ report, job }) => {
       const { drops, ml, crankTurns } = chainOnBike(garage, report, job?.fits).amounts
       const whose = bikes.length > 1 ? `${report.bike.entry.name}: ` : ''
-      return `${whose}${drops} drops, about ${Math.round(ml)} ml; once round is ${crankTurns.toFixed(1)} crank turns.`
+      return words.dropsAboutMlOnce(whose, drops, Math.round(ml), crankTurns.toFixed(1))
     })
     .join(' ')
 
@@ -101,11 +105,9 @@ const sayAmounts = (garage: Garage, bikes: readonly PlannedBike[], { steps }: Wa
 function sayMinutes({ timed, handsMin, listMin }: WashPlan): string {
   const { minutes, provenMin } = timed.plan
   return [
-    `${minutes} minutes, ${handsMin} of them hands on.`,
-    timed.leftOut.length === 0 && listMin > minutes ? `One step after another it would be ${listMin}.` : '',
-    provenMin < minutes
-      ? `The best order found so far; none can take less than ${Math.ceil(provenMin)} minutes.`
-      : '',
+    words.minutesOfThemHands(minutes, handsMin),
+    timed.leftOut.length === 0 && listMin > minutes ? words.oneStepAfterAnother(listMin) : '',
+    provenMin < minutes ? words.theBestOrderFound(Math.ceil(provenMin)) : '',
   ]
     .filter(Boolean)
     .join(' ')
@@ -133,17 +135,17 @@ function ThePlan({
         steps={plan.steps}
         plan={plan.timed.plan}
         tagOf={tagOf}
-        done={`done at ${timeOfDay(Date.parse(now) + MINUTE_MS * plan.timed.plan.minutes)} if you start now`}
+        done={words.doneAtIfYou(timeOfDay(Date.parse(now) + MINUTE_MS * plan.timed.plan.minutes))}
       />
       {legend.length > 0 && <p className="text-sm text-steel">{legend.join(' · ')}</p>}
       <Meanwhile plan={plan} tagOf={tagOf} report={bikes[0]?.report} />
       <Notes plan={plan} why={why} amounts={sayAmounts(garage, bikes, plan)} />
       <div className="flex flex-wrap items-center gap-4">
         <Button look="firm" onClick={() => onStart(plan)}>
-          Start the wash of {names}
+          {words.startTheWashOf(names)}
         </Button>
         <span className="text-sm text-steel">
-          {sayCount(plan.steps.length, 'step')}; clocks run while your hands are dirty.
+          {words.clocksRunWhileYour(sayCount(plan.steps.length, 'step'))}
         </span>
       </div>
       <StepList
@@ -169,7 +171,7 @@ export function WashPlanner({ report, facts, onStart }: Props) {
     (one, i) => `${i === 0 ? '' : `${one.report.bike.entry.name} `}${WAY_NAMES[one.way]}`,
   )
   return (
-    <Section id="plan" title={`The next wash: ${ways.join(', ')}`} note={plan && sayMinutes(plan)}>
+    <Section id="plan" title={words.theNextWash(ways.join(', '))} note={plan && sayMinutes(plan)}>
       <div className="flex flex-col gap-6">
         <div className="flex flex-col gap-4">
           <TimeChooser minutes={minutes} onPick={setMinutes} />
@@ -186,19 +188,19 @@ export function WashPlanner({ report, facts, onStart }: Props) {
         )}
         {plan?.timed.isTooLong && (
           <p role="status" className="border-l-4 border-ochre pl-3">
-            {minutes} minutes are too few for this: even the least takes {plan.timed.plan.minutes}.
+            {minutes} {words.minutesAreTooFew(plan.timed.plan.minutes)}
           </p>
         )}
         {plan && !plan.timed.isTooLong && plan.leftOutSteps.length > 0 && (
           <p role="status">
-            Left out to fit:{' '}
-            {sayList(
-              plan.leftOutSteps.map((step) => {
-                const subject = stepSubject(garage, plan.washes, step)
-                return `${STEP_WORDS[step.kind].name.toLowerCase()}${subject && ` of ${subject}`}`
-              }),
+            {words.leftOutToFit(
+              sayList(
+                plan.leftOutSteps.map((step) => {
+                  const subject = stepSubject(garage, plan.washes, step)
+                  return `${STEP_WORDS[step.kind].name.toLowerCase()}${subject && words.of(subject)}`
+                }),
+              ),
             )}
-            .
           </p>
         )}
         {plan ? (
@@ -206,7 +208,9 @@ export function WashPlanner({ report, facts, onStart }: Props) {
         ) : (
           <p role="status" className="text-steel">
             {fault ??
-              `Working out the order…${progress === undefined || progress < 0.01 ? '' : ` ${Math.round(100 * progress)} %`}`}
+              words.workingOutTheOrder(
+                progress === undefined || progress < 0.01 ? '' : ` ${Math.round(100 * progress)} %`,
+              )}
           </p>
         )}
         <KitEditor report={report} facts={facts} way={first.way} />

@@ -9,13 +9,14 @@ import { namePart } from '../../../words/part-name.ts'
 import { sayWayReason, WAY_TALK } from '../../../words/say-ways.ts'
 import { WAY_NAMES } from '../../../words/wash-words.ts'
 import type { PlannedBike } from './use-wash-plan.ts'
+import { words } from '../../../words/stations/wash/plan/way-chooser.ts'
 
 const MINUTES = ['any', '15', '30', '40', '60', '90'] as const
 type Minutes = (typeof MINUTES)[number]
 
 const TIMES: readonly { readonly value: Minutes; readonly label: string }[] = MINUTES.map((value) => ({
   value,
-  label: value === 'any' ? 'as long as it takes' : `${value} min`,
+  label: value === 'any' ? words.asLongAsItTakes : words.min(value),
 }))
 
 /** How much time there is for all of it. */
@@ -28,7 +29,7 @@ export function TimeChooser({
 }) {
   return (
     <Choice<Minutes>
-      legend="How much time do you have?"
+      legend={words.howMuchTimeDo}
       value={MINUTES.find((one) => one === String(minutes)) ?? 'any'}
       onPick={(value) => onPick(value === 'any' ? undefined : Number(value))}
       options={TIMES}
@@ -50,7 +51,7 @@ function ChainPicker({ planned, onChoose }: Props) {
   return (
     <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
       <fieldset>
-        <legend className="mb-1 text-sm font-medium">Which chains?</legend>
+        <legend className="mb-1 text-sm font-medium">{words.whichChains}</legend>
         <div className="flex flex-wrap gap-x-5">
           {facts.chains.map(({ id }) => (
             <label key={id} className="flex min-h-11 items-center gap-2 text-[0.95rem]">
@@ -74,7 +75,7 @@ function ChainPicker({ planned, onChoose }: Props) {
       </fieldset>
       {picked.length > 1 && job && (
         <SelectField
-          label="Goes on the bike afterwards"
+          label={words.goesOnTheBike}
           className="w-56"
           value={job.fits}
           options={Object.fromEntries(ids.map((id) => [id, nameOf(id)]))}
@@ -95,7 +96,7 @@ export function WayChooser({ planned, onChoose }: Props) {
     <>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
         <SelectField<WashWay>
-          label="How"
+          label={words.how}
           className="w-72"
           value={way}
           options={
@@ -112,7 +113,7 @@ export function WayChooser({ planned, onChoose }: Props) {
         />
         {lubes.length > 1 && (
           <Choice<Exclude<Lube, 'none'>>
-            legend="What goes on"
+            legend={words.whatGoesOn}
             value={lube}
             onPick={(next) => onChoose({ ...choice, lube: next })}
             options={lubes.map((value) => ({ value, label: LUBE_NAMES[value] }))}
@@ -121,7 +122,7 @@ export function WayChooser({ planned, onChoose }: Props) {
       </div>
       <p className="max-w-[52rem] text-[0.95rem] text-steel">
         {WAY_TALK[way]}
-        {against.length > 0 && ` Against it: ${against.join('; ')}.`}
+        {against.length > 0 && words.againstIt(against.join('; '))}
       </p>
       {isPot && facts.chains.length > 1 && <ChainPicker planned={planned} onChoose={onChoose} />}
     </>

@@ -12,6 +12,7 @@ import { useInTurn } from '../../../ui/use-in-turn.ts'
 import { namePart } from '../../../words/part-name.ts'
 import { sayCount } from '../../../words/numbers.ts'
 import { LINK_FAULT_ADVICE, LINK_FAULT_NAMES } from '../../../words/wash-words.ts'
+import { words } from '../../../words/stations/wash/run/link-walk.ts'
 
 /** Where the link in hand lies, pins behind the ring's lower edge. */
 const HAND_AT = 4
@@ -42,7 +43,11 @@ function Loop({
     <svg
       viewBox={`${left - 20} ${-high - 20} ${right - left + 40} ${high - low + 40}`}
       role="img"
-      aria-label={`Link ${at} of ${links}; ${found.length === 0 ? 'nothing found so far' : sayCount(found.length, 'fault')}.`}
+      aria-label={words.linkOf(
+        at,
+        links,
+        found.length === 0 ? words.nothingFoundSoFar : sayCount(found.length, 'fault'),
+      )}
       className="w-full max-w-3xl"
     >
       {points.map(({ x, y }, i) => {
@@ -96,7 +101,7 @@ export function LinkWalk({ report, job, kept, onChange }: Props) {
     if (
       await record(
         drafts,
-        found.length === 0 ? 'All links sound.' : `${sayCount(found.length, 'fault')} noted.`,
+        found.length === 0 ? words.allLinksSound : words.noted(sayCount(found.length, 'fault')),
       )
     ) {
       const { [chain]: _saved, ...others } = marked
@@ -105,10 +110,10 @@ export function LinkWalk({ report, job, kept, onChange }: Props) {
     }
   })
   return (
-    <div className="flex flex-col gap-4" role="group" aria-label="Link by link">
+    <div className="flex flex-col gap-4" role="group" aria-label={words.linkByLink}>
       {job.chains.length > 1 && (
         <SelectField
-          label="Which chain?"
+          label={words.whichChain}
           className="max-w-60"
           value={chain}
           options={Object.fromEntries(job.chains.map(({ id }) => [id, namePart(garage, id)]))}
@@ -121,16 +126,16 @@ export function LinkWalk({ report, job, kept, onChange }: Props) {
       <Loop links={links} ring={ring} cog={cog} at={at} found={found} />
       <div className="flex flex-wrap items-center gap-3">
         <Button className="min-h-12" onClick={() => go(-1)}>
-          One back
+          {words.oneBack}
         </Button>
         <span aria-live="polite" className="min-w-40 text-center font-mono text-[1.3rem]">
-          link {at} of {links}
+          {words.linkOf2(at, links)}
         </span>
         <Button className="min-h-12" onClick={() => go(1)}>
-          One on
+          {words.oneOn}
         </Button>
         <Button className="min-h-12" onClick={() => go(Math.round(ring / 2))}>
-          Half a crank turn on
+          {words.halfACrankTurn}
         </Button>
       </div>
       <div className="flex flex-wrap gap-2">
@@ -149,16 +154,13 @@ export function LinkWalk({ report, job, kept, onChange }: Props) {
         <ul className="text-[0.98rem]">
           {found.map(({ link, fault }) => (
             <li key={`${link} ${fault}`} className="py-1">
-              <strong>
-                Link {link}, {LINK_FAULT_NAMES[fault]}.
-              </strong>{' '}
-              {LINK_FAULT_ADVICE[fault]}
+              <strong>{words.link(link, LINK_FAULT_NAMES[fault])}</strong> {LINK_FAULT_ADVICE[fault]}
             </li>
           ))}
         </ul>
       )}
       <Button look="firm" className="self-start" onClick={save}>
-        {found.length === 0 ? 'All links are sound' : 'Save what was found'}
+        {found.length === 0 ? words.allLinksAreSound : words.saveWhatWasFound}
       </Button>
     </div>
   )

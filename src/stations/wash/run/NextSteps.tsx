@@ -1,5 +1,6 @@
 import type { WashStep } from '../../../core/session/wash-steps.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
+import { words } from '../../../words/stations/wash/run/next-steps.ts'
 
 const SHOWN = 5
 
@@ -16,16 +17,17 @@ export function NextSteps({ steps, nameOf, timeOf, onSkip }: Props) {
   if (steps.length === 0) return null
   return (
     <div>
-      <h2 className="text-[1.05rem] font-semibold">Next</h2>
-      <ol aria-label="Next steps" className="mt-1 divide-y divide-hairline border-y border-hairline">
+      <h2 className="text-[1.05rem] font-semibold">{words.next}</h2>
+      <ol aria-label={words.nextSteps} className="mt-1 divide-y divide-hairline border-y border-hairline">
         {steps.slice(0, SHOWN).map((step) => (
           <li key={step.id} className="flex flex-wrap items-center justify-between gap-3 py-2">
             <span>
-              {nameOf(step)}, {step.handsMin} min
-              <span className="ml-3 font-mono text-sm text-steel">at {timeOf(step)}</span>
+              {words.min(nameOf(step), step.handsMin)}
+              <span className="ml-3 font-mono text-sm text-steel">{words.at(timeOf(step))}</span>
             </span>
             <Button className="min-h-12" onClick={() => onSkip(step)}>
-              Skip<span className="sr-only"> {nameOf(step)}</span>
+              {words.skip}
+              <span className="sr-only"> {nameOf(step)}</span>
             </Button>
           </li>
         ))}
@@ -44,12 +46,13 @@ interface SkippedProps {
 export function SkippedSteps({ steps, nameOf, onBack }: SkippedProps) {
   if (steps.length === 0) return null
   return (
-    <ul aria-label="Skipped steps" className="text-steel">
+    <ul aria-label={words.skippedSteps} className="text-steel">
       {steps.map((step) => (
         <li key={step.id} className="flex flex-wrap items-center gap-3">
-          Skipped: {nameOf(step)}
+          {words.skipped(nameOf(step))}
           <Button look="link" className="min-h-12" onClick={() => onBack(step)}>
-            Put it back<span className="sr-only">: {nameOf(step)}</span>
+            {words.putItBack}
+            <span className="sr-only">: {nameOf(step)}</span>
           </Button>
         </li>
       ))}

@@ -29,6 +29,7 @@ import { LinkWalk } from './LinkWalk.tsx'
 import { sayBikes, sayStep } from './say-step.ts'
 import { useNotices, useNowMs } from './use-clocks.ts'
 import { WashEnd } from './WashEnd.tsx'
+import { words as phrases } from '../../../words/stations/wash/run/run-screen.ts'
 
 const MINUTE_MS = 60_000
 
@@ -75,15 +76,19 @@ export function RunScreen({ kept, onChange }: Props) {
     <section aria-labelledby="answer" className="flex flex-col gap-6">
       <div>
         <p className="text-steel">
-          {sayBikes(garage, washes)}, done at about {timeOfDay(doneMs)}; {left.length + (hand ? 1 : 0)} of{' '}
-          {run.steps.length - run.skipped.length} steps to go
+          {phrases.doneAtAboutOfSteps(
+            sayBikes(garage, washes),
+            timeOfDay(doneMs),
+            left.length + (hand ? 1 : 0),
+            run.steps.length - run.skipped.length,
+          )}
         </p>
         <h1 id="answer" className="mt-1 text-[2.4rem] leading-tight font-medium max-sm:text-[1.8rem]">
           {shown
             ? nameOf(shown)
             : next
-              ? `Hands free until ${timeOfDay(nextAtMs)}`
-              : 'Hands free: the last clock is running'}
+              ? phrases.handsFreeUntil(timeOfDay(nextAtMs))
+              : phrases.handsFreeTheLast}
         </h1>
         {words && (
           <p className="mt-2 max-w-[46rem] text-[1.2rem]">
@@ -91,17 +96,22 @@ export function RunScreen({ kept, onChange }: Props) {
             {shown.kind === 'drops' &&
               wash &&
               amounts &&
-              ` ${LUBE_NAMES[wash.job.lube]}: ${amounts.drops} drops, about ${Math.round(amounts.ml)} ml; once round is ${amounts.crankTurns.toFixed(1)} crank turns.`}
+              phrases.dropsAboutMlOnce(
+                LUBE_NAMES[wash.job.lube],
+                amounts.drops,
+                Math.round(amounts.ml),
+                amounts.crankTurns.toFixed(1),
+              )}
           </p>
         )}
         {!shown && next && (
           <p className="mt-2 text-[1.2rem]">
-            Then: {nameOf(next)}.{' '}
+            {phrases.then(nameOf(next))}{' '}
             <Link
               to={checksFor(Math.max(1, Math.floor((nextAtMs - nowMs) / MINUTE_MS)))}
               className="underline underline-offset-4"
             >
-              Check something meanwhile
+              {phrases.checkSomethingMeanwhile}
             </Link>
           </p>
         )}
@@ -139,11 +149,11 @@ export function RunScreen({ kept, onChange }: Props) {
       <div className="flex flex-wrap gap-x-8">
         {canAsk && (
           <Button look="link" className="min-h-12" onClick={ask}>
-            Tell me by a notice too when a clock runs out
+            {phrases.tellMeByANotice}
           </Button>
         )}
         <Button look="link" className="min-h-12" onClick={() => setEnding(true)}>
-          End the wash here
+          {phrases.endTheWashHere}
         </Button>
       </div>
     </section>

@@ -3,6 +3,7 @@ import { Button } from '../../../ui/parts/Button.tsx'
 import { sayAgo, sayCount } from '../../../words/numbers.ts'
 import type { KeptRun } from './kept-run.ts'
 import { sayBikes } from './say-step.ts'
+import { words } from '../../../words/stations/wash/run/stale-run.ts'
 
 interface Props {
   readonly kept: KeptRun
@@ -18,22 +19,27 @@ export function StaleRun({ kept, onGoOn, onEnd, onForget }: Props) {
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[1.95rem] leading-tight font-medium max-sm:text-[1.4rem]">
-        A wash of {sayBikes(garage, kept.washes)} was begun{' '}
-        {sayAgo(new Date(kept.run.startedMs).toISOString(), now)} and never ended.
+        {words.aWashOfWas(
+          sayBikes(garage, kept.washes),
+          sayAgo(new Date(kept.run.startedMs).toISOString(), now),
+        )}
       </h1>
       <p className="text-steel">
-        {begun} of {sayCount(kept.run.steps.length, 'step')} {begun === 1 ? 'was' : 'were'} begun. What became
-        of it?
+        {words.ofBegunWhatBecame(
+          begun,
+          sayCount(kept.run.steps.length, 'step'),
+          begun === 1 ? words.was : words.were,
+        )}
       </p>
       <div className="flex flex-wrap gap-3">
         <Button look="next" className="min-h-14" onClick={onEnd}>
-          End it: log the steps that were done
+          {words.endItLogTheSteps}
         </Button>
         <Button className="min-h-14" onClick={onGoOn}>
-          Go on with it now
+          {words.goOnWithItNow}
         </Button>
         <Button look="harm" className="min-h-14" onClick={onForget}>
-          Forget it: log nothing
+          {words.forgetItLogNothing}
         </Button>
       </div>
     </section>

@@ -7,16 +7,16 @@ import { TextField } from '../../../ui/parts/fields.tsx'
 import { numberTyped } from '../../../words/typed.ts'
 import { doneAndOn } from './use-rest.ts'
 import { sayClock } from './use-clocks.ts'
+import { words } from '../../../words/stations/wash/run/step-actions.ts'
 
 const MINUTE_MS = 60_000
 
 const REFUSALS: Readonly<Record<Refusal, string>> = {
-  'still-wet': 'Not yet: the chain is still wet, and water makes hot wax spit. Wait until it is dry.',
-  'never-dried':
-    'Not like this: the chain was never dried, and water makes hot wax spit. Dry it fully, then put it back into the plan.',
-  'wax-not-melted': 'Not yet: the wax is not melted through.',
-  'wax-too-cold': `Not yet: under ${WAX_C.least} °C the wax does not run into the rollers.`,
-  'wax-too-hot': `Stop: over ${WAX_C.most} °C wax smokes and may catch fire. Turn it down and let it cool.`,
+  'still-wet': words.notYetTheChain,
+  'never-dried': words.notLikeThisTheChain,
+  'wax-not-melted': words.notYetTheWax,
+  'wax-too-cold': words.notYetUnderC(WAX_C.least),
+  'wax-too-hot': words.stopOverCWax(WAX_C.most),
 }
 
 interface Props {
@@ -41,10 +41,10 @@ export function StepActions({ run, next, isNextNow, nowMs, onChange }: Props) {
           className="min-h-16 px-10 text-[1.25rem]"
           onClick={() => onChange(doneAndOn(run, hand.id, Date.now()))}
         >
-          Done
+          {words.done}
         </Button>
         <span className="font-mono text-[1.3rem]" role="timer">
-          {overrunMs > 0 ? `${sayClock(overrunMs)} over` : `${sayClock(-overrunMs)} left`}
+          {overrunMs > 0 ? words.over(sayClock(overrunMs)) : words.left(sayClock(-overrunMs))}
         </span>
       </div>
     )
@@ -57,7 +57,7 @@ export function StepActions({ run, next, isNextNow, nowMs, onChange }: Props) {
     <div className="flex flex-col gap-4">
       {next.kind === 'dip' && (
         <TextField
-          label="Wax, °C, by its thermometer (if it has one)"
+          label={words.waxCByIts}
           inputMode="decimal"
           className="max-w-72"
           value={typed}
@@ -77,13 +77,13 @@ export function StepActions({ run, next, isNextNow, nowMs, onChange }: Props) {
           disabled={refusal !== undefined}
           onClick={() => onChange(beginStep(run, next.id, Date.now()))}
         >
-          {isNextNow ? 'Begin' : 'Begin early'}
+          {isNextNow ? words.begin : words.beginEarly}
         </Button>
         <Button className="min-h-12" onClick={() => onChange(skipStep(run, next.id))}>
-          Skip it
+          {words.skipIt}
         </Button>
         <Button className="min-h-12" onClick={() => onChange(putOff(run, next.id, Date.now()))}>
-          Do that later
+          {words.doThatLater}
         </Button>
       </div>
     </div>

@@ -7,6 +7,7 @@ import { isStale, type KeptRun } from './kept-run.ts'
 import { sayBikes, sayStep } from './say-step.ts'
 import { sayClock, useBells, useNowMs } from './use-clocks.ts'
 import { useWashRun } from './use-wash-run.ts'
+import { words } from '../../../words/stations/wash/run/wash-clock.ts'
 
 /** What of a wash is to be seen from another station: the clock that runs out next, or what hands are at. */
 function ClockLine({ kept, nowMs }: { readonly kept: KeptRun; readonly nowMs: number }) {
@@ -19,18 +20,18 @@ function ClockLine({ kept, nowMs }: { readonly kept: KeptRun; readonly nowMs: nu
   const hand = inHand(run)
   const isOver = next !== undefined && next.overMs <= nowMs
   const said = next
-    ? `${sayStep(garage, washes, next.step)}: ${isOver ? 'the wait is over' : sayClock(next.overMs - nowMs)}`
+    ? `${sayStep(garage, washes, next.step)}: ${isOver ? words.theWaitIsOver : sayClock(next.overMs - nowMs)}`
     : hand
       ? sayStep(garage, washes, hand)
-      : 'hands are free'
+      : words.handsAreFree
   return (
     <div
       role="region"
-      aria-label="The wash that is going on"
+      aria-label={words.theWashThatIsGoing}
       className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline px-9 py-1.5 text-[0.95rem] max-md:px-4"
     >
       <span>
-        Wash of {sayBikes(garage, washes)}.{' '}
+        {words.washOf(sayBikes(garage, washes))}{' '}
         <span role={next ? 'timer' : undefined} className={isOver ? 'font-semibold text-rust' : ''}>
           {said}
         </span>
@@ -40,7 +41,7 @@ function ClockLine({ kept, nowMs }: { readonly kept: KeptRun; readonly nowMs: nu
         className="inline-flex min-h-11 items-center underline underline-offset-4"
         onClick={() => send(bikeChosen(washes[0]?.bike))}
       >
-        Back to the wash
+        {words.backToTheWash}
       </Link>
     </div>
   )

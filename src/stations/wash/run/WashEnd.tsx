@@ -18,6 +18,7 @@ import { namePart } from '../../../words/part-name.ts'
 import { Choice } from '../../../ui/parts/fields.tsx'
 import type { KeptRun } from './kept-run.ts'
 import { entriesOf, lastTouchMs } from './run-entries.ts'
+import { words } from '../../../words/stations/wash/run/wash-end.ts'
 
 const MINUTE_MS = 60_000
 
@@ -84,14 +85,10 @@ function OutcomeRows({
       {outcome.map(({ chain, method, lube }) => (
         <li key={chain} className="py-2">
           {nameOf(chain)}: {WASH_NAMES[method]}
-          {lube ? `, ${LUBE_NAMES[lube]}` : ', not lubed'}
+          {lube ? `, ${LUBE_NAMES[lube]}` : words.notLubed}
         </li>
       ))}
-      {swap && (
-        <li className="py-2">
-          {nameOf(swap.on)} goes on {name}; {nameOf(swap.off)} onto the shelf.
-        </li>
-      )}
+      {swap && <li className="py-2">{words.goesOnOntoTheShelf(nameOf(swap.on), name, nameOf(swap.off))}</li>}
     </>
   )
 }
@@ -113,19 +110,16 @@ function LinkChoice({
   return (
     <>
       <Choice<Joined>
-        legend={of === undefined ? 'Joined with' : `${of} joined with`}
+        legend={of === undefined ? words.joinedWith : words.joinedWith2(of)}
         value={joined}
         onPick={onPick}
         options={[
-          { value: 'same', label: `${held.entry.name} again: closing ${closing} of ${allowed}` },
-          { value: 'new', label: 'a fresh joining link' },
+          { value: 'same', label: words.againClosingOf(held.entry.name, closing, allowed) },
+          { value: 'new', label: words.aFreshJoiningLink },
         ]}
       />
       {joined === 'same' && closing > allowed && (
-        <CautionNote>
-          Its maker allows {sayCount(allowed, 'closing')}. A joining link that is closed too often can open by
-          itself.
-        </CautionNote>
+        <CautionNote>{words.itsMakerAllowsAJoining(sayCount(allowed, 'closing'))}</CautionNote>
       )}
     </>
   )
@@ -159,12 +153,12 @@ export function WashEnd({ kept, nowMs, onBack, onOver }: Props) {
       ),
       newId: () => crypto.randomUUID(),
     })
-    if (drafts.length === 0 || (await record(drafts, 'Wash logged.'))) onOver()
+    if (drafts.length === 0 || (await record(drafts, words.washLogged))) onOver()
   })
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[2rem] leading-tight font-medium max-sm:text-[1.5rem]">
-        {all.length === 0 ? 'Nothing was done to a chain.' : `Done in ${sayCount(minutes, 'minute')}.`}
+        {all.length === 0 ? words.nothingWasDoneToAChain : words.doneIn(sayCount(minutes, 'minute'))}
       </h1>
       {all.length > 0 && (
         <ul className="divide-y divide-hairline border-y border-hairline">
@@ -189,10 +183,7 @@ export function WashEnd({ kept, nowMs, onBack, onOver }: Props) {
       })}
       {bare.length > 0 && (
         <>
-          <CautionNote>
-            Cleaned, and not lubricated: a bare chain wears about three times as fast, and rusts. Go back and
-            lubricate it before it is ridden.
-          </CautionNote>
+          <CautionNote>{words.cleanedAndNotLubricated}</CautionNote>
           <label className="flex min-h-12 items-center gap-3">
             <input
               type="checkbox"
@@ -200,24 +191,24 @@ export function WashEnd({ kept, nowMs, onBack, onOver }: Props) {
               checked={isBareMeant}
               onChange={({ target }) => setBareMeant(target.checked)}
             />
-            It stays without lube for now
+            {words.itStaysWithoutLube}
           </label>
         </>
       )}
       <div className="flex flex-wrap gap-3">
         <Button look="next" className="min-h-14" disabled={bare.length > 0 && !isBareMeant} onClick={write}>
-          {all.length === 0 ? 'Close it' : 'Log the wash'}
+          {all.length === 0 ? words.closeIt : words.logTheWash}
         </Button>
         {onBack && (
           <Button className="min-h-14" onClick={onBack}>
-            Go on washing
+            {words.goOnWashing}
           </Button>
         )}
         <Link
           to={OPENS.measureNow}
           className="inline-flex min-h-14 items-center underline underline-offset-4"
         >
-          Measure it while it is clean
+          {words.measureItWhileItIsClean}
         </Link>
       </div>
     </section>

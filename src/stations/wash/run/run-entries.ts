@@ -6,6 +6,7 @@ import { stepMinutes } from '../../../core/session/run.ts'
 import type { BikeWash } from '../../../core/session/session-steps.ts'
 import type { BikeReport } from '../../../core/strategy/facts/bike-report.ts'
 import type { KeptRun } from './kept-run.ts'
+import { words } from '../../../words/stations/wash/run/run-entries.ts'
 
 /** When the last hand was laid on a wash. */
 export const lastTouchMs = ({ run }: Pick<KeptRun, 'run'>): number =>
@@ -44,7 +45,7 @@ function joinEntries(bike: BikeId, { link }: BikeEnd, { at, newId }: RunEnd): En
       kind: 'part',
       at,
       part,
-      name: `Joining link of ${at.slice(0, 10)}`,
+      name: words.joiningLinkOf(at.slice(0, 10)),
       spec: { ...spec, closedBefore: 0 },
     },
     { kind: 'fit', at, part, bike },

@@ -4,11 +4,12 @@ import { namePart } from '../../../words/part-name.ts'
 import { sayList } from '../../../words/numbers.ts'
 import { STEP_WORDS } from '../../../words/step-words.ts'
 import type { KeptRun } from './kept-run.ts'
+import { words } from '../../../words/stations/wash/run/say-step.ts'
 
 type Washes = KeptRun['washes']
 
 const bikeName = (garage: Garage, bike: string): string =>
-  garage.bikes.get(bike)?.entry.name ?? 'a bike not in the log'
+  garage.bikes.get(bike)?.entry.name ?? words.aBikeNotInTheLog
 
 /** The bikes of a wash: "Quarry", "Quarry and Heron". */
 export const sayBikes = (garage: Garage, washes: Washes): string =>

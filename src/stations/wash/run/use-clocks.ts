@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { waiting, type WashRun } from '../../../core/session/run.ts'
 import { STEP_WORDS } from '../../../words/step-words.ts'
+import { words } from '../../../words/stations/wash/run/use-clocks.ts'
 
 /** Wall time, every second: a page that slept comes back to the right time. */
 export function useNowMs(): number {
@@ -41,7 +42,7 @@ function ring(): void {
 }
 
 /** What is said when a clock has run out: "the wax melts: over". */
-const overSaid = (kind: keyof typeof STEP_WORDS): string => `${STEP_WORDS[kind].name}: the wait is over`
+const overSaid = (kind: keyof typeof STEP_WORDS): string => words.theWaitIsOver(STEP_WORDS[kind].name)
 
 /** Rings when a wait is over: sound, the page's title, and a notice of the system where it is allowed. Each rings once. */
 export function useBells(run: WashRun, nowMs: number): void {

@@ -1,0 +1,4 @@
+/** The words of NewSheet. */
+export const words = {
+  newEntry: 'New entry',
+}

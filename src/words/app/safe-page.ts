@@ -1,0 +1,26 @@
+/** The words of SafePage. */
+export const words = {
+  noDay: 'no day',
+  written: (name: string, writtenOn: string) => `${name} written ${writtenOn}`,
+  takeOut: (name: string) => `Take out: ${name}`,
+  takeOut2: 'take out',
+  setAside: (name: string) => `Set aside: ${name}`,
+  setAside2: 'set aside',
+  keptAside: (count: number) => `Kept aside: ${count}`,
+  putBack: 'put back',
+  theBrowserRefusedToWrite: 'The browser refused to write. Try again.',
+  saveABackup: 'Save a backup',
+  openTheAppAgain: 'Open the app again',
+  theLogNewestFirst: (count: string) => `The log: ${count}, newest first`,
+  find: 'Find',
+  takenOutItNo: 'Taken out. It no longer counts.',
+  setAsideOutOfTheLog: 'Set aside: out of the log, and kept in every backup.',
+  andMoreUseFind: (count: number) => `And ${count} more. Use Find.`,
+  putBackIfThisVersion: 'Put back, if this version can count it.',
+  safePageJoltMile: 'Safe page · Jolt Mile',
+  yourLogWithNothing: 'Your log, with nothing worked out from it.',
+  useThisPageWhen: 'Use this page when the app does not open.',
+  saveABackupFirst: (why: string) =>
+    `${why} Save a backup first. If an entry was added just before the trouble began, take it out, or set it aside. Then open the app again.`,
+  openingTheLog: 'Opening the log…',
+}

@@ -1,0 +1,22 @@
+/** The words of FindingForm. */
+export const words = {
+  withinWhatDistance: 'Within what distance?',
+  thatPictureIsToo: 'That picture is too large. Take a smaller one.',
+  thatFileIsNo: 'That file is no picture this browser can open. Choose a JPEG or PNG.',
+  thePictureCouldNot: 'The picture could not be kept. Try another one.',
+  pictureAdded: 'Picture added.',
+  whatToDo: 'What to do',
+  lookAgain: 'Look again',
+  seeToIt: 'See to it',
+  km: 'km',
+  miles: 'miles',
+  within: (phrase: string, phrase2: string) => `${phrase} within, ${phrase2}`,
+  andByIfYou: 'And by (if you like)',
+  aWordAboutIt: 'A word about it',
+  takeAPicture: 'Take a picture',
+  chooseAPicture: 'Choose a picture',
+  andWatchIt: 'and watch it',
+  theFinding: 'the finding',
+  save: (phrase: string) => `Save ${phrase}`,
+  back: 'Back',
+}

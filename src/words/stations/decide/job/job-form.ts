@@ -1,0 +1,20 @@
+/** The words of JobForm. */
+export const words = {
+  nameTheJob: 'Name the job.',
+  giveThePriceOfTheParts: 'Give the price of the parts, 0 or more.',
+  howManyMinutesDoes: 'How many minutes does it take?',
+  howMuchIsItWorth: 'How much is it worth, 0 to 100?',
+  job: 'Job',
+  whatWasFound: 'What was found',
+  parts: (currency: string) => `Parts, ${currency}`,
+  minutes: 'Minutes',
+  worth0To100: 'Worth, 0 to 100',
+  aNewChainIs20: 'A new chain is 20.',
+  aMatterOfSafety: 'A matter of safety?',
+  yesBrakesSteeringAChain: 'yes: brakes, steering, a chain that slips',
+  canItsPartBe: 'Can its part be had now?',
+  whatItNeedsAndWhat: 'What it needs, and what it takes the place of',
+  needs: 'Needs',
+  takesThePlaceOf: 'Takes the place of',
+  saveJob: 'Save job',
+}

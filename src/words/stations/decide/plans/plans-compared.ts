@@ -1,0 +1,47 @@
+/** The words of PlansCompared. */
+export const words = {
+  itMustNeverSkip: 'it must never skip',
+  hardlyEver: 'hardly ever',
+  iDoNotMind: 'I do not mind',
+  aChain: 'A chain',
+  aCassette: 'A cassette',
+  anHourOfWork: 'An hour of work',
+  toBeSparedASkip: 'To be spared a skip',
+  aCheapOne: 'a cheap one',
+  aUsualOne: 'a usual one',
+  aDearOne: 'a dear one',
+  toPer: (money: string, money2: string, said: string) => `${money} to ${money2} per ${said}`,
+  probablySkipsUnderLoad: (range: string, skips: string) => `Probably ${range}; skips under load: ${skips}.`,
+  costsAsGoodAs: (capital: string) => `${capital} costs as good as the same: either will do.`,
+  nextMore: (name: string, money: string) => `Next: ${name}, ${money} more.`,
+  wouldSaveButSkips: (capital: string, money: string, skips: string) =>
+    `${capital} would save ${money}, but skips ${skips}.`,
+  thePlanThatSkips: 'The plan that skips least',
+  cheapestPlan: 'Cheapest plan',
+  cheapestPlanThatAlmost: 'Cheapest plan that almost never skips',
+  cheapestPlanThatHardly: 'Cheapest plan that hardly ever skips',
+  whatWouldChangeThis: 'What would change this',
+  over: 'over',
+  under: 'under',
+  for: (ofText: string, phrase: string) => `${ofText} for ${phrase}`,
+  noPriceOfAChain: 'No price of a chain, a cassette, an hour or a skip alone would.',
+  norWouldWearTwice: 'Nor would wear twice as fast, or half as fast.',
+  whatEachPlanCosts: 'What each plan costs',
+  stopped: 'Stopped.',
+  simulatingLivesForEach: (lives: number, phrase: number) =>
+    `Simulating ${lives} lives for each plan… ${phrase} %`,
+  workItOut: 'Work it out',
+  notNow: 'Not now',
+  aboutPer: (rank: string, name: string, money: string, distance: string) =>
+    `${rank}: ${name}, about ${money} per ${distance}`,
+  mayItSkipUnder: 'May it skip under load?',
+  aPlanOfYour: 'A plan of your own',
+  drawOneLifeOf: 'Draw one life of',
+  which: 'Which',
+  per: (name: string, money: string, distance: string) => `${name}, ${money} per ${distance}`,
+  simulatedLivesOfEach: (lives: number, km: string, habits: string, waitDays: number) =>
+    `${lives} simulated lives of ${km}, each from this drivetrain as it is today, with the same rides and luck for every plan. ${habits} How rings and pulleys are renewed, minutes, pushes and ${waitDays} days for a part are guesses of ours.`,
+  aLargerRingTeeth: (teeth: number) =>
+    ` A larger ring: ${teeth} teeth, a chain long enough for it not counted.`,
+  beingUpdatedWithWhat: ' Being updated with what was added.',
+}

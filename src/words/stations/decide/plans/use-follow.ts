@@ -1,0 +1,4 @@
+/** The words of use-follow. */
+export const words = {
+  thePlanYouFollow: 'the plan you follow',
+}

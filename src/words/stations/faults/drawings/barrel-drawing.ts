@@ -1,0 +1,6 @@
+/** The words of BarrelDrawing. */
+export const words = {
+  aQuarterTurn: 'a quarter turn',
+  outwardMorePull: 'outward: more pull',
+  derailleur: 'derailleur',
+}

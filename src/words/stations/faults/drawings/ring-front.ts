@@ -1,0 +1,4 @@
+/** The words of RingFront. */
+export const words = {
+  daylightHere: 'daylight here',
+}

@@ -1,0 +1,6 @@
+/** The words of ColumnsMap. */
+export const words = {
+  columns: 'Columns',
+  column: (at: number) => `Column ${at}`,
+  empty: 'empty',
+}

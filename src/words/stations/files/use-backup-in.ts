@@ -1,0 +1,14 @@
+/** The words of use-backup-in. */
+export const words = {
+  cameInNewFromHere: (entries: string, file: string, count: string) =>
+    `${entries} came in new from ${file}; ${count} here already.`,
+  wereWrittenByAClock: (entries: string) =>
+    `${entries} were written by a clock that runs ahead; they now count as written today.`,
+  couldNotBeCounted: (entries: string) => `${entries} could not be counted and are kept aside, below.`,
+  inTheFileWere: (entries: string) => `${entries} in the file were undone or taken out here, and stay so.`,
+  reading: (name: string) => `Reading ${name}…`,
+  cancelledNothingWasChanged: 'Cancelled. Nothing was changed.',
+  addingWhatIsNew: (name: string) => `Adding what is new in ${name}…`,
+  theBrowserCouldNot: 'The browser could not read or store the file; try again.',
+  nothingWasChanged: (why: string) => `${why} Nothing was changed.`,
+}

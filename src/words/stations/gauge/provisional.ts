@@ -1,0 +1,4 @@
+/** The words of provisional. */
+export const words = {
+  chainAsFound: 'Chain as found',
+}

@@ -1,0 +1,35 @@
+/** The words of take-form. */
+export const words = {
+  read: (what: string) => `Read ${what}.`,
+  countThePitches: 'Count the pitches.',
+  theLength: 'the length',
+  aLengthIsMore: 'A length is more than nothing.',
+  readTheLength: 'Read the length.',
+  theInsideLength: 'the inside length',
+  measureBetweenTheRollers: 'Measure between the rollers.',
+  theOutsideLength: 'the outside length',
+  measureOverTheRollers: 'Measure over the rollers.',
+  readTheScale: 'Read the scale.',
+  noChainIsSo: 'No chain is so short: read it again.',
+  thatIsOffTheScale: 'That is off the scale: read it again.',
+  sayHowFarItLifts: 'Say how far it lifts.',
+  sayHowFarItBends: 'Say how far it bends.',
+  countTheLinks: 'Count the links.',
+  theJoiningLinkItself: 'The joining link itself is not read: start at link 1.',
+  thatWouldBe: (figure: string) => `That would be ${figure} %`,
+  wasThatInInches: (said: string) => `${said}: was that in inches? Switch the units under More.`,
+  wasThatInMm: (said: string) => `${said}: was that in mm? Switch the units under More.`,
+  didYouCountPitches: (said: string, counted: number) => `${said}: did you count ${counted} pitches?`,
+  moreThanAnyChain: (said: string) => `${said}, more than any chain. Read it again.`,
+  sayWhatAtLeast: 'Say what at least one side did.',
+  drops: 'drops',
+  enters: 'enters',
+  butDoesNotRead: (highMark: string, phrase: string, lowMark: number) =>
+    `${highMark} ${phrase} but ${lowMark} does not: read both again.`,
+  dropsButDoesNot: (highMark: number, lowMark: number) =>
+    `${highMark} drops but ${lowMark} does not: read both again.`,
+  theInsideIsNot: 'The inside is not less than the outside: are the two swapped?',
+  theChainHasLinks: (links: number) => `The chain has ${links} links: count again from the joining link.`,
+  fromLinkTheSpan: (place: number | undefined, links: number) =>
+    `From link ${place} the span runs over the joining link: start at link ${links} at the latest.`,
+}

@@ -1,0 +1,23 @@
+/** The words of TakeInputs. */
+export const words = {
+  doesNotEnter: 'does not enter',
+  entersALittle: 'enters a little',
+  dropsIn: 'drops in',
+  notIn: 'not in',
+  marksOnTheGauge: 'Marks on the gauge',
+  theSide: (limit: string) => `The ${limit} side`,
+  orTapWhereTheEdge: 'Or tap where the edge of the pin lies, past a new chain’s',
+  mmOver: (offset: string, figure: string) => `${offset} mm over, ${figure} %`,
+  pitches: 'Pitches',
+  inside: 'Inside',
+  rollersPushedApart: 'rollers pushed apart',
+  outside: 'Outside',
+  rollersPushedTogether: 'rollers pushed together',
+  length: 'Length',
+  pinEdgeToTheSame: 'pin edge to the same pin edge',
+  onTheScale: 'On the scale, %',
+  orDragThePointer: 'Or drag the pointer',
+  notReadYet: 'not read yet',
+  pulledForwardAtTheFront: 'Pulled forward at the front of the ring, the chain',
+  heldFlatByOne: 'Held flat by one end, the chain',
+}

@@ -1,0 +1,43 @@
+/** The words of Tools. */
+export const words = {
+  readsTrue: 'reads true',
+  high: 'high',
+  low: 'low',
+  reads: (figure: string, phrase: string) => `reads ${figure} ${phrase}`,
+  withOtherTools: (count: string) => `${count} with other tools`,
+  learnedFrom: (learned: string) => `learned from ${learned}`,
+  aGuessFromIts: 'a guess from its kind',
+  readWhatItShows: 'Read what it shows.',
+  zeroedItShowedOnANew: (name: string, figure: string) =>
+    `${name} zeroed: it showed ${figure} on a new chain.`,
+  zero: (name: string) => `Zero ${name}`,
+  readAChainThatIsNew:
+    'Read a chain that is new, out of its box, just as you would a worn one. What it shows is what it adds by itself. Three readings are better than one.',
+  itShowed: 'It showed, %',
+  saveTheZeroing: 'Save the zeroing',
+  giveItAName: 'Give it a name you will know it by.',
+  measureTheCheckBar: 'Measure the check bar.',
+  isAddedToYour: (name: string) => `${name} is added to your tools.`,
+  aToolOfYour: 'A tool of your own',
+  readingsRememberWhichTool:
+    'Readings remember which tool took them, so that its own error is learned and taken off.',
+  name: 'Name',
+  whatItIs: 'What it is',
+  itsCheckBarMeasures: 'Its check bar measures, mm',
+  printedTrueTheBar:
+    'Printed true, the bar is 200 mm. What the printer made of it is taken off every reading.',
+  addTheTool: 'Add the tool',
+  inUseAgain: 'in use again',
+  retired: 'retired',
+  is: (name: string, phrase: string) => `${name} is ${phrase}.`,
+  yourTools: 'Your tools',
+  noneYetGiveATool: 'None yet. Give a tool a name and its own error is learned.',
+  barMm: (checkBarMm: number) => `, bar ${checkBarMm} mm`,
+  retired2: ', retired',
+  zeroIt: 'zero it',
+  useAgain: 'Use again',
+  retire: 'Retire',
+  useAgain2: 'use again',
+  retire2: 'retire',
+  nameATool: 'Name a tool',
+}

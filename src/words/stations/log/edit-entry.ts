@@ -1,0 +1,21 @@
+/** The words of EditEntry. */
+export const words = {
+  whatThisChanges: 'What this changes',
+  nothingIsChangedYet: 'Nothing is changed yet.',
+  shownOnceEveryField: 'Shown once every field is right.',
+  workingItOut: 'Working it out…',
+  noDistanceMovesAndNothing: 'No distance moves, and nothing else changes.',
+  andThingsMore: (count: number) => `And ${count} things more.`,
+  thisEntryWasUndone: 'This entry was undone or taken out meanwhile, in another tab or on another device.',
+  thisEntryWasCorrected: 'This entry was corrected meanwhile, in another tab or on another device.',
+  whatYouEnteredIsStill: (phrase: string) => `${phrase} What you entered is still here.`,
+  openTheCorrectedEntry: 'Open the corrected entry',
+  corrected: 'Corrected.',
+  removed: 'Removed.',
+  putBack: 'Put back',
+  whereItsFiguresCome: 'Where its figures come from',
+  when: 'When',
+  andOfTheSame: (count: string) => `and ${count} of the same job with it`,
+  saveCorrection: 'Save correction',
+  removeIt: 'Remove it',
+}

@@ -1,0 +1,4 @@
+/** The words of EntryField. */
+export const words = {
+  values: (name: string) => `values.${name}`,
+}

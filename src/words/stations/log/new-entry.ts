@@ -1,0 +1,6 @@
+/** The words of NewEntry. */
+export const words = {
+  saved: 'Saved.',
+  day: 'Day',
+  save: (name: string) => `Save ${name}`,
+}

@@ -1,0 +1,25 @@
+/** The words of ReadIt. */
+export const words = {
+  whatDoYouRead: 'What do you read?',
+  thatIsMyReading: 'That is my reading',
+  itsZeroBesideTheFirst: 'Its zero, beside the first pin',
+  slideItUntilIts: 'Slide it until its zero lies at the edge of the pin',
+  atTheEdge: 'at the edge',
+  toTheRightOfTheEdge: 'to the right of the edge',
+  toTheLeftOfTheEdge: 'to the left of the edge',
+  withTheVernier: ', with the vernier',
+  theSameEdgeOfThePin: (pitches: number, phrase: string) =>
+    `The same edge of the pin ${pitches} pitches on${phrase}`,
+  lengthYouReadMm: 'Length you read, mm',
+  mm: 'mm',
+  mm2: (shown: string) => `${shown} mm`,
+  insideTheRollers: 'Inside the rollers',
+  openTheJawsUntil: 'Open the jaws until they push the rollers apart and stop.',
+  outsideTheRollers: 'Outside the rollers',
+  closeTheJawsUntil: 'Close the jaws until they push the rollers together and stop.',
+  itStaysOut: 'It stays out',
+  itGoesInALittle: 'It goes in a little',
+  itGoesAllTheWay: 'It goes all the way in',
+  whatDoesItDo: 'What does it do?',
+  youRead: 'You read, %',
+}

@@ -1,0 +1,4 @@
+/** The words of chain-cost. */
+export const words = {
+  newChain: 'New chain',
+}

@@ -1,0 +1,5 @@
+/** The words of PartHistory. */
+export const words = {
+  addANote: 'Add a note',
+  history: 'History',
+}

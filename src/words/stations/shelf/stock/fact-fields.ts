@@ -1,0 +1,22 @@
+/** The words of fact-fields and FactFields. */
+export const words = {
+  howManySpeeds: 'How many speeds?',
+  howWideInside: 'How wide inside?',
+  howFarFromCog: 'How far from cog to cog?',
+  howWideIsTheBolt: 'How wide is the bolt circle?',
+  howManyBolts: 'How many bolts?',
+  sixteenToothCountsAre: 'Sixteen tooth counts are the most.',
+  howManyTeethDoes: 'How many teeth does the cage take up?',
+  howLargeACog: 'How large a cog does it clear?',
+  speeds: 'Speeds',
+  innerWidthMm: 'Inner width, mm',
+  fromCogToCog: 'From cog to cog, mm',
+  freehubBody: 'Freehub body',
+  boltCircleMm: 'Bolt circle, mm',
+  bolts: 'Bolts',
+  teeth: 'Teeth',
+  cageTakesUpTeeth: 'Cage takes up, teeth',
+  largestCogCleared: 'Largest cog cleared',
+  joiningLinkFor: 'Joining link for',
+  asItsMakerCalls: 'As its maker calls it.',
+}

@@ -1,0 +1,5 @@
+/** The words of DayRow. */
+export const words = {
+  choose: (name: string) => `Choose ${name}`,
+  workingItOut: 'Working it out…',
+}

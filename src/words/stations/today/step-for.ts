@@ -1,0 +1,5 @@
+/** The words of step-for. */
+export const words = {
+  seeToIt: 'See to it',
+  seeWhy: 'See why',
+}

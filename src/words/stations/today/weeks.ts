@@ -1,0 +1,4 @@
+/** The words of weeks. */
+export const words = {
+  seeTo: 'see to',
+}

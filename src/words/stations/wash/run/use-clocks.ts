@@ -1,0 +1,4 @@
+/** The words of use-clocks. */
+export const words = {
+  theWaitIsOver: (name: string) => `${name}: the wait is over`,
+}

@@ -1,0 +1,5 @@
+/** The words of Chart. */
+export const words = {
+  theNumbers: 'the numbers',
+  theNumbers2: 'The numbers',
+}

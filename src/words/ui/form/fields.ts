@@ -1,0 +1,4 @@
+/** The words of fields. */
+export const words = {
+  giveADay: 'Give a day.',
+}

@@ -1,0 +1,4 @@
+/** The words of Empty. */
+export const words = {
+  caution: 'Caution.',
+}

@@ -1,0 +1,4 @@
+/** The words of NoticeList. */
+export const words = {
+  notice: 'Notice',
+}

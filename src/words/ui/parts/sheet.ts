@@ -1,0 +1,4 @@
+/** The words of Sheet. */
+export const words = {
+  close: 'Close',
+}

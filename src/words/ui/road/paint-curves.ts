@@ -1,0 +1,5 @@
+/** The words of paint-curves. */
+export const words = {
+  elongation: 'elongation,',
+  perCent: 'per cent',
+}

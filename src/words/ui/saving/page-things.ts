@@ -1,0 +1,5 @@
+/** The words of page-things. */
+export const words = {
+  table: 'Table',
+  drawing: 'Drawing',
+}

@@ -1,0 +1,4 @@
+/** The words of picture. */
+export const words = {
+  normal: 'normal',
+}

@@ -1,0 +1,4 @@
+/** The words of use-narrow. */
+export const words = {
+  maxWidth639px: '(max-width: 639px)',
+}
