@@ -14,7 +14,7 @@ export function CameBackNote() {
   return (
     <div role="status" className="no-print border-b border-hairline bg-raised px-9 py-2 text-sm max-md:px-4">
       <p className="mx-auto flex max-w-[80rem] flex-wrap items-center gap-x-4">
-        {words.theBrowserHadLost(sayCount(count, 'entry', 'entries'))}
+        {words.theBrowserHadLost(sayCount(count, 'entry'))}
         <Link to={STATIONS.files.path} className="underline underline-offset-4">
           {words.saveABackup}
         </Link>

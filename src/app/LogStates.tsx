@@ -70,7 +70,7 @@ function useMemoryBackup(stored: readonly Entry[]) {
 function LogVanished({ stored, ledger }: { readonly stored: readonly Entry[]; readonly ledger: Ledger }) {
   const { said, setSaid, save, busy } = useMemoryBackup(stored)
   const [writeBack, writing] = useOnce(() => ledger.writeBack().catch(() => setSaid(words.thatDidNotWork)))
-  const count = sayCount(stored.length, 'entry', 'entries')
+  const count = sayCount(stored.length, 'entry')
   return (
     <FullNotice
       title={words.theBrowserHasDeleted}
@@ -110,7 +110,7 @@ export function LogLost({ count, onGoOn }: { readonly count: number; readonly on
         </>
       }
     >
-      <p>{words.hereTheLastTime(sayCount(count, words.entryWas, words.entriesWere))}</p>
+      <p>{words.hereTheLastTime(sayCount(count, 'entryWas'))}</p>
       <p>{words.bringInYourLast}</p>
     </FullNotice>
   )

@@ -133,7 +133,7 @@ function OpenedSafely({ stored }: { readonly stored: readonly Entry[] }) {
       </div>
       <section aria-labelledby="safe-log">
         <h2 id="safe-log" className="text-xl font-medium">
-          {phrases.theLogNewestFirst(sayCount(stored.length, 'entry', 'entries'))}
+          {phrases.theLogNewestFirst(sayCount(stored.length, 'entry'))}
         </h2>
         <TextField
           label={phrases.find}

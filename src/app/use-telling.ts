@@ -21,7 +21,7 @@ export function useTelling(): Telling {
       redone: (entries) =>
         tell(entries.length === 0 ? words.thereIsNothingToRedo : words.redone(sayStep(entries))),
       restored: (ids, takeOut) =>
-        tell(words.restored(sayCount(ids.length, 'entry', 'entries')), { label: words.undo, run: takeOut }),
+        tell(words.restored(sayCount(ids.length, 'entry')), { label: words.undo, run: takeOut }),
     }),
     [tell],
   )

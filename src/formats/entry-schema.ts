@@ -3,6 +3,7 @@ import type { Entry, EntryDraft, EntryKind } from '../core/log/entries.ts'
 import { ENTRY_FORMAT } from '../core/log/entry.ts'
 import { formatOf, upgradeEntry, type StoredFields } from '../core/log/upgrade.ts'
 import { SCHEMAS } from './entries/index.ts'
+import { words } from '../words/formats/entry-schema.ts'
 
 /** An entry as it was checked: sound, of a kind or format that only a newer app knows, or with what is wrong with it. */
 export type CheckedEntry =
@@ -14,7 +15,7 @@ const shown = (value: unknown): string => JSON.stringify(value)?.slice(0, 60) ??
 
 /** What is wrong, in words that name the field; Yup's own for a value of the wrong kind print the whole of it. */
 const faultOf = ({ message, path, type }: ValidationError): string =>
-  type === 'typeError' ? `${path ?? 'it'} is of the wrong kind` : message
+  type === 'typeError' ? words.isOfTheWrong(path ?? 'it') : message
 
 function checkKnown(value: StoredFields, kind: EntryKind): CheckedEntry {
   try {
@@ -32,14 +33,14 @@ function checkKnown(value: StoredFields, kind: EntryKind): CheckedEntry {
  */
 export function checkEntry(value: unknown): CheckedEntry {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    return { outcome: 'unsound', fault: 'it is not an entry' }
+    return { outcome: 'unsound', fault: words.itIsNotAnEntry }
   const stored = value as StoredFields
   const format = formatOf(stored)
-  if (Number.isNaN(format)) return { outcome: 'unsound', fault: `its format is ${shown(stored['format'])}` }
-  if (format > ENTRY_FORMAT) return { outcome: 'newer', what: `an entry of format ${format}` }
+  if (Number.isNaN(format)) return { outcome: 'unsound', fault: words.itsFormatIs(shown(stored['format'])) }
+  if (format > ENTRY_FORMAT) return { outcome: 'newer', what: words.anEntryOfFormat(format) }
   const { kind } = stored
-  if (typeof kind !== 'string') return { outcome: 'unsound', fault: `its kind is ${shown(kind)}` }
-  if (!Object.hasOwn(SCHEMAS, kind)) return { outcome: 'newer', what: `an entry of the kind ${shown(kind)}` }
+  if (typeof kind !== 'string') return { outcome: 'unsound', fault: words.itsKindIs(shown(kind)) }
+  if (!Object.hasOwn(SCHEMAS, kind)) return { outcome: 'newer', what: words.anEntryOfTheKind(shown(kind)) }
   return checkKnown(upgradeEntry(stored), kind as EntryKind)
 }
 

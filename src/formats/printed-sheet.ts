@@ -2,6 +2,7 @@ import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf
 import { CHECK_BAR_MM, markMm, STRIP_MARKS, STRIP_MM, VERNIER } from '../core/measure/strip-marks.ts'
 import { sprocketGeometry } from '../core/teeth/geometry.ts'
 import { sprocketOutline } from '../core/teeth/outline.ts'
+import { words as phrases } from '../words/formats/printed-sheet.ts'
 
 export type Paper = 'a4' | 'letter'
 
@@ -53,8 +54,8 @@ function drawStrip({ line, text }: Pen, x: number, y: number): void {
   line(x, top, x + STRIP_MM + TAIL_MM, top)
   line(x, y, x + STRIP_MM + TAIL_MM, y)
   line(x + STRIP_MM + TAIL_MM, y, x + STRIP_MM + TAIL_MM, top)
-  text('lay this edge on the edge of a pin', x + 3, y + 6)
-  text('20 pitches on, read the same edge of the pin', x + 150, y + 6)
+  text(phrases.layThisEdgeOnTheEdge, x + 3, y + 6)
+  text(phrases.n20PitchesOnRead, x + 150, y + 6)
   for (const percent of STRIP_MARKS) line(x + markMm(percent), y + 8, x + markMm(percent), top, 0.15, RUST)
   text('new', x + markMm(0) - 4.2, y + 11, 6)
   text('1.0 %', x + markMm(1) + 0.7, y + 11, 6)
@@ -69,18 +70,14 @@ function drawVernier({ line, text }: Pen, x: number, y: number): void {
     const at = x + (VERNIER.spanMm * i) / VERNIER.divisions
     line(at, y, at, y - (i % 5 === 0 ? 4 : 2.6), 0.12)
   }
-  text(
-    'Vernier: cut it out, set its first line to the pin; the line that meets a millimetre tells the tenths.',
-    x + 18,
-    y - 3,
-  )
+  text(phrases.vernierCutItOut, x + 18, y - 3)
 }
 
 function drawCheckBar({ line, text }: Pen, x: number, y: number): void {
   line(x, y, x + CHECK_BAR_MM, y, 0.3)
   line(x, y - 3, x, y + 3, 0.2)
   line(x + CHECK_BAR_MM, y - 3, x + CHECK_BAR_MM, y + 3, 0.2)
-  text('This bar should measure 200 mm. Print at 100 %, measure it, and type in what it measures.', x, y - 7)
+  text(phrases.thisBarShouldMeasure, x, y - 7)
 }
 
 /**
@@ -101,7 +98,7 @@ function drawCard({ line, text }: Pen, teeth: number, widthMm: number, heightMm:
   line(x, y - 4, x, y + 4, 0.1)
   // Below a small sprocket, within a large one.
   const below = y - (radius < 60 ? radius + 8 : 10)
-  const words = `${teeth} teeth, new: lay the part on it, its centre on the cross${whole ? '' : '; half of it, turn the part'}`
+  const words = phrases.teethNewLayThePart(teeth, whole ? '' : phrases.halfOfItTurn)
   text(words, whole ? x - 38 : x + 8, below)
 }
 
@@ -116,7 +113,7 @@ export async function printedSheet(paper: Paper, cardTeeth: number): Promise<Uin
     throw new RangeError('A tooth card is drawn for 9 to 60 teeth.')
   const [long, short] = PAPERS[paper]
   const document = await PDFDocument.create()
-  document.setTitle('Jolt Mile: printed strip and tooth card')
+  document.setTitle(phrases.joltMilePrintedStrip)
   const font = await document.embedFont(StandardFonts.Helvetica)
   const strip = document.addPage([toPoints(long), toPoints(short)])
   const pen = penFor(strip, font)

@@ -4,6 +4,7 @@ import { BackupFileError, type BackupContents } from './backup-contents.ts'
 import { checkEntry } from './entry-schema.ts'
 import { readPictureText } from './picture-text.ts'
 import { BACKUP_FORMAT, BACKUP_VERSION } from './write-backup.ts'
+import { words } from '../words/formats/read-backup.ts'
 
 interface Parts {
   readonly entries: readonly unknown[]
@@ -26,7 +27,7 @@ function tryParse(text: string): { readonly value: unknown } | undefined {
   }
 }
 
-const NO_BACKUP = 'This is not a Jolt Mile backup. Choose the file that "Save a backup" wrote.'
+const NO_BACKUP = words.thisIsNotAJolt
 
 /** What is left of a file that was cut short or damaged on the way: an entry stands on a line of its own. */
 function salvaged(text: string): Parts {
@@ -47,23 +48,20 @@ function salvaged(text: string): Parts {
       else damaged.push(bare)
     }
   }
-  if (entries.length === 0 && aside.length === 0)
-    throw new BackupFileError(
-      'The file is cut short, and no whole entry is left in it. Copy it again from where it was saved.',
-    )
+  if (entries.length === 0 && aside.length === 0) throw new BackupFileError(words.theFileIsCut)
   const count = Number(/"count"\s*:\s*(\d+)/.exec(head)?.[1] ?? NaN)
   return {
     entries,
     aside,
     pictures,
     damaged,
-    remark: `The file is cut short or damaged: ${entries.length} of its ${Number.isFinite(count) ? `${count} ` : ''}entries could be read. If there is a whole copy, bring it in too: nothing comes in twice.`,
+    remark: words.theFileIsCutShort(entries.length, Number.isFinite(count) ? `${count} ` : ''),
   }
 }
 
 function partsOf(text: string): Parts {
   const trimmed = text.trim()
-  if (trimmed === '') throw new BackupFileError('The file is empty. Choose the backup again.')
+  if (trimmed === '') throw new BackupFileError(words.theFileIsEmpty)
   const parsed = tryParse(trimmed)
   if (!parsed) return salvaged(trimmed)
   if (!isObject(parsed.value) || parsed.value['format'] !== BACKUP_FORMAT)
@@ -71,15 +69,16 @@ function partsOf(text: string): Parts {
   const { version, count, entries, aside, pictures } = parsed.value
   if (!Array.isArray(entries))
     throw new BackupFileError(
-      Number(version) > BACKUP_VERSION
-        ? 'A newer version of Jolt Mile wrote this backup, in a way that this one cannot read. Reload the app to bring it up to date, then try again.'
-        : 'The backup holds no list of entries. Choose another copy of it.',
+      Number(version) > BACKUP_VERSION ? words.aNewerVersionOfJolt : words.theBackupHoldsNo,
     )
   const remark =
     Number(version) > BACKUP_VERSION
-      ? 'A newer version of Jolt Mile wrote this backup. What this one does not know is kept aside until it is brought up to date.'
+      ? words.aNewerVersionOfJoltMile
       : count !== entries.length
-        ? `The file says that it holds ${typeof count === 'number' ? count : 'an unknown number of'} entries; ${entries.length} are there.`
+        ? words.theFileSaysThatItHolds(
+            typeof count === 'number' ? count : words.anUnknownNumberOf,
+            entries.length,
+          )
         : undefined
   return {
     entries: entries as readonly unknown[],
@@ -122,7 +121,7 @@ export function* backupSteps(
     take(value)
   }
   for (const held of parts.aside) {
-    if (!isObject(held)) keep(held, 'unsound', 'it is not an entry')
+    if (!isObject(held)) keep(held, 'unsound', words.itIsNotAnEntry)
     else if (held['why'] === 'newer' || held['why'] === 'unsound') take(held['value'])
     else
       keep(
@@ -131,10 +130,10 @@ export function* backupSteps(
         typeof held['said'] === 'string' ? held['said'].slice(0, 400) : '',
       )
   }
-  for (const line of parts.damaged) keep(line, 'damaged', 'its line in the file cannot be read')
+  for (const line of parts.damaged) keep(line, 'damaged', words.itsLineInTheFile)
   const pictures = parts.pictures.map(readPictureText)
   for (const [i, picture] of pictures.entries())
-    if (!picture) keep(parts.pictures[i], 'damaged', 'it is no picture that can be read')
+    if (!picture) keep(parts.pictures[i], 'damaged', words.itIsNoPicture)
   return {
     entries,
     pictures: pictures.flatMap((picture) => picture ?? []),

@@ -3,6 +3,7 @@ import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { canonicalText } from '../core/log/merge.ts'
 import type { BackupContents } from './backup-contents.ts'
+import { words } from '../words/formats/verify-backup.ts'
 
 /**
  * Compares what a backup gives back with what was to be saved, entry for entry. Asked of every backup before it is
@@ -21,14 +22,14 @@ export function differenceOf(
     const read = back.get(entry.id)
     return read === undefined || canonicalText(read) !== canonicalText(entry)
   })
-  if (lost.length > 0) return `${lost.length} of ${entries.length} entries do not come back as they were`
+  if (lost.length > 0) return words.ofEntriesDoNot(lost.length, entries.length)
   const shown = new Map(contents.pictures.map(({ id, jpeg }) => [id, jpeg.length]))
   const unseen = pictures.filter(({ id, jpeg }) => shown.get(id) !== jpeg.length).length
-  if (unseen > 0) return `${unseen} of ${pictures.length} pictures do not come back as they were`
+  if (unseen > 0) return words.ofPicturesDoNot(unseen, pictures.length)
   const beside = new Set(contents.aside.map(({ text }) => text))
   // What was kept aside may have become readable meanwhile: it then comes back as an entry.
   const missing = aside.filter(({ text }) => !beside.has(JSON.stringify(JSON.parse(text)))).length
   return missing > contents.entries.length - entries.length
-    ? `${missing} of the ${aside.length} entries kept aside do not come back`
+    ? words.ofTheEntriesKept(missing, aside.length)
     : undefined
 }

@@ -1,3 +1,4 @@
+import { words } from '../words/services/patient-fetch.ts'
 /** A service that could not be reached or would not answer, in plain words. */
 export class ServiceError extends Error {
   override readonly name = 'ServiceError'
@@ -20,7 +21,7 @@ export interface Patience {
 }
 
 /** The stand-ins ship with the server: there is nothing of them in the browser. */
-const UNREACHABLE = 'The service could not be reached: it needs the Jolt Mile server, or the network.'
+const UNREACHABLE = words.theServiceCouldNot
 
 const FIRST_WAIT_MS = 400
 const MOST_WAIT_MS = 20_000
@@ -31,7 +32,7 @@ const wait = (ms: number, signal?: AbortSignal): Promise<void> =>
     const timer = setTimeout(resolve, ms)
     signal?.addEventListener('abort', () => {
       clearTimeout(timer)
-      reject(new DOMException('Stopped.', 'AbortError'))
+      reject(new DOMException(words.stopped, 'AbortError'))
     })
   })
 
@@ -60,11 +61,10 @@ export async function patientFetch(
       const answer = await ask(url, { ...init, signal: signal ? AbortSignal.any([signal, limit]) : limit })
       if (answer.ok) return answer
       if (answer.status === 429) {
-        fault = new ServiceError('The service asks for fewer questions at once.', 429)
+        fault = new ServiceError(words.theServiceAsksForFewer, 429)
         pause = askedWait(answer) ?? pause
-      } else if (answer.status >= 500)
-        fault = new ServiceError('The service has a fault of its own.', answer.status)
-      else throw new ServiceError('The service refused.', answer.status)
+      } else if (answer.status >= 500) fault = new ServiceError(words.theServiceHasAFault, answer.status)
+      else throw new ServiceError(words.theServiceRefused, answer.status)
     } catch (error) {
       if (signal?.aborted) throw error
       if (error instanceof ServiceError) throw error

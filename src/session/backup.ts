@@ -6,6 +6,7 @@ import { differenceOf } from '../formats/verify-backup.ts'
 import { writeBackup } from '../formats/write-backup.ts'
 import { readBackupFile } from '../workers/read-backup.ts'
 import { WorkerError } from '../workers/start-worker.ts'
+import { words } from '../words/session/backup.ts'
 
 /** How saving a backup stands. */
 export type BackupOutcome =
@@ -70,7 +71,7 @@ export async function saveLog(
     // A file that cannot be read again is still handed over: it may be all that there is.
     const difference =
       contents === undefined
-        ? 'it could not be read again to check it'
+        ? words.itCouldNotBe
         : contents === 'cancelled'
           ? undefined
           : differenceOf(contents, stored, aside, pictures)

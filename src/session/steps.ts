@@ -4,6 +4,7 @@ import { restoreDrafts, stepToRedo, stepToUndo } from '../core/log/steps.ts'
 import { stillNew } from '../core/log/still-new.ts'
 import { liveEntries, withdrawnIds } from '../core/log/supersede.ts'
 import type { Ledger } from '../store/ledger.ts'
+import { words } from '../words/session/steps.ts'
 
 /** What was asked did not come about, though the database wrote it: nothing may be claimed. */
 export class NotSoError extends Error {
@@ -49,7 +50,7 @@ export async function undoIn(ledger: Ledger): Promise<readonly Entry[]> {
     return targets.length === 0 ? [] : [{ kind: 'withdraw', at: now(), targets, reason: 'undo' }]
   })
   const live = new Set(liveEntries(entries).map(({ id }) => id))
-  if (step.some(({ id }) => live.has(id))) throw new NotSoError('The log still counts it.')
+  if (step.some(({ id }) => live.has(id))) throw new NotSoError(words.theLogStillCounts)
   return step
 }
 
@@ -69,6 +70,6 @@ export async function redoIn(ledger: Ledger): Promise<readonly Entry[]> {
   })
   if (written.length === 0) return []
   const gone = withdrawnIds(entries)
-  if ([...undone].every((id) => gone.has(id))) throw new NotSoError('The log does not count it.')
+  if ([...undone].every((id) => gone.has(id))) throw new NotSoError(words.theLogDoesNot)
   return entries.filter(({ id }) => undone.has(id))
 }

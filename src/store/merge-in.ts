@@ -6,6 +6,7 @@ import type { EntryChecks } from '../formats/entry-checks.ts'
 import type { LogDatabase } from './database.ts'
 import { countChange, readGeneration } from './generation.ts'
 import { newestId, nextIds } from './write.ts'
+import { words } from '../words/store/merge-in.ts'
 
 /** So many entries are handed to the database at once: the page can be drawn in between. */
 const HANDFUL = 500
@@ -46,9 +47,7 @@ export async function mergeIn(
     await database.entries.bulkAdd(added.slice(from, from + HANDFUL))
   await database.aside.bulkPut([
     ...aside,
-    ...merge.differing.map((entry) =>
-      besides(entry, 'differs', 'another copy of it differs from the one in this log'),
-    ),
+    ...merge.differing.map((entry) => besides(entry, 'differs', words.anotherCopyOfItDiffers)),
   ])
   return merge
 }
@@ -66,7 +65,7 @@ export const forgetAside = (database: LogDatabase, text: string): Promise<void> 
 export async function moveAside(database: LogDatabase, ids: readonly string[]): Promise<number> {
   const rows = await database.entries.where('id').anyOf(ids).toArray()
   await database.aside.bulkPut(
-    rows.map(({ seq: _seq, ...entry }) => besides(entry, 'removed', 'set aside by hand')),
+    rows.map(({ seq: _seq, ...entry }) => besides(entry, 'removed', words.setAsideByHand)),
   )
   await database.entries.bulkDelete(rows.map(({ seq }) => seq))
   await countChange(database, await readGeneration(database))

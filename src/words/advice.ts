@@ -10,7 +10,8 @@ import type { Units } from '../core/units/units.ts'
 import { sayFoundFirst } from './checks/check-words.ts'
 import { sayItem } from './checks/item-names.ts'
 import { sayCause } from './faults/causes.ts'
-import { SHORT_INSTRUMENT, toolName } from './names.ts'
+import { sayLimitReason } from './limit-reason.ts'
+import { ROLE_NAMES, SHORT_INSTRUMENT, toolName, WORD_NAMES } from './names.ts'
 import { LINK_FAULT_ADVICE, LINK_FAULT_NAMES } from './wash-words.ts'
 import { saySurprise } from './surprise.ts'
 import { keepUnits, sayAboutKm, sayChance, sayFigure, sayKm, sayLimit, sayList } from './numbers.ts'
@@ -141,7 +142,7 @@ function reasonWords(reason: Reason, units: Units, tools: Garage['tools']): stri
     case 'lube-unknown':
       return 'The lube on this chain is not entered, so there is no date for the next one.'
     case 'limit':
-      return `The limit is ${sayLimit(reason.percent)} %: ${reason.why}.`
+      return `The limit is ${sayLimit(reason.percent)} %: ${sayLimitReason(reason.why)}.`
   }
 }
 
@@ -154,8 +155,8 @@ function sayBadLinks(found: LinkCheckEntry['found']): string {
 }
 
 function sayWornTeeth({ sprocket, word, byEyeAlone }: WornTeeth): string {
-  const name = sprocket.role === 'cog' ? `${sprocket.teeth}-tooth cog` : sprocket.role
-  if (byEyeAlone) return `The ${name} looked ${word} by eye.`
+  const name = sprocket.role === 'cog' ? `${sprocket.teeth}-tooth cog` : ROLE_NAMES[sprocket.role]
+  if (byEyeAlone) return `The ${name} looked ${WORD_NAMES[word]} by eye.`
   return `The ${name} is probably ${word === 'spent' ? 'spent' : 'ready to swap'}.`
 }
 

@@ -14,7 +14,7 @@ export function sayBackup(
         ? 'Writing the backup and reading it again…'
         : `Reading the backup again: ${Math.round(100 * outcome.share)} %`
     case 'saved':
-      return `Saved: all ${sayCount(outcome.count, 'entry', 'entries')} can be read back from it.`
+      return `Saved: all ${sayCount(outcome.count, 'entry')} can be read back from it.`
     case 'partial':
       return `A file was written, but it is not a whole backup: ${outcome.difference}. Keep this page open and try again.`
     case 'failed':

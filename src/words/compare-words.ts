@@ -90,7 +90,7 @@ export function sayNotShown({ groups, of }: Comparison, garage: Garage, units: U
   return [
     ...thin.map(
       ({ key, km, stretches }) =>
-        `${sayCompared(of, key, garage)}: only ${sayCount(stretches, 'stretch', 'stretches')} between looks, ${sayKm(km, units)}.`,
+        `${sayCompared(of, key, garage)}: only ${sayCount(stretches, 'stretch')} between looks, ${sayKm(km, units)}.`,
     ),
     'Nobody drew lots: what was on which chain, and when, was chosen, and what went with the choice is in the figures.',
     'Rain, dirt, winter and wax are looked at one at a time. Load, power, the make of the chain and how it was cleaned are not.',

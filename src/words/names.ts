@@ -1,10 +1,12 @@
 import type { DrivetrainKind } from '../core/gearing/drivetrains.ts'
-import type { WearWord } from '../core/log/entry.ts'
 import type { Condition, Quarter } from '../core/exposure/conditions.ts'
 import type { Motor, Shifting, Storage } from '../core/log/kinds/bike.ts'
 import type { WashMethod } from '../core/log/kinds/wash.ts'
 import type { Garage } from '../core/log/garage.ts'
 import type { Lube } from '../core/lube/lubes.ts'
+import type { School } from '../core/log/kinds/limit.ts'
+import type { Sprocket } from '../core/strategy/facts/sprockets.ts'
+import type { ChainWord } from '../core/strategy/wear-word.ts'
 import type { Instrument, LiftReading, LimitResult, PlayReading } from '../core/measure/reading.ts'
 
 export const CONDITION_NAMES: Readonly<Record<Condition, string>> = {
@@ -39,13 +41,38 @@ export const WASH_NAMES: Readonly<Record<WashMethod, string>> = {
   'off-bike': 'cleaned off the bike',
 }
 
-/** The five words for wear, as a choice. */
-export const WORD_NAMES: Readonly<Record<WearWord, string>> = {
+/** The words for wear, and that for not knowing. */
+export const WORD_NAMES: Readonly<Record<ChainWord, string>> = {
   fresh: 'fresh',
   good: 'good',
   watch: 'watch',
   swap: 'swap',
   spent: 'spent',
+  unsure: 'unsure',
+}
+
+/** What a part with teeth is on the bike. */
+export const ROLE_NAMES: Readonly<Record<Sprocket['role'], string>> = {
+  cog: 'cog',
+  ring: 'ring',
+  'guide pulley': 'guide pulley',
+  'tension pulley': 'tension pulley',
+}
+
+/** When chains are changed, by the rider's choice. */
+export const SCHOOL_NAMES: Readonly<Record<School, string>> = { early: 'early', usual: 'usual', late: 'late' }
+
+/** What an instrument is, in full. */
+export const INSTRUMENT_NAMES: Readonly<Record<Instrument, string>> = {
+  rule: 'rule',
+  strip: 'printed strip',
+  'caliper-pair': 'caliper, inside and outside',
+  'two-contact-scale': 'two-contact gauge with a scale',
+  'two-contact-limit': 'two-contact drop-in gauge',
+  'three-contact-scale': 'three-contact gauge with a scale',
+  'three-contact-limit': 'three-contact drop-in gauge',
+  'ring-lift': 'lift at the front of the ring',
+  'side-play': 'side-to-side floppiness',
 }
 
 export const SHORT_INSTRUMENT: Readonly<Record<Instrument, string>> = {

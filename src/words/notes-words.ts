@@ -105,12 +105,12 @@ export function sayNoteCounts(counts: {
   readonly prices: number
 }): string {
   const said = [
-    counts.bikes > 0 && sayCount(counts.bikes, 'new bike'),
+    counts.bikes > 0 && sayCount(counts.bikes, 'newBike'),
     counts.readings > 0 && sayCount(counts.readings, 'reading'),
     counts.distances > 0 && sayCount(counts.distances, 'distance'),
     counts.chains > 0 && sayCount(counts.chains, 'chain'),
-    counts.parts > 0 && sayCount(counts.parts, 'other part'),
-    counts.washes > 0 && sayCount(counts.washes, 'wash', 'washes'),
+    counts.parts > 0 && sayCount(counts.parts, 'otherPart'),
+    counts.washes > 0 && sayCount(counts.washes, 'wash'),
     counts.prices > 0 && sayCount(counts.prices, 'price'),
     counts.notes > 0 && sayCount(counts.notes, 'note'),
   ].filter((one) => one !== false)

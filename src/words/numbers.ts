@@ -3,6 +3,7 @@ import type { IsoTime } from '../core/log/entry.ts'
 import { kmToMiles, mmToInches } from '../core/units/convert.ts'
 import { groupedNumber } from '../core/units/grouped-number.ts'
 import type { Units } from '../core/units/units.ts'
+import { NOUNS, type Noun } from './nouns.ts'
 
 /** A space that does not break a number from its unit. */
 const NBSP = '\u00a0'
@@ -94,5 +95,5 @@ export function sayAgo(at: IsoTime, now: IsoTime): string {
 }
 
 /** A count and its noun, in the plural where it should be. */
-export const sayCount = (count: number, one: string, many = `${one}s`): string =>
-  `${groupedNumber(count, 0)} ${count === 1 ? one : many}`
+export const sayCount = (count: number, noun: Noun): string =>
+  `${groupedNumber(count, 0)} ${NOUNS[noun][count === 1 ? 'one' : 'other']}`

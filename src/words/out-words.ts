@@ -34,7 +34,7 @@ export function sayRecord(
     case 'checking':
       return `Writing ${name} and reading it again…`
     case 'saved':
-      return `Saved: ${sayCount(outcome.count, 'entry', 'entries')} of ${name}. Whoever gets the file brings it in on Files, as a backup.`
+      return `Saved: ${sayCount(outcome.count, 'entry')} of ${name}. Whoever gets the file brings it in on Files, as a backup.`
     case 'partial':
       return `A file was written, but not all of it can be read back: ${outcome.difference}. Try again.`
     case 'failed':

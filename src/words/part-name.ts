@@ -1,4 +1,5 @@
 import type { PartSpec } from '../core/log/kinds/part.ts'
+import { ROLE_NAMES } from './names.ts'
 import { sayCount } from './numbers.ts'
 import type { BikeId, PartId } from '../core/log/entry.ts'
 import type { Garage } from '../core/log/garage.ts'
@@ -45,6 +46,6 @@ export function sayPart(spec: PartSpec): string {
     case 'ring':
       return `ring of ${spec.teeth}`
     case 'pulley':
-      return `${spec.position} pulley of ${spec.teeth}`
+      return `${ROLE_NAMES[`${spec.position} pulley`]} of ${spec.teeth}`
   }
 }

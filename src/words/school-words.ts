@@ -1,7 +1,7 @@
 import type { GaugeSlip, LessonAnswer, SwapChoice } from '../core/log/kinds/lesson.ts'
 import type { Instrument } from '../core/measure/reading.ts'
 import type { OwnError } from '../core/school/own-error.ts'
-import { SHORT_INSTRUMENT } from './names.ts'
+import { SHORT_INSTRUMENT, WORD_NAMES } from './names.ts'
 import { sayCount, sayFigure } from './numbers.ts'
 
 /** What can be done in the story of a worn chain. */
@@ -17,7 +17,7 @@ export function sayLesson(answer: LessonAnswer): string {
     case 'gauge':
       return `lesson with the ${SHORT_INSTRUMENT[answer.instrument]}: ${answer.read === undefined ? (answer.result ?? '') : `read ${sayFigure(answer.read)} %`}, true ${sayFigure(answer.truth)} %`
     case 'teeth':
-      return `lesson on teeth: said ${answer.word}, true ${sayFigure(answer.truth)} %`
+      return `lesson on teeth: said ${WORD_NAMES[answer.word]}, true ${sayFigure(answer.truth)} %`
     case 'skip':
       return `lesson, will it skip: said ${answer.saidSkips ? 'yes' : 'no'}`
     case 'swap':

@@ -5,6 +5,7 @@ import { lengthAtElongation } from '../core/measure/elongation.ts'
 import type { Verdict } from '../core/strategy/verdict.ts'
 import type { Units } from '../core/units/units.ts'
 import { sayAboutKm, sayFigure, sayLength, sayLimit } from './numbers.ts'
+import { WORD_NAMES } from './names.ts'
 
 /** A swap that is no further off than this is told with riding on, km. */
 const NEAR_KM = 1000
@@ -77,5 +78,5 @@ export function sayTeethTurn({ sprocket, word, side }: TeethTurn): string {
     'or-worse': word === 'spent' ? '' : ' or worse',
     'or-better': word === 'fresh' ? '' : ' or better',
   }
-  return `the ${name} looks ${word === 'swap' ? 'ready to swap' : word}${ends[side]}`
+  return `the ${name} looks ${word === 'swap' ? 'ready to swap' : WORD_NAMES[word]}${ends[side]}`
 }

@@ -17,5 +17,5 @@ export function sayUnsaved(
 ): string {
   if (!last) return unsaved.length === 0 ? 'Nothing to save yet.' : 'No backup has been saved yet.'
   if (unsaved.length === 0) return `All of it is in the last backup, saved ${sayAgo(last.at, now)}.`
-  return `${sayCount(unsaved.length, 'entry', 'entries')} since the last backup, saved ${sayAgo(last.at, now)}.`
+  return `${sayCount(unsaved.length, 'entry')} since the last backup, saved ${sayAgo(last.at, now)}.`
 }

@@ -6,6 +6,7 @@ import { addDays, daysBetween } from '../core/units/days.ts'
 import type { WearAnswer } from '../core/wear/outlook.ts'
 import { FORECAST_CAP_KM } from '../core/wear/rider-forecast.ts'
 import type { Units } from '../core/units/units.ts'
+import { sayLimitReason } from './limit-reason.ts'
 import { SHORT_INSTRUMENT } from './names.ts'
 import {
   keepUnits,
@@ -68,7 +69,7 @@ export function verdictGrounds(report: BikeReport, chain: ChainReport, answer?: 
   const used = chain.readings.filter((state) => state.used)
   const instruments = [...new Set(used.map(({ entry }) => SHORT_INSTRUMENT[entry.reading.instrument]))]
   const limit = keepUnits(
-    `The limit for this bike is ${sayLimit(report.limit.percent)} %: ${report.limit.reason}.`,
+    `The limit for this bike is ${sayLimit(report.limit.percent)} %: ${sayLimitReason(report.limit.reason)}.`,
   )
   if (used.length === 0) return limit
   const doubt =

@@ -94,7 +94,7 @@ describe('numbers in words', () => {
   })
 
   test('counts and lists', () => {
-    expect([sayCount(1, 'ride'), sayCount(2, 'ride'), sayCount(0, 'entry', 'entries')]).toEqual([
+    expect([sayCount(1, 'ride'), sayCount(2, 'ride'), sayCount(0, 'entry')]).toEqual([
       '1 ride',
       '2 rides',
       '0 entries',
@@ -198,7 +198,10 @@ describe('advice in words', () => {
       /two-contact scale 0\.87, rule 0\.50\. A reading with the caliper/,
     ],
     [{ kind: 'log-doubted', km: 36 }, /do not fit the 36 km in the log/],
-    [{ kind: 'limit', percent: 0.5, why: 'narrow chains' }, /0\.5 %: narrow chains\./],
+    [
+      { kind: 'limit', percent: 0.5, why: { is: 'narrow', speeds: 11 } },
+      /0\.5 %: narrow 11-speed chains are changed at 0\.5 %\./,
+    ],
   ])('%.40p', (reason, said) => {
     expect(say(reason)).toMatch(said)
   })

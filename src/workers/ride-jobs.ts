@@ -5,13 +5,14 @@ import { RideFileError } from '../formats/rides/ride-file-error.ts'
 import { listZip, MOST_BYTES, unpackZip, type PackedFile } from '../formats/rides/zip.ts'
 import { readRide } from './read-ride.ts'
 import type { RideFile } from './ride-file.ts'
+import { words } from '../words/workers/ride-jobs.ts'
 
 const faultOf = (error: unknown): string =>
   error instanceof RideFileError
     ? error.message
     : /dynamically imported module/.test(String(error))
-      ? 'The part of the app that reads this kind of file could not be loaded. Reload the page.'
-      : 'The file could not be opened. Choose it again, or another copy.'
+      ? words.thePartOfTheApp
+      : words.theFileCouldNot
 
 async function read(file: string, bytes: () => Promise<Uint8Array>, setup: RideSetup): Promise<RideFile[]> {
   try {
@@ -24,14 +25,12 @@ async function read(file: string, bytes: () => Promise<Uint8Array>, setup: RideS
 }
 
 async function archiveBytes(file: File): Promise<Uint8Array> {
-  if (file.size > 10 * MOST_BYTES) throw new RideFileError('The archive is over 1 GB. Drop it in parts.')
+  if (file.size > 10 * MOST_BYTES) throw new RideFileError(words.theArchiveIsOver)
   return new Uint8Array(await file.arrayBuffer())
 }
 
 const tooLarge = (file: File): RideFileError =>
-  new RideFileError(
-    `It has ${Math.round(file.size / 1e6)} MB: larger than any ride. Export the ride by itself.`,
-  )
+  new RideFileError(words.itHasMbLarger(Math.round(file.size / 1e6)))
 
 /** So many bytes are opened as one, at most, but for a file that is larger by itself. */
 const TOGETHER_BYTES = 8_000_000

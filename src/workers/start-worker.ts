@@ -1,10 +1,11 @@
 import { wrap, type Remote } from 'comlink'
+import { words } from '../words/workers/start-worker.ts'
 
 /** A worker could not be started, or fell over: without the network its script may not be there. */
 export class WorkerError extends Error {
   override readonly name = 'WorkerError'
   constructor() {
-    super('A part of the app that works in the background could not be started. Reload the page.')
+    super(words.aPartOfTheApp)
   }
 }
 

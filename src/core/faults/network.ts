@@ -11,7 +11,6 @@ export interface Network<C extends string = string, F extends string = string> {
 export interface Cause {
   /** How often it is behind a complaint, before anything is known of this one: 0 to 1. */
   readonly rate: number
-  readonly why: string
   /** A bike without this cannot have it. */
   readonly needs?: Need
 }
@@ -23,8 +22,8 @@ export type Need = 'derailleur' | 'cable' | 'electric' | 'two-rings' | 'disc'
 export const WAYS = ['feel', 'eye', 'hand', 'wheel-up', 'ride'] as const
 export type Way = (typeof WAYS)[number]
 
-/** A row: the chance of each abnormal value where the cause is true, and why it is so large. */
-export type Row = readonly [chances: Readonly<Record<string, number>>, why: string]
+/** A row: the chance of each abnormal value where the cause is true. */
+export type Row = Readonly<Record<string, number>>
 
 /** Something that can be seen, felt or tested. */
 export interface Finding<C extends string = string> {
@@ -57,7 +56,7 @@ const chanceOfAny = (row: Readonly<Record<string, number>>): number =>
 export function chancesOf<C extends string>(finding: Finding<C>, causes: readonly C[]): readonly number[] {
   const { values, normal, otherwise, rows } = finding
   const own = causes.flatMap((cause) => {
-    const row = rows[cause]?.[0]
+    const row = rows[cause]
     return row ? [row] : []
   })
   const all = normal === undefined && own.length > 0 ? own : [...own, otherwise]

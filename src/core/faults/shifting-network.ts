@@ -2,7 +2,7 @@ import type { ShiftCause } from './causes.ts'
 import type { Network } from './network.ts'
 
 /**
- * Why a drivetrain slips, skips, grinds or will not shift: every cause, every finding, every number with its reason. The numbers are ours: judgements of
+ * Why a drivetrain slips, skips, grinds or will not shift: every cause, every finding; the reason for each number is among the words (faults/shifting-whys.ts). The numbers are ours: judgements of
  * what is usual, of the size that job and methods 11 describe; no count of real repairs stands behind them. A row gives the chance of what is found where the cause is true; `otherwise` is
  * a false alarm, or what is usual where the cause says nothing. What a bike's own log knows moves the rates (base-rates.ts).
  */
@@ -11,34 +11,31 @@ export const SHIFTING = {
     'cable-tension': {
       rate: 0.22,
       needs: 'derailleur',
-      why: 'Cables settle and stretch: the commonest fault of all.',
     },
     'cable-friction': {
       rate: 0.09,
       needs: 'cable',
-      why: 'Water and rust get into every housing in the end.',
     },
-    'bent-hanger': { rate: 0.09, needs: 'derailleur', why: 'One fall on the right side is enough.' },
-    'limit-screws': { rate: 0.03, needs: 'derailleur', why: 'They stay put unless somebody turns them.' },
-    'b-gap': { rate: 0.03, needs: 'derailleur', why: 'Only a change of cassette asks for another gap.' },
-    'worn-chain': { rate: 0.1, why: 'It wears fastest of all parts.' },
-    'worn-cogs': { rate: 0.15, why: 'Small cogs wear out with the chain, and skip under the next one.' },
-    'worn-ring': { rate: 0.05, why: 'Rings outlive several chains.' },
-    'stiff-link': { rate: 0.06, why: 'A pin pressed in too far, a bent plate, or rust.' },
+    'bent-hanger': { rate: 0.09, needs: 'derailleur' },
+    'limit-screws': { rate: 0.03, needs: 'derailleur' },
+    'b-gap': { rate: 0.03, needs: 'derailleur' },
+    'worn-chain': { rate: 0.1 },
+    'worn-cogs': { rate: 0.15 },
+    'worn-ring': { rate: 0.05 },
+    'stiff-link': { rate: 0.06 },
     'cage-routing': {
       rate: 0.03,
       needs: 'derailleur',
-      why: 'A slip while fitting the chain, and only then.',
     },
-    'chain-length': { rate: 0.02, why: 'Only after a chain, ring or cassette of another size.' },
-    'mismatched-parts': { rate: 0.03, why: 'Seen where parts were replaced one by one.' },
-    'broken-tooth': { rate: 0.02, why: 'A stone, a chain that jammed, a knock while the wheel was out.' },
-    'loose-pulley': { rate: 0.03, needs: 'derailleur', why: 'Pulley bolts come loose, and pulleys wear.' },
-    'loose-lockring': { rate: 0.015, why: 'Rare once it was tightened to its torque.' },
-    freehub: { rate: 0.04, why: 'Pawls stick when grease hardens in the cold or water gets in.' },
-    'frame-flex': { rate: 0.025, needs: 'derailleur', why: 'Heavy pushes on a soft frame; rare.' },
-    electronics: { rate: 0.1, needs: 'electric', why: 'A flat battery stops one derailleur first.' },
-    'dry-chain': { rate: 0.07, why: 'Lube is gone after rain, and sooner than one thinks.' },
+    'chain-length': { rate: 0.02 },
+    'mismatched-parts': { rate: 0.03 },
+    'broken-tooth': { rate: 0.02 },
+    'loose-pulley': { rate: 0.03, needs: 'derailleur' },
+    'loose-lockring': { rate: 0.015 },
+    freehub: { rate: 0.04 },
+    'frame-flex': { rate: 0.025, needs: 'derailleur' },
+    electronics: { rate: 0.1, needs: 'electric' },
+    'dry-chain': { rate: 0.07 },
   },
   findings: {
     // How it feels. Several may be so.
@@ -49,19 +46,19 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.05 },
       rows: {
-        'worn-cogs': [{ yes: 0.9 }, 'A fresh chain climbs hooked teeth when it is pushed hard.'],
-        'worn-chain': [{ yes: 0.6 }, 'A long chain rides high on the teeth and lets go.'],
-        'worn-ring': [{ yes: 0.65 }, 'A ring with worn teeth lets the chain slip over the top.'],
-        freehub: [{ yes: 0.75 }, 'Pawls that do not catch let the pedals drop.'],
-        'stiff-link': [{ yes: 0.45 }, 'A link that stays bent lifts the chain off the cog.'],
-        'cable-tension': [{ yes: 0.3 }, 'Between two cogs the chain lets go under load.'],
-        'bent-hanger': [{ yes: 0.3 }, 'Between two cogs the chain lets go under load.'],
-        'mismatched-parts': [{ yes: 0.3 }, 'A chain of another width or pitch sits badly on the teeth.'],
-        'broken-tooth': [{ yes: 0.4 }, 'A missing tooth gives the chain a gap to drop into.'],
-        'frame-flex': [{ yes: 0.3 }, 'A frame that gives moves the chain between two cogs.'],
-        'loose-lockring': [{ yes: 0.25 }, 'Cogs that move sideways take the chain with them.'],
-        electronics: [{ yes: 0.1 }, 'A derailleur left between two cogs lets the chain go.'],
-        'cage-routing': [{ yes: 0.15 }, 'The tab snags the chain now and then.'],
+        'worn-cogs': { yes: 0.9 },
+        'worn-chain': { yes: 0.6 },
+        'worn-ring': { yes: 0.65 },
+        freehub: { yes: 0.75 },
+        'stiff-link': { yes: 0.45 },
+        'cable-tension': { yes: 0.3 },
+        'bent-hanger': { yes: 0.3 },
+        'mismatched-parts': { yes: 0.3 },
+        'broken-tooth': { yes: 0.4 },
+        'frame-flex': { yes: 0.3 },
+        'loose-lockring': { yes: 0.25 },
+        electronics: { yes: 0.1 },
+        'cage-routing': { yes: 0.15 },
       },
     },
     jumps: {
@@ -71,18 +68,18 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.04 },
       rows: {
-        'cable-tension': [{ yes: 0.75 }, 'The pulley stands beside the cog, so the chain wanders.'],
-        'bent-hanger': [{ yes: 0.7 }, 'A slanted cage guides the chain to the next cog.'],
-        'cable-friction': [{ yes: 0.4 }, 'The derailleur moves late, after the lever has clicked.'],
-        'mismatched-parts': [{ yes: 0.55 }, 'Clicks and cogs have another spacing.'],
-        'frame-flex': [{ yes: 0.7 }, 'A frame that gives pulls on the cable.'],
-        'loose-lockring': [{ yes: 0.6 }, 'Loose cogs walk sideways.'],
-        'loose-pulley': [{ yes: 0.4 }, 'A pulley that wobbles guides badly.'],
-        electronics: [{ yes: 0.25 }, 'A weak battery stops the derailleur half way.'],
-        'b-gap': [{ yes: 0.2 }, 'A pulley far from the cogs guides loosely.'],
-        'stiff-link': [{ yes: 0.15 }, 'A stiff link can ride over to the next cog.'],
-        'broken-tooth': [{ yes: 0.2 }, 'A bent tooth catches the chain of its neighbour.'],
-        'worn-cogs': [{ yes: 0.06 }, 'Worn cogs skip in place; they hardly change the cog.'],
+        'cable-tension': { yes: 0.75 },
+        'bent-hanger': { yes: 0.7 },
+        'cable-friction': { yes: 0.4 },
+        'mismatched-parts': { yes: 0.55 },
+        'frame-flex': { yes: 0.7 },
+        'loose-lockring': { yes: 0.6 },
+        'loose-pulley': { yes: 0.4 },
+        electronics: { yes: 0.25 },
+        'b-gap': { yes: 0.2 },
+        'stiff-link': { yes: 0.15 },
+        'broken-tooth': { yes: 0.2 },
+        'worn-cogs': { yes: 0.06 },
       },
     },
     grinds: {
@@ -92,19 +89,19 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.06 },
       rows: {
-        'dry-chain': [{ yes: 0.85 }, 'Pins without lube grate and squeak.'],
-        'cage-routing': [{ yes: 0.9 }, 'The chain runs over the tab of the cage.'],
-        'loose-pulley': [{ yes: 0.6 }, 'A pulley without its bolt tight rattles.'],
-        'b-gap': [{ yes: 0.6 }, 'The upper pulley rubs on the largest cog.'],
-        'cable-tension': [{ yes: 0.45 }, 'The chain rubs on the next cog.'],
-        'bent-hanger': [{ yes: 0.35 }, 'The chain enters the cog at a slant.'],
-        freehub: [{ yes: 0.3 }, 'Dry bearings are felt in the pedals.'],
-        'worn-chain': [{ yes: 0.2 }, 'A long chain runs rough on good teeth.'],
-        'mismatched-parts': [{ yes: 0.4 }, 'A chain too wide rubs on both neighbours.'],
-        'chain-length': [{ yes: 0.3 }, 'Too short pulls the cage straight, too long lets it touch.'],
-        'worn-ring': [{ yes: 0.25 }, 'Hooked teeth hold the chain when it should let go.'],
-        'limit-screws': [{ yes: 0.25 }, 'The chain touches a spoke guard or the frame.'],
-        'frame-flex': [{ yes: 0.3 }, 'Under a push the chain touches the cage of the front derailleur.'],
+        'dry-chain': { yes: 0.85 },
+        'cage-routing': { yes: 0.9 },
+        'loose-pulley': { yes: 0.6 },
+        'b-gap': { yes: 0.6 },
+        'cable-tension': { yes: 0.45 },
+        'bent-hanger': { yes: 0.35 },
+        freehub: { yes: 0.3 },
+        'worn-chain': { yes: 0.2 },
+        'mismatched-parts': { yes: 0.4 },
+        'chain-length': { yes: 0.3 },
+        'worn-ring': { yes: 0.25 },
+        'limit-screws': { yes: 0.25 },
+        'frame-flex': { yes: 0.3 },
       },
     },
     'one-way': {
@@ -115,14 +112,14 @@ export const SHIFTING = {
       needs: 'derailleur',
       otherwise: { yes: 0.03 },
       rows: {
-        'cable-friction': [{ yes: 0.85 }, 'The spring is too weak to pull a cable that drags.'],
-        'cable-tension': [{ yes: 0.5 }, 'Too much or too little pull favours one way.'],
-        'bent-hanger': [{ yes: 0.35 }, 'The cage points away from some of the cogs.'],
-        'limit-screws': [{ yes: 0.5 }, 'A screw too far in stops it short of the last cog.'],
-        electronics: [{ yes: 0.75 }, 'A weak battery or a bad contact: one way, or none.'],
-        'b-gap': [{ yes: 0.3 }, 'Wrong gap: slow onto the large cogs.'],
-        'mismatched-parts': [{ yes: 0.3 }, 'Every click is a little short.'],
-        'loose-pulley': [{ yes: 0.15 }, 'A pulley that wobbles shifts late.'],
+        'cable-friction': { yes: 0.85 },
+        'cable-tension': { yes: 0.5 },
+        'bent-hanger': { yes: 0.35 },
+        'limit-screws': { yes: 0.5 },
+        electronics: { yes: 0.75 },
+        'b-gap': { yes: 0.3 },
+        'mismatched-parts': { yes: 0.3 },
+        'loose-pulley': { yes: 0.15 },
       },
     },
     drops: {
@@ -132,14 +129,14 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.03 },
       rows: {
-        'limit-screws': [{ yes: 0.75 }, 'Nothing stops the chain past the last cog.'],
-        'chain-length': [{ yes: 0.4 }, 'A long chain hangs loose and jumps off.'],
-        'worn-ring': [{ yes: 0.35 }, 'Worn teeth of a single ring no longer hold the chain.'],
-        'bent-hanger': [{ yes: 0.25 }, 'Straightened by a stop that no longer fits.'],
-        'mismatched-parts': [{ yes: 0.2 }, 'A wide chain sits loosely on a narrow ring.'],
-        'loose-lockring': [{ yes: 0.1 }, 'The smallest cog moves away.'],
-        'stiff-link': [{ yes: 0.1 }, 'A stiff link rides off.'],
-        'broken-tooth': [{ yes: 0.2 }, 'A bent tooth throws the chain.'],
+        'limit-screws': { yes: 0.75 },
+        'chain-length': { yes: 0.4 },
+        'worn-ring': { yes: 0.35 },
+        'bent-hanger': { yes: 0.25 },
+        'mismatched-parts': { yes: 0.2 },
+        'loose-lockring': { yes: 0.1 },
+        'stiff-link': { yes: 0.1 },
+        'broken-tooth': { yes: 0.2 },
       },
     },
     // When it happens.
@@ -149,23 +146,17 @@ export const SHIFTING = {
       values: ['hard-only', 'light-too'],
       otherwise: { 'hard-only': 0.22, 'light-too': 0.78 },
       rows: {
-        'worn-cogs': [{ 'hard-only': 0.93, 'light-too': 0.07 }, 'Hooked teeth hold until the push is hard.'],
-        'worn-chain': [{ 'hard-only': 0.9, 'light-too': 0.1 }, 'It slips when it is pushed hard.'],
-        'worn-ring': [{ 'hard-only': 0.85, 'light-too': 0.15 }, 'It slips when it is pushed hard.'],
-        freehub: [
-          { 'hard-only': 0.6, 'light-too': 0.4 },
-          'Sticking pawls give way at any push, mostly a hard one.',
-        ],
-        'frame-flex': [{ 'hard-only': 0.95, 'light-too': 0.05 }, 'Only a hard push bends the frame.'],
-        'stiff-link': [{ 'hard-only': 0.25, 'light-too': 0.75 }, 'It is as stiff at any push.'],
-        'cage-routing': [{ 'hard-only': 0.05, 'light-too': 0.95 }, 'The tab rubs at any push.'],
-        'cable-tension': [{ 'hard-only': 0.2, 'light-too': 0.8 }, 'The pulley stands wrong at any push.'],
-        'bent-hanger': [{ 'hard-only': 0.2, 'light-too': 0.8 }, 'The cage is slanted at any push.'],
-        'dry-chain': [{ 'hard-only': 0.15, 'light-too': 0.85 }, 'It is heard at any push.'],
-        'broken-tooth': [
-          { 'hard-only': 0.4, 'light-too': 0.6 },
-          'A bent tooth catches always, a gap under load.',
-        ],
+        'worn-cogs': { 'hard-only': 0.93, 'light-too': 0.07 },
+        'worn-chain': { 'hard-only': 0.9, 'light-too': 0.1 },
+        'worn-ring': { 'hard-only': 0.85, 'light-too': 0.15 },
+        freehub: { 'hard-only': 0.6, 'light-too': 0.4 },
+        'frame-flex': { 'hard-only': 0.95, 'light-too': 0.05 },
+        'stiff-link': { 'hard-only': 0.25, 'light-too': 0.75 },
+        'cage-routing': { 'hard-only': 0.05, 'light-too': 0.95 },
+        'cable-tension': { 'hard-only': 0.2, 'light-too': 0.8 },
+        'bent-hanger': { 'hard-only': 0.2, 'light-too': 0.8 },
+        'dry-chain': { 'hard-only': 0.15, 'light-too': 0.85 },
+        'broken-tooth': { 'hard-only': 0.4, 'light-too': 0.6 },
       },
     },
     cogs: {
@@ -175,35 +166,20 @@ export const SHIFTING = {
       needs: 'derailleur',
       otherwise: { one: 0.1, small: 0.15, large: 0.15, all: 0.6 },
       rows: {
-        'worn-cogs': [
-          { one: 0.37, small: 0.46, large: 0.04, all: 0.13 },
-          'The cogs ridden most wear, mostly small ones.',
-        ],
-        'worn-chain': [{ one: 0.07, small: 0.28, large: 0.05, all: 0.6 }, 'The chain runs over all of them.'],
-        'worn-ring': [{ one: 0.03, small: 0.07, large: 0.1, all: 0.8 }, 'The ring is the same on every cog.'],
-        'stiff-link': [
-          { one: 0.04, small: 0.36, large: 0.02, all: 0.58 },
-          'It must bend most on small cogs.',
-        ],
-        'cable-tension': [{ one: 0.15, small: 0.2, large: 0.15, all: 0.5 }, 'Off by the same on every cog.'],
-        'bent-hanger': [{ one: 0.08, small: 0.17, large: 0.3, all: 0.45 }, 'The slant grows toward one end.'],
-        'b-gap': [{ one: 0.25, small: 0.1, large: 0.6, all: 0.05 }, 'The pulley comes near the largest cog.'],
-        'limit-screws': [{ one: 0.75, small: 0.1, large: 0.1, all: 0.05 }, 'Only the first or the last cog.'],
-        'broken-tooth': [{ one: 0.75, small: 0.05, large: 0.05, all: 0.15 }, 'One cog with one bad tooth.'],
-        'cage-routing': [{ one: 0.02, small: 0.05, large: 0.05, all: 0.88 }, 'The tab rubs in every gear.'],
-        'chain-length': [
-          { one: 0.2, small: 0.25, large: 0.4, all: 0.15 },
-          'Too short on the large ones, too long on the small.',
-        ],
-        'loose-lockring': [
-          { one: 0.1, small: 0.3, large: 0.05, all: 0.55 },
-          'It holds the smallest cogs first.',
-        ],
-        freehub: [{ one: 0.03, small: 0.07, large: 0.1, all: 0.8 }, 'It is behind every cog.'],
-        'frame-flex': [
-          { one: 0.1, small: 0.1, large: 0.6, all: 0.2 },
-          'One is in a low gear where one pushes hardest.',
-        ],
+        'worn-cogs': { one: 0.37, small: 0.46, large: 0.04, all: 0.13 },
+        'worn-chain': { one: 0.07, small: 0.28, large: 0.05, all: 0.6 },
+        'worn-ring': { one: 0.03, small: 0.07, large: 0.1, all: 0.8 },
+        'stiff-link': { one: 0.04, small: 0.36, large: 0.02, all: 0.58 },
+        'cable-tension': { one: 0.15, small: 0.2, large: 0.15, all: 0.5 },
+        'bent-hanger': { one: 0.08, small: 0.17, large: 0.3, all: 0.45 },
+        'b-gap': { one: 0.25, small: 0.1, large: 0.6, all: 0.05 },
+        'limit-screws': { one: 0.75, small: 0.1, large: 0.1, all: 0.05 },
+        'broken-tooth': { one: 0.75, small: 0.05, large: 0.05, all: 0.15 },
+        'cage-routing': { one: 0.02, small: 0.05, large: 0.05, all: 0.88 },
+        'chain-length': { one: 0.2, small: 0.25, large: 0.4, all: 0.15 },
+        'loose-lockring': { one: 0.1, small: 0.3, large: 0.05, all: 0.55 },
+        freehub: { one: 0.03, small: 0.07, large: 0.1, all: 0.8 },
+        'frame-flex': { one: 0.1, small: 0.1, large: 0.6, all: 0.2 },
       },
     },
     standing: {
@@ -213,11 +189,11 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.03 },
       rows: {
-        'frame-flex': [{ yes: 0.85 }, 'Standing on a climb bends the frame most.'],
-        'worn-cogs': [{ yes: 0.08 }, 'Standing pushes hardest, but sitting is enough as a rule.'],
-        'worn-chain': [{ yes: 0.08 }, 'Standing pushes hardest, but sitting is enough as a rule.'],
-        freehub: [{ yes: 0.12 }, 'The push is hardest then.'],
-        'worn-ring': [{ yes: 0.1 }, 'The push is hardest then.'],
+        'frame-flex': { yes: 0.85 },
+        'worn-cogs': { yes: 0.08 },
+        'worn-chain': { yes: 0.08 },
+        freehub: { yes: 0.12 },
+        'worn-ring': { yes: 0.1 },
       },
     },
     period: {
@@ -226,34 +202,13 @@ export const SHIFTING = {
       values: ['crank', 'chain', 'wheel', 'pulley', 'none'],
       otherwise: { crank: 0.05, chain: 0.02, wheel: 0.05, pulley: 0.02, none: 0.86 },
       rows: {
-        'stiff-link': [
-          { crank: 0.03, chain: 0.82, wheel: 0.02, pulley: 0.03, none: 0.1 },
-          'One link comes round once per chain turn.',
-        ],
-        'worn-ring': [
-          { crank: 0.55, chain: 0.03, wheel: 0.03, pulley: 0.02, none: 0.37 },
-          'A ring wears most where the pedals push.',
-        ],
-        'broken-tooth': [
-          { crank: 0.33, chain: 0.02, wheel: 0.55, pulley: 0.02, none: 0.08 },
-          'One tooth comes round with its sprocket.',
-        ],
-        'loose-lockring': [
-          { crank: 0.05, chain: 0.02, wheel: 0.4, pulley: 0.03, none: 0.5 },
-          'Loose cogs tilt once per wheel turn.',
-        ],
-        'loose-pulley': [
-          { crank: 0.03, chain: 0.05, wheel: 0.03, pulley: 0.5, none: 0.39 },
-          'A pulley comes round several times per crank turn.',
-        ],
-        freehub: [
-          { crank: 0.08, chain: 0.02, wheel: 0.2, pulley: 0.02, none: 0.68 },
-          'Pawls miss without a rhythm, or once per wheel turn.',
-        ],
-        'frame-flex': [
-          { crank: 0.4, chain: 0.02, wheel: 0.02, pulley: 0.01, none: 0.55 },
-          'Each hard push of a leg.',
-        ],
+        'stiff-link': { crank: 0.03, chain: 0.82, wheel: 0.02, pulley: 0.03, none: 0.1 },
+        'worn-ring': { crank: 0.55, chain: 0.03, wheel: 0.03, pulley: 0.02, none: 0.37 },
+        'broken-tooth': { crank: 0.33, chain: 0.02, wheel: 0.55, pulley: 0.02, none: 0.08 },
+        'loose-lockring': { crank: 0.05, chain: 0.02, wheel: 0.4, pulley: 0.03, none: 0.5 },
+        'loose-pulley': { crank: 0.03, chain: 0.05, wheel: 0.03, pulley: 0.5, none: 0.39 },
+        freehub: { crank: 0.08, chain: 0.02, wheel: 0.2, pulley: 0.02, none: 0.68 },
+        'frame-flex': { crank: 0.4, chain: 0.02, wheel: 0.02, pulley: 0.01, none: 0.55 },
       },
     },
     // After what.
@@ -264,12 +219,12 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.07 },
       rows: {
-        'worn-cogs': [{ yes: 0.6 }, 'The old chain ran on these teeth; a fresh one does not.'],
-        'worn-ring': [{ yes: 0.3 }, 'The old chain ran on these teeth; a fresh one does not.'],
-        'cage-routing': [{ yes: 0.85 }, 'It happens while a chain is threaded in.'],
-        'stiff-link': [{ yes: 0.35 }, 'The link that was closed is often stiff.'],
-        'chain-length': [{ yes: 0.6 }, 'It was cut just then.'],
-        'mismatched-parts': [{ yes: 0.35 }, 'Wrong width for the cogs.'],
+        'worn-cogs': { yes: 0.6 },
+        'worn-ring': { yes: 0.3 },
+        'cage-routing': { yes: 0.85 },
+        'stiff-link': { yes: 0.35 },
+        'chain-length': { yes: 0.6 },
+        'mismatched-parts': { yes: 0.35 },
       },
     },
     'new-cassette': {
@@ -279,13 +234,13 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.05 },
       rows: {
-        'worn-chain': [{ yes: 0.3 }, 'A worn chain does not mesh with fresh teeth.'],
-        'b-gap': [{ yes: 0.7 }, 'Another largest cog needs another gap.'],
-        'limit-screws': [{ yes: 0.35 }, 'Another cassette may sit a little further out.'],
-        'chain-length': [{ yes: 0.45 }, 'A larger cog needs a longer chain.'],
-        'mismatched-parts': [{ yes: 0.4 }, 'Another spacing than the shifter’s.'],
-        'loose-lockring': [{ yes: 0.6 }, 'It was tightened just then, or not.'],
-        'cable-tension': [{ yes: 0.12 }, 'Another cassette may sit a little further out.'],
+        'worn-chain': { yes: 0.3 },
+        'b-gap': { yes: 0.7 },
+        'limit-screws': { yes: 0.35 },
+        'chain-length': { yes: 0.45 },
+        'mismatched-parts': { yes: 0.4 },
+        'loose-lockring': { yes: 0.6 },
+        'cable-tension': { yes: 0.12 },
       },
     },
     crash: {
@@ -295,11 +250,11 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.04 },
       rows: {
-        'bent-hanger': [{ yes: 0.6 }, 'The hanger is made to bend before the frame does.'],
-        'broken-tooth': [{ yes: 0.3 }, 'A knock bends the outer ring.'],
-        'limit-screws': [{ yes: 0.12 }, 'After a knock the stops no longer fit.'],
-        'loose-pulley': [{ yes: 0.15 }, 'The cage took the knock.'],
-        electronics: [{ yes: 0.15 }, 'A derailleur that was hit goes into its safe state.'],
+        'bent-hanger': { yes: 0.6 },
+        'broken-tooth': { yes: 0.3 },
+        'limit-screws': { yes: 0.12 },
+        'loose-pulley': { yes: 0.15 },
+        electronics: { yes: 0.15 },
       },
     },
     'wheel-change': {
@@ -309,13 +264,13 @@ export const SHIFTING = {
       normal: 'no',
       otherwise: { yes: 0.05 },
       rows: {
-        'cable-tension': [{ yes: 0.25 }, 'Another wheel holds its cogs a little further in or out.'],
-        'limit-screws': [{ yes: 0.25 }, 'Another wheel holds its cogs a little further in or out.'],
-        'bent-hanger': [{ yes: 0.12 }, 'A wheel put in hard can push the hanger.'],
-        'mismatched-parts': [{ yes: 0.2 }, 'Its cassette may be of another kind.'],
-        'worn-chain': [{ yes: 0.12 }, 'A worn chain on the fresh cogs of the other wheel.'],
-        freehub: [{ yes: 0.15 }, 'Another wheel, another freehub.'],
-        'worn-cogs': [{ yes: 0.15 }, 'The other wheel has cogs of its own.'],
+        'cable-tension': { yes: 0.25 },
+        'limit-screws': { yes: 0.25 },
+        'bent-hanger': { yes: 0.12 },
+        'mismatched-parts': { yes: 0.2 },
+        'worn-chain': { yes: 0.12 },
+        freehub: { yes: 0.15 },
+        'worn-cogs': { yes: 0.15 },
       },
     },
     // By eye.
@@ -327,16 +282,13 @@ export const SHIFTING = {
       needs: 'derailleur',
       otherwise: { beside: 0.04, slanted: 0.03 },
       rows: {
-        'bent-hanger': [{ beside: 0.2, slanted: 0.7 }, 'A bent hanger slants the cage.'],
-        'cable-tension': [
-          { beside: 0.7, slanted: 0.02 },
-          'The pulley stands beside the cog and hangs straight.',
-        ],
-        'cable-friction': [{ beside: 0.35 }, 'It stands beside the cog after some shifts.'],
-        'mismatched-parts': [{ beside: 0.5 }, 'It stands right on some cogs and wrong on others.'],
-        'loose-pulley': [{ beside: 0.15, slanted: 0.2 }, 'A loose pulley leans.'],
-        electronics: [{ beside: 0.4 }, 'It stopped short of the cog.'],
-        'loose-lockring': [{ beside: 0.25 }, 'The cog moved, not the pulley.'],
+        'bent-hanger': { beside: 0.2, slanted: 0.7 },
+        'cable-tension': { beside: 0.7, slanted: 0.02 },
+        'cable-friction': { beside: 0.35 },
+        'mismatched-parts': { beside: 0.5 },
+        'loose-pulley': { beside: 0.15, slanted: 0.2 },
+        electronics: { beside: 0.4 },
+        'loose-lockring': { beside: 0.25 },
       },
     },
     cage: {
@@ -346,7 +298,7 @@ export const SHIFTING = {
       normal: 'right',
       needs: 'derailleur',
       otherwise: { 'over-tab': 0.001 },
-      rows: { 'cage-routing': [{ 'over-tab': 0.95 }, 'It is seen at once where one looks for it.'] },
+      rows: { 'cage-routing': { 'over-tab': 0.95 } },
     },
     'hooked-teeth': {
       way: 'eye',
@@ -355,8 +307,8 @@ export const SHIFTING = {
       normal: 'even',
       otherwise: { hooked: 0.06 },
       rows: {
-        'worn-cogs': [{ hooked: 0.75 }, 'Worn teeth lean and come to a point; the eye misses some.'],
-        'worn-chain': [{ hooked: 0.15 }, 'A long chain has begun to shape them.'],
+        'worn-cogs': { hooked: 0.75 },
+        'worn-chain': { hooked: 0.15 },
       },
     },
     'ring-teeth': {
@@ -366,8 +318,8 @@ export const SHIFTING = {
       normal: 'even',
       otherwise: { hooked: 0.05 },
       rows: {
-        'worn-ring': [{ hooked: 0.85 }, 'Worn teeth lean, most where the pedals push.'],
-        'worn-chain': [{ hooked: 0.12 }, 'A long chain has begun to shape them.'],
+        'worn-ring': { hooked: 0.85 },
+        'worn-chain': { hooked: 0.12 },
       },
     },
     teeth: {
@@ -376,7 +328,7 @@ export const SHIFTING = {
       values: ['whole', 'bent'],
       normal: 'whole',
       otherwise: { bent: 0.01 },
-      rows: { 'broken-tooth': [{ bent: 0.92 }, 'One tooth stands out of the row or is gone.'] },
+      rows: { 'broken-tooth': { bent: 0.92 } },
     },
     rust: {
       way: 'eye',
@@ -385,9 +337,9 @@ export const SHIFTING = {
       normal: 'clean',
       otherwise: { rusty: 0.08 },
       rows: {
-        'stiff-link': [{ rusty: 0.45 }, 'Rust is what makes a link stiff most often.'],
-        'dry-chain': [{ rusty: 0.4 }, 'Rust comes where lube is gone.'],
-        'cable-friction': [{ rusty: 0.15 }, 'What rusted the chain was in the housing too.'],
+        'stiff-link': { rusty: 0.45 },
+        'dry-chain': { rusty: 0.4 },
+        'cable-friction': { rusty: 0.15 },
       },
     },
     'front-cage': {
@@ -397,7 +349,7 @@ export const SHIFTING = {
       normal: 'clear',
       needs: 'derailleur',
       otherwise: { touches: 0.05 },
-      rows: { 'frame-flex': [{ touches: 0.55 }, 'The same bending shows when one leans on the crank.'] },
+      rows: { 'frame-flex': { touches: 0.55 } },
     },
     belongs: {
       way: 'eye',
@@ -406,7 +358,7 @@ export const SHIFTING = {
       normal: 'together',
       otherwise: { mixed: 0.015 },
       rows: {
-        'mismatched-parts': [{ mixed: 0.85 }, 'It is written on the parts, and read in the makers’ tables.'],
+        'mismatched-parts': { mixed: 0.85 },
       },
     },
     charge: {
@@ -416,7 +368,7 @@ export const SHIFTING = {
       normal: 'full',
       needs: 'electric',
       otherwise: { low: 0.05 },
-      rows: { electronics: [{ low: 0.6 }, 'A low battery is most of it; contacts are the rest.'] },
+      rows: { electronics: { low: 0.6 } },
     },
     // By hand, standing still.
     gauge: {
@@ -425,15 +377,9 @@ export const SHIFTING = {
       values: ['fresh', 'between', 'past'],
       otherwise: { fresh: 0.4, between: 0.48, past: 0.12 },
       rows: {
-        'worn-chain': [{ fresh: 0.01, between: 0.09, past: 0.9 }, 'A chain that slips is past its limit.'],
-        'worn-cogs': [
-          { fresh: 0.62, between: 0.28, past: 0.1 },
-          'Worn cogs skip under a chain that is fresh.',
-        ],
-        'worn-ring': [
-          { fresh: 0.52, between: 0.33, past: 0.15 },
-          'Worn rings slip under a chain that is fresh.',
-        ],
+        'worn-chain': { fresh: 0.01, between: 0.09, past: 0.9 },
+        'worn-cogs': { fresh: 0.62, between: 0.28, past: 0.1 },
+        'worn-ring': { fresh: 0.52, between: 0.33, past: 0.15 },
       },
     },
     'ring-lift': {
@@ -443,8 +389,8 @@ export const SHIFTING = {
       normal: 'little',
       otherwise: { 'half-tooth': 0.05 },
       rows: {
-        'worn-chain': [{ 'half-tooth': 0.7 }, 'A long chain lifts off the front of the ring.'],
-        'worn-ring': [{ 'half-tooth': 0.5 }, 'Worn teeth let the chain lift.'],
+        'worn-chain': { 'half-tooth': 0.7 },
+        'worn-ring': { 'half-tooth': 0.5 },
       },
     },
     'laid-chain': {
@@ -454,8 +400,8 @@ export const SHIFTING = {
       normal: 'sits',
       otherwise: { 'rides-up': 0.04 },
       rows: {
-        'worn-cogs': [{ 'rides-up': 0.82 }, 'A fresh chain laid round a worn cog rides up at one end.'],
-        'worn-ring': [{ 'rides-up': 0.1 }, 'Where a ring is worn, cogs are on their way.'],
+        'worn-cogs': { 'rides-up': 0.82 },
+        'worn-ring': { 'rides-up': 0.1 },
       },
     },
     hanger: {
@@ -465,7 +411,7 @@ export const SHIFTING = {
       normal: 'straight',
       needs: 'derailleur',
       otherwise: { bent: 0.04 },
-      rows: { 'bent-hanger': [{ bent: 0.93 }, 'Its distance from the rim differs from place to place.'] },
+      rows: { 'bent-hanger': { bent: 0.93 } },
     },
     lockring: {
       way: 'hand',
@@ -473,7 +419,7 @@ export const SHIFTING = {
       values: ['firm', 'moves'],
       normal: 'firm',
       otherwise: { moves: 0.01 },
-      rows: { 'loose-lockring': [{ moves: 0.92 }, 'Loose cogs click when they are pushed sideways.'] },
+      rows: { 'loose-lockring': { moves: 0.92 } },
     },
     pulleys: {
       way: 'hand',
@@ -482,7 +428,7 @@ export const SHIFTING = {
       normal: 'sound',
       needs: 'derailleur',
       otherwise: { bad: 0.05 },
-      rows: { 'loose-pulley': [{ bad: 0.9 }, 'A loose bolt or a pointed pulley is felt and seen.'] },
+      rows: { 'loose-pulley': { bad: 0.9 } },
     },
     battery: {
       way: 'hand',
@@ -491,7 +437,7 @@ export const SHIFTING = {
       normal: 'works',
       needs: 'electric',
       otherwise: { fails: 0.02 },
-      rows: { electronics: [{ fails: 0.8 }, 'It does not answer, or answers late, standing still.'] },
+      rows: { electronics: { fails: 0.8 } },
     },
     'freehub-hold': {
       way: 'hand',
@@ -500,10 +446,7 @@ export const SHIFTING = {
       normal: 'holds',
       otherwise: { spins: 0.002 },
       rows: {
-        freehub: [
-          { spins: 0.6 },
-          'A freehub that is gone lets the pedals turn; pawls that stick do so now and then.',
-        ],
+        freehub: { spins: 0.6 },
       },
     },
     'freehub-feel': {
@@ -512,7 +455,7 @@ export const SHIFTING = {
       values: ['smooth', 'rough'],
       normal: 'smooth',
       otherwise: { rough: 0.08 },
-      rows: { freehub: [{ rough: 0.75 }, 'It drags, grates, or clicks unevenly.'] },
+      rows: { freehub: { rough: 0.75 } },
     },
     cable: {
       way: 'hand',
@@ -521,7 +464,7 @@ export const SHIFTING = {
       normal: 'slides',
       needs: 'cable',
       otherwise: { drags: 0.07 },
-      rows: { 'cable-friction': [{ drags: 0.9 }, 'A cable that drags is felt when it is pulled by hand.'] },
+      rows: { 'cable-friction': { drags: 0.9 } },
     },
     // With the wheel off the ground.
     links: {
@@ -530,7 +473,7 @@ export const SHIFTING = {
       values: ['bend', 'one-stays'],
       normal: 'bend',
       otherwise: { 'one-stays': 0.03 },
-      rows: { 'stiff-link': [{ 'one-stays': 0.9 }, 'It is seen as it leaves the lower pulley.'] },
+      rows: { 'stiff-link': { 'one-stays': 0.9 } },
     },
     barrel: {
       way: 'wheel-up',
@@ -540,19 +483,10 @@ export const SHIFTING = {
       needs: 'derailleur',
       otherwise: { better: 0.03, 'one-end': 0.02 },
       rows: {
-        'cable-tension': [
-          { better: 0.88, 'one-end': 0.06 },
-          'A quarter turn brings the pulley under every cog.',
-        ],
-        'cable-friction': [
-          { better: 0.1, 'one-end': 0.35 },
-          'More pull helps one way, and worsens the other.',
-        ],
-        'bent-hanger': [{ better: 0.05, 'one-end': 0.65 }, 'It helps at one end, and worsens the other.'],
-        'mismatched-parts': [
-          { better: 0.05, 'one-end': 0.75 },
-          'It helps at one end, and worsens the other.',
-        ],
+        'cable-tension': { better: 0.88, 'one-end': 0.06 },
+        'cable-friction': { better: 0.1, 'one-end': 0.35 },
+        'bent-hanger': { better: 0.05, 'one-end': 0.65 },
+        'mismatched-parts': { better: 0.05, 'one-end': 0.75 },
       },
     },
     limits: {
@@ -563,8 +497,8 @@ export const SHIFTING = {
       needs: 'derailleur',
       otherwise: { wrong: 0.04 },
       rows: {
-        'limit-screws': [{ wrong: 0.92 }, 'Pushed by hand it goes too far, or not far enough.'],
-        'bent-hanger': [{ wrong: 0.3 }, 'The stops no longer stand where the cogs are.'],
+        'limit-screws': { wrong: 0.92 },
+        'bent-hanger': { wrong: 0.3 },
       },
     },
     'b-gap': {
@@ -574,7 +508,7 @@ export const SHIFTING = {
       normal: 'right',
       needs: 'derailleur',
       otherwise: { wrong: 0.06 },
-      rows: { 'b-gap': [{ wrong: 0.9 }, 'The pulley rubs on the largest cog, or hangs far below it.'] },
+      rows: { 'b-gap': { wrong: 0.9 } },
     },
     length: {
       way: 'wheel-up',
@@ -583,10 +517,7 @@ export const SHIFTING = {
       normal: 'right',
       otherwise: { wrong: 0.03 },
       rows: {
-        'chain-length': [
-          { wrong: 0.93 },
-          'On large and large the cage is pulled straight, or on small and small the chain hangs.',
-        ],
+        'chain-length': { wrong: 0.93 },
       },
     },
     'quiet-drop': {
@@ -595,7 +526,7 @@ export const SHIFTING = {
       values: ['same', 'quiet'],
       normal: 'same',
       otherwise: { quiet: 0.05 },
-      rows: { 'dry-chain': [{ quiet: 0.9 }, 'A drop of lube on every roller, and it is quiet.'] },
+      rows: { 'dry-chain': { quiet: 0.9 } },
     },
     // On the road: last, and never where the drivetrain may skip.
     climb: {
@@ -604,7 +535,7 @@ export const SHIFTING = {
       values: ['same', 'only-standing'],
       normal: 'same',
       otherwise: { 'only-standing': 0.05 },
-      rows: { 'frame-flex': [{ 'only-standing': 0.8 }, 'Seated it runs, standing it does not.'] },
+      rows: { 'frame-flex': { 'only-standing': 0.8 } },
     },
   },
 } as const satisfies Network<ShiftCause, string>

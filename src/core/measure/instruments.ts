@@ -7,7 +7,6 @@ export const PLACE_SD = 0.03
 export const SLACK_SHIFT = 0.1
 
 interface InstrumentRow {
-  readonly name: string
   readonly bias: Bias
   /** Reading noise: a fixed %, or mm over the span that was read. */
   readonly noise: { readonly percent: number } | { readonly mm: number }
@@ -18,31 +17,27 @@ interface InstrumentRow {
  * so wide that one moves a flat belief by about as much as a gauge read through a glove.
  */
 export const INSTRUMENTS: Readonly<Record<Instrument, InstrumentRow>> = {
-  rule: { name: 'rule', bias: { b: 0, sb: 0.03 }, noise: { mm: 0.4 } },
-  strip: { name: 'printed strip', bias: { b: 0, sb: 0.02 }, noise: { mm: 0.15 } },
-  'caliper-pair': { name: 'caliper, inside and outside', bias: { b: 0, sb: 0.02 }, noise: { mm: 0.06 } },
+  rule: { bias: { b: 0, sb: 0.03 }, noise: { mm: 0.4 } },
+  strip: { bias: { b: 0, sb: 0.02 }, noise: { mm: 0.15 } },
+  'caliper-pair': { bias: { b: 0, sb: 0.02 }, noise: { mm: 0.06 } },
   'two-contact-scale': {
-    name: 'two-contact gauge with a scale',
     bias: { b: 0.1, sb: 0.06 },
     noise: { percent: 0.08 },
   },
   'two-contact-limit': {
-    name: 'two-contact drop-in gauge',
     bias: { b: 0.1, sb: 0.06 },
     noise: { percent: 0.08 },
   },
   'three-contact-scale': {
-    name: 'three-contact gauge with a scale',
     bias: { b: 0, sb: 0.02 },
     noise: { percent: 0.05 },
   },
   'three-contact-limit': {
-    name: 'three-contact drop-in gauge',
     bias: { b: 0, sb: 0.02 },
     noise: { percent: 0.05 },
   },
-  'ring-lift': { name: 'lift at the front of the ring', bias: { b: 0, sb: 0.15 }, noise: { percent: 0.35 } },
-  'side-play': { name: 'side-to-side floppiness', bias: { b: 0, sb: 0.2 }, noise: { percent: 0.5 } },
+  'ring-lift': { bias: { b: 0, sb: 0.15 }, noise: { percent: 0.35 } },
+  'side-play': { bias: { b: 0, sb: 0.2 }, noise: { percent: 0.5 } },
 }
 
 /** The noise of one reading with an instrument in general, %. */

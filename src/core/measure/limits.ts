@@ -2,12 +2,24 @@ import type { BikeEntry } from '../log/kinds/bike.ts'
 import type { School } from '../log/kinds/limit.ts'
 import type { SprocketMaterial } from '../log/kinds/part.ts'
 
+/** Why a limit is what it is. */
+export type LimitReason =
+  /** One cog alone takes a longer chain. */
+  | { readonly is: 'single-cog' }
+  | { readonly is: 'soft-cogs'; readonly material: Exclude<SprocketMaterial, 'steel'> }
+  | { readonly is: 'narrow'; readonly speeds: number }
+  | { readonly is: 'electric' }
+  /** Steel cogs, up to 10-speed. */
+  | { readonly is: 'steel' }
+  | { readonly is: 'early' | 'late' }
+  /** The owner's own, with the owner's words for it. */
+  | { readonly is: 'own'; readonly because?: string }
+
 export interface Limit {
   /** Elongation at which the chain is to be replaced, %. */
   readonly percent: number
   readonly school: School
-  /** Why this figure, in one clause. */
-  readonly reason: string
+  readonly reason: LimitReason
 }
 
 /** A limit of the owner's own. */
@@ -20,12 +32,11 @@ export interface OwnLimit {
 export type Drivetrain = Pick<BikeEntry, 'speeds' | 'shifting'> & { readonly cogMaterial: SprocketMaterial }
 
 function usualLimit({ speeds, shifting, cogMaterial }: Drivetrain): Omit<Limit, 'school'> {
-  if (speeds === 1) return { percent: 1, reason: 'a single cog takes a chain up to 1.0 %' }
-  if (cogMaterial !== 'steel')
-    return { percent: 0.5, reason: `${cogMaterial} cogs wear fast under a long chain` }
-  if (speeds >= 11) return { percent: 0.5, reason: `narrow ${speeds}-speed chains are changed at 0.5 %` }
-  if (shifting === 'electric') return { percent: 0.5, reason: 'electric shifting needs a chain under 0.5 %' }
-  return { percent: 0.75, reason: `the usual rule for steel cogs up to 10-speed` }
+  if (speeds === 1) return { percent: 1, reason: { is: 'single-cog' } }
+  if (cogMaterial !== 'steel') return { percent: 0.5, reason: { is: 'soft-cogs', material: cogMaterial } }
+  if (speeds >= 11) return { percent: 0.5, reason: { is: 'narrow', speeds } }
+  if (shifting === 'electric') return { percent: 0.5, reason: { is: 'electric' } }
+  return { percent: 0.75, reason: { is: 'steel' } }
 }
 
 /**
@@ -34,24 +45,12 @@ function usualLimit({ speeds, shifting, cogMaterial }: Drivetrain): Omit<Limit, 
  */
 export function limitFor(drivetrain: Drivetrain, school: School, own?: OwnLimit): Limit {
   if (own)
-    return {
-      percent: own.percent,
-      school,
-      reason: own.reason ? `your own limit: ${own.reason}` : 'your own limit for this bike',
-    }
+    return { percent: own.percent, school, reason: { is: 'own', ...(own.reason && { because: own.reason }) } }
   switch (school) {
     case 'early':
-      return {
-        percent: 0.5,
-        school,
-        reason: 'early: change chains often, and cogs and rings last longest',
-      }
+      return { percent: 0.5, school, reason: { is: 'early' } }
     case 'late':
-      return {
-        percent: 1,
-        school,
-        reason: 'late: run the chain, cogs and rings to the end, then replace them all',
-      }
+      return { percent: 1, school, reason: { is: 'late' } }
     case 'usual':
       return { ...usualLimit(drivetrain), school }
   }

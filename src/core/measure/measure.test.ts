@@ -321,16 +321,16 @@ describe('the posterior', () => {
 describe('limits by drivetrain', () => {
   const steel = { speeds: 9, shifting: 'cable', cogMaterial: 'steel' } as const
   test.each([
-    [{ ...steel }, 0.75],
-    [{ ...steel, speeds: 11 }, 0.5],
-    [{ ...steel, shifting: 'electric' as const }, 0.5],
-    [{ ...steel, cogMaterial: 'aluminium' as const }, 0.5],
-    [{ ...steel, speeds: 1 }, 1],
-    [{ ...steel, speeds: 1, shifting: 'hub-gear' as const }, 1],
-  ])('%p goes by %p', (drivetrain, percent) => {
+    [{ ...steel }, 0.75, 'steel'],
+    [{ ...steel, speeds: 11 }, 0.5, 'narrow'],
+    [{ ...steel, shifting: 'electric' as const }, 0.5, 'electric'],
+    [{ ...steel, cogMaterial: 'aluminium' as const }, 0.5, 'soft-cogs'],
+    [{ ...steel, speeds: 1 }, 1, 'single-cog'],
+    [{ ...steel, speeds: 1, shifting: 'hub-gear' as const }, 1, 'single-cog'],
+  ])('%p goes by %p', (drivetrain, percent, why) => {
     const limit = limitFor(drivetrain, 'usual')
     expect(limit.percent).toBe(percent)
-    expect(limit.reason).not.toBe('')
+    expect(limit.reason.is).toBe(why)
   })
 
   test('early is 0.5 and late is 1.0 whatever the drivetrain', () => {
@@ -338,9 +338,8 @@ describe('limits by drivetrain', () => {
     expect(limitFor({ ...steel, speeds: 12 }, 'late').percent).toBe(1)
   })
 
-  test('every instrument has a name, a bias and a noise', () => {
-    for (const { name, bias } of Object.values(INSTRUMENTS)) {
-      expect(name.length).toBeGreaterThan(3)
+  test('every instrument has a bias and a noise', () => {
+    for (const { bias } of Object.values(INSTRUMENTS)) {
       expect(bias.sb).toBeGreaterThan(0)
     }
   })

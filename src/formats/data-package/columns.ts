@@ -1,4 +1,5 @@
 import { timeCell, type Column } from './table.ts'
+import { words } from '../../words/formats/data-package/columns.ts'
 
 /** The id of a row's entry or thing. */
 export const idColumn = <R>(name: string, description: string, of: (row: R) => string): Column<R> => ({
@@ -13,7 +14,7 @@ export const idColumn = <R>(name: string, description: string, of: (row: R) => s
 export const atColumn = <R>(description: string, of: (row: R) => string, name = 'at'): Column<R> => ({
   name,
   type: 'datetime',
-  description: `${description}; UTC`,
+  description: words.utc(description),
   isRequired: true,
   of: (row) => timeCell(of(row)),
 })

@@ -21,6 +21,7 @@ import {
   thicknessTable,
   washesTable,
 } from './work-tables.ts'
+import { words } from '../../words/formats/data-package/data-package.ts'
 
 /** What goes into a data package. */
 export interface DataPackageOf extends Sparing {
@@ -73,9 +74,8 @@ function tablesOf({
 const descriptorOf = (tables: readonly WrittenTable[], now: string): DataPackage['descriptor'] => ({
   profile: 'tabular-data-package',
   name: 'jolt-mile-record',
-  title: 'Jolt Mile: bikes, parts, readings and what follows from them',
-  description:
-    'Distances in km, lengths in mm, elongation in % of nominal pitch, times in UTC. Rows are what counts: corrected and undone entries are only in a backup.',
+  title: words.joltMileBikesParts,
+  description: words.distancesInKmLengths,
   version: PACKAGE_VERSION,
   created: now,
   resources: tables.map(({ descriptor }) => descriptor),

@@ -4,6 +4,7 @@ import type { OdometerEntry } from '../../core/log/kinds/odometer.ts'
 import type { PartSpec } from '../../core/log/kinds/part.ts'
 import { atColumn, figureColumn, idColumn, textColumn, wordColumn } from './columns.ts'
 import { figure, timeCell, type Column, type Table } from './table.ts'
+import { words } from '../../words/formats/data-package/garage-tables.ts'
 
 /** What is left out of what is given to others. */
 export interface Sparing {
@@ -16,34 +17,24 @@ export function bikesTable(garage: Garage): Table<BikeState> {
   return {
     name: 'bikes',
     title: 'Bikes',
-    description: 'Every bike of the log, as it is described now.',
+    description: words.everyBikeOfTheLog,
     key: ['bike'],
     links: [],
     columns: [
-      idColumn('bike', 'id of the bike', ({ entry }) => entry.bike),
-      textColumn('name', 'what it is called', ({ entry }) => entry.name),
-      textColumn('note', 'what it is, in words', ({ entry }) => entry.note),
-      figureColumn('speeds', 'number of cogs', undefined, ({ entry }) => entry.speeds, 'integer'),
+      idColumn('bike', words.idOfTheBike, ({ entry }) => entry.bike),
+      textColumn('name', words.whatItIsCalled, ({ entry }) => entry.name),
+      textColumn('note', words.whatItIsInWords, ({ entry }) => entry.note),
+      figureColumn('speeds', words.numberOfCogs, undefined, ({ entry }) => entry.speeds, 'integer'),
       wordColumn(
         'shifting',
-        'how it shifts',
+        words.howItShifts,
         ['cable', 'electric', 'hub-gear', 'none'],
         ({ entry }) => entry.shifting,
       ),
-      wordColumn('motor', 'where its motor is', ['none', 'hub', 'mid-drive'], ({ entry }) => entry.motor),
-      wordColumn(
-        'usual_condition',
-        'what its rides are taken to be where nothing else is said',
-        CONDITIONS,
-        ({ entry }) => entry.usualCondition,
-      ),
-      wordColumn('storage', 'where it is kept', ['indoors', 'outdoors'], ({ entry }) => entry.storage),
-      figureColumn(
-        'limit_percent',
-        'elongation at which its chain is swapped, where it was chosen',
-        '%',
-        ({ limit }) => limit?.percent,
-      ),
+      wordColumn('motor', words.whereItsMotorIs, ['none', 'hub', 'mid-drive'], ({ entry }) => entry.motor),
+      wordColumn('usual_condition', words.whatItsRidesAre, CONDITIONS, ({ entry }) => entry.usualCondition),
+      wordColumn('storage', words.whereItIsKept, ['indoors', 'outdoors'], ({ entry }) => entry.storage),
+      figureColumn('limit_percent', words.elongationAtWhichIts, '%', ({ limit }) => limit?.percent),
     ],
     rows: [...garage.bikes.values()],
   }
@@ -67,44 +58,36 @@ export function partsTable(garage: Garage): Table<PartState> {
   return {
     name: 'parts',
     title: 'Parts',
-    description: 'Chains, cassettes, rings, pulleys and joining links.',
+    description: words.chainsCassettesRingsPulleys,
     key: ['part'],
     links: [],
     columns: [
-      idColumn('part', 'id of the part', ({ entry }) => entry.part),
+      idColumn('part', words.idOfThePart, ({ entry }) => entry.part),
       wordColumn(
         'type',
-        'what it is',
+        words.whatItIs,
         ['chain', 'joining-link', 'cassette', 'ring', 'pulley'],
         ({ entry }) => entry.spec.type,
       ),
-      textColumn('name', 'what it is called', ({ entry }) => entry.name),
-      atColumn('when it came into the log', ({ entry }) => entry.at, 'since'),
+      textColumn('name', words.whatItIsCalled, ({ entry }) => entry.name),
+      atColumn(words.whenItCameInto, ({ entry }) => entry.at, 'since'),
       figureColumn(
         'links',
-        'links of a chain',
+        words.linksOfAChain,
         undefined,
         ({ entry: { spec } }) => (spec.type === 'chain' ? spec.links : undefined),
         'integer',
       ),
-      textColumn('teeth', 'tooth counts, smallest first', ({ entry }) => teethOf(entry.spec)),
-      textColumn('material', 'material of the teeth', ({ entry: { spec } }) =>
+      textColumn('teeth', words.toothCountsSmallestFirst, ({ entry }) => teethOf(entry.spec)),
+      textColumn('material', words.materialOfTheTeeth, ({ entry: { spec } }) =>
         'material' in spec ? spec.material : undefined,
       ),
-      wordColumn(
-        'past',
-        'of a chain: bought new, or of unknown past',
-        ['new', 'unknown'],
-        ({ entry: { spec } }) => (spec.type === 'chain' ? spec.past : undefined),
+      wordColumn('past', words.ofAChainBought, ['new', 'unknown'], ({ entry: { spec } }) =>
+        spec.type === 'chain' ? spec.past : undefined,
       ),
-      figureColumn(
-        'used_km',
-        'distance it had done before it came into the log',
-        'km',
-        ({ entry }) => entry.used?.km,
-      ),
-      { name: 'retired', type: 'boolean', description: 'it is no longer used', of: ({ retired }) => retired },
-      textColumn('note', 'anything worth knowing', ({ entry }) => entry.note),
+      figureColumn('used_km', words.distanceItHadDone, 'km', ({ entry }) => entry.used?.km),
+      { name: 'retired', type: 'boolean', description: words.itIsNoLonger, of: ({ retired }) => retired },
+      textColumn('note', words.anythingWorthKnowing, ({ entry }) => entry.note),
     ],
     rows: [...garage.parts.values()],
   }
@@ -115,20 +98,20 @@ export function fittingsTable(garage: Garage): Table<Fitting> {
   return {
     name: 'fittings',
     title: 'Fittings',
-    description: 'When each part was on which bike. A part that is still on has no end.',
+    description: words.whenEachPartWas,
     key: ['part', 'from'],
     links: [
       { column: 'part', table: 'parts', to: 'part' },
       { column: 'bike', table: 'bikes', to: 'bike' },
     ],
     columns: [
-      idColumn('part', 'id of the part', ({ part }) => part),
-      idColumn('bike', 'id of the bike', ({ bike }) => bike),
-      atColumn('when it was fitted', ({ from }) => from, 'from'),
+      idColumn('part', words.idOfThePart, ({ part }) => part),
+      idColumn('bike', words.idOfTheBike, ({ bike }) => bike),
+      atColumn(words.whenItWasFitted, ({ from }) => from, 'from'),
       {
         name: 'to',
         type: 'datetime',
-        description: 'when it came off; UTC',
+        description: words.whenItCameOff,
         of: ({ to }) => to && timeCell(to),
       },
     ],
@@ -139,8 +122,8 @@ export function fittingsTable(garage: Garage): Table<Fitting> {
 }
 
 const placeColumns: readonly Column<Ride>[] = [
-  figureColumn('latitude', 'where it began, to about a kilometre', 'degrees', ({ place }) => place?.lat),
-  figureColumn('longitude', 'where it began, to about a kilometre', 'degrees', ({ place }) => place?.lon),
+  figureColumn('latitude', words.whereItBeganToAbout, 'degrees', ({ place }) => place?.lat),
+  figureColumn('longitude', words.whereItBeganToAbout, 'degrees', ({ place }) => place?.lon),
 ]
 
 /** The rides. */
@@ -148,27 +131,26 @@ export function ridesTable(garage: Garage, { withoutPeople }: Sparing): Table<Ri
   return {
     name: 'rides',
     title: 'Rides',
-    description:
-      'Every ride that counts. Distance that only the bike’s computer tells of is in the table of its readings.',
+    description: words.everyRideThatCounts,
     key: ['ride'],
     links: [{ column: 'bike', table: 'bikes', to: 'bike' }],
     columns: [
-      idColumn('ride', 'id of the ride', ({ id }) => id),
-      idColumn('bike', 'id of the bike', ({ bike }) => bike),
-      atColumn('when it began', ({ at }) => at),
+      idColumn('ride', words.idOfTheRide, ({ id }) => id),
+      idColumn('bike', words.idOfTheBike, ({ bike }) => bike),
+      atColumn(words.whenItBegan, ({ at }) => at),
       figureColumn('km', 'distance', 'km', ({ km }) => figure(km, 3)),
-      wordColumn('condition', 'what it was ridden in', CONDITIONS, ({ condition }) => condition),
+      wordColumn('condition', words.whatItWasRidden, CONDITIONS, ({ condition }) => condition),
       {
         name: 'condition_assumed',
         type: 'boolean',
-        description: 'not entered: it is the bike’s usual',
+        description: words.notEnteredItIsTheBikes,
         of: ({ unsure }) => unsure === true,
       },
-      figureColumn('moving_s', 'time in motion', 's', ({ movingSeconds }) => figure(movingSeconds, 0)),
-      figureColumn('elapsed_s', 'time from start to end', 's', ({ elapsedSeconds }) =>
+      figureColumn('moving_s', words.timeInMotion, 's', ({ movingSeconds }) => figure(movingSeconds, 0)),
+      figureColumn('elapsed_s', words.timeFromStartToEnd, 's', ({ elapsedSeconds }) =>
         figure(elapsedSeconds, 0),
       ),
-      figureColumn('energy_kj_per_km', 'energy through the chain', 'kJ/km', ({ energyKjPerKm }) =>
+      figureColumn('energy_kj_per_km', words.energyThroughTheChain, 'kJ/km', ({ energyKjPerKm }) =>
         figure(energyKjPerKm, 2),
       ),
       ...(withoutPeople ? [] : placeColumns),
@@ -182,19 +164,18 @@ export function odometerTable(garage: Garage): Table<OdometerEntry> {
   return {
     name: 'odometer',
     title: 'Bike computers',
-    description:
-      'What the bikes’ own computers showed. Distance that no ride accounts for is the difference of two rows.',
+    description: words.whatTheBikesOwn,
     key: ['id'],
     links: [{ column: 'bike', table: 'bikes', to: 'bike' }],
     columns: [
-      idColumn('id', 'id of the entry', ({ id }) => id),
-      idColumn('bike', 'id of the bike', ({ bike }) => bike),
-      atColumn('when it was read', ({ at }) => at),
-      figureColumn('km', 'what it showed', 'km', ({ km }) => figure(km, 3)),
+      idColumn('id', words.idOfTheEntry, ({ id }) => id),
+      idColumn('bike', words.idOfTheBike, ({ bike }) => bike),
+      atColumn(words.whenItWasRead, ({ at }) => at),
+      figureColumn('km', words.whatItShowed, 'km', ({ km }) => figure(km, 3)),
       {
         name: 'restarted',
         type: 'boolean',
-        description: 'the count began again here',
+        description: words.theCountBeganAgain,
         of: ({ restarted }) => restarted === true,
       },
     ],

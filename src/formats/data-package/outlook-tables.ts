@@ -6,6 +6,7 @@ import type { Verdict } from '../../core/strategy/verdict.ts'
 import type { WearAnswer } from '../../core/wear/outlook.ts'
 import { atColumn, figureColumn, idColumn, textColumn } from './columns.ts'
 import { figure, type Table } from './table.ts'
+import { words } from '../../words/formats/data-package/outlook-tables.ts'
 
 type Cost = Spending & { readonly bike: BikeId; readonly number: number }
 
@@ -14,23 +15,17 @@ export function costsTable(garage: Garage, minorPerMajor: (currency: string) => 
   return {
     name: 'costs',
     title: 'Costs',
-    description: 'What was spent on each bike: parts, what came off the shelf, and jobs done at visits.',
+    description: words.whatWasSpentOnEach,
     key: ['bike', 'number'],
     links: [{ column: 'bike', table: 'bikes', to: 'bike' }],
     columns: [
-      idColumn('bike', 'id of the bike', ({ bike }) => bike),
-      figureColumn(
-        'number',
-        'counted for each bike, the oldest first',
-        undefined,
-        ({ number }) => number,
-        'integer',
-      ),
+      idColumn('bike', words.idOfTheBike, ({ bike }) => bike),
+      figureColumn('number', words.countedForEachBike, undefined, ({ number }) => number, 'integer'),
       atColumn('when', ({ at }) => at),
       textColumn('what', 'for what', ({ what }) => what),
       figureColumn(
         'amount',
-        'in units of the currency',
+        words.inUnitsOfTheCurrency,
         undefined,
         ({ minor, currency }) => minor / minorPerMajor(currency),
       ),
@@ -55,56 +50,55 @@ export function forecastsTable(forecasts: readonly ForecastOf[]): Table<Forecast
   return {
     name: 'forecasts',
     title: 'Forecasts',
-    description:
-      'What is said of each bike and its chain as of the time given: 5 % and 95 % are the ends of what is likely at 90 %, p10 and p90 at 80 %.',
+    description: words.whatIsSaidOfEach,
     key: ['bike'],
     links: [
       { column: 'bike', table: 'bikes', to: 'bike' },
       { column: 'chain', table: 'parts', to: 'part' },
     ],
     columns: [
-      idColumn('bike', 'id of the bike', ({ report }) => report.bike.entry.bike),
-      textColumn('chain', 'id of the chain that is on it', ({ report }) => report.chain?.part.entry.part),
+      idColumn('bike', words.idOfTheBike, ({ report }) => report.bike.entry.bike),
+      textColumn('chain', words.idOfTheChain, ({ report }) => report.chain?.part.entry.part),
       atColumn('as of', ({ report }) => report.now, 'as_of'),
-      textColumn('word', 'how worn its chain is, in a word', ({ verdict }) => verdict?.word),
-      textColumn('action', 'what to do', ({ verdict }) => verdict?.action),
-      figureColumn('confidence', 'how likely it is that this is right, 0 to 1', undefined, ({ verdict }) =>
+      textColumn('word', words.howWornItsChain, ({ verdict }) => verdict?.word),
+      textColumn('action', words.whatToDo, ({ verdict }) => verdict?.action),
+      figureColumn('confidence', words.howLikelyItIsThatThis, undefined, ({ verdict }) =>
         figure(verdict?.confidence, 3),
       ),
       figureColumn(
         'limit_percent',
-        'elongation at which the chain is swapped',
+        words.elongationAtWhichTheChain,
         '%',
         ({ report }) => report.limit.percent,
       ),
-      figureColumn('elongation_percent', 'elongation now, mean', '%', ({ answer }) =>
+      figureColumn('elongation_percent', words.elongationNowMean, '%', ({ answer }) =>
         figure(answer?.now.mean, 4),
       ),
-      figureColumn('elongation_p05_percent', 'elongation now, 5 %', '%', ({ answer }) =>
+      figureColumn('elongation_p05_percent', words.elongationNow5, '%', ({ answer }) =>
         figure(answer?.now.p05, 4),
       ),
-      figureColumn('elongation_p95_percent', 'elongation now, 95 %', '%', ({ answer }) =>
+      figureColumn('elongation_p95_percent', words.elongationNow95, '%', ({ answer }) =>
         figure(answer?.now.p95, 4),
       ),
-      figureColumn('rate_percent_per_1000_km', 'how fast it grows, median', '%/1000 km', ({ answer }) =>
+      figureColumn('rate_percent_per_1000_km', words.howFastItGrows, '%/1000 km', ({ answer }) =>
         figure(answer?.ratePer1000.p50, 4),
       ),
-      figureColumn('to_limit_km', 'distance to the limit, median', 'km', ({ answer }) =>
+      figureColumn('to_limit_km', words.distanceToTheLimit, 'km', ({ answer }) =>
         figure(answer?.toLimitKm.p50, 0),
       ),
-      figureColumn('to_limit_p10_km', 'distance to the limit, 10 %', 'km', ({ answer }) =>
+      figureColumn('to_limit_p10_km', words.distanceToTheLimit10, 'km', ({ answer }) =>
         figure(answer?.toLimitKm.p10, 0),
       ),
-      figureColumn('to_limit_p90_km', 'distance to the limit, 90 %', 'km', ({ answer }) =>
+      figureColumn('to_limit_p90_km', words.distanceToTheLimit90, 'km', ({ answer }) =>
         figure(answer?.toLimitKm.p90, 0),
       ),
-      figureColumn('next_look_km', 'distance to the next look', 'km', ({ answer }) =>
+      figureColumn('next_look_km', words.distanceToTheNext, 'km', ({ answer }) =>
         figure(answer?.nextLookKm, 0),
       ),
       {
         name: 'swap_day',
         type: 'date',
-        description: 'when it is to be swapped',
+        description: words.whenItIsToBe,
         of: ({ verdict }) => verdict?.swap?.day?.slice(0, 10),
       },
     ],

@@ -13,6 +13,7 @@ import { elongationFromLength } from '../../core/measure/elongation.ts'
 import type { Reading } from '../../core/measure/reading.ts'
 import { atColumn, figureColumn, idColumn, textColumn, wordColumn } from './columns.ts'
 import { figure, type Table } from './table.ts'
+import { words } from '../../words/formats/data-package/work-tables.ts'
 
 const WORDS = ['fresh', 'good', 'watch', 'swap', 'spent']
 
@@ -32,17 +33,16 @@ function shownPercent(reading: Reading): number | undefined {
 export function readingsTable(garage: Garage): Table<ReadingState> {
   return {
     name: 'readings',
-    title: 'Readings of chains',
-    description:
-      'Every reading as it was taken. Elongation as shown is not corrected for the instrument’s own error.',
+    title: words.readingsOfChains,
+    description: words.everyReadingAsItWas,
     key: ['reading'],
     links: [{ column: 'chain', table: 'parts', to: 'part' }],
     columns: [
-      idColumn('reading', 'id of the reading', ({ entry }) => entry.id),
-      idColumn('chain', 'id of the chain', ({ entry }) => entry.chain),
-      atColumn('when it was taken', ({ entry }) => entry.at),
-      textColumn('instrument', 'what it was taken with', ({ entry }) => entry.reading.instrument),
-      textColumn('tool', 'id of the owner’s own tool', ({ entry }) => entry.tool),
+      idColumn('reading', words.idOfTheReading, ({ entry }) => entry.id),
+      idColumn('chain', words.idOfTheChain, ({ entry }) => entry.chain),
+      atColumn(words.whenItWasTaken, ({ entry }) => entry.at),
+      textColumn('instrument', words.whatItWasTaken, ({ entry }) => entry.reading.instrument),
+      textColumn('tool', words.idOfTheOwners, ({ entry }) => entry.tool),
       figureColumn(
         'pitches',
         'pitches measured',
@@ -50,31 +50,31 @@ export function readingsTable(garage: Garage): Table<ReadingState> {
         ({ entry: { reading } }) => ('pitches' in reading ? reading.pitches : undefined),
         'integer',
       ),
-      figureColumn('length_mm', 'length over these pitches', 'mm', ({ entry }) => lengthOf(entry.reading)),
-      figureColumn('inside_mm', 'caliper between the rollers', 'mm', ({ entry: { reading } }) =>
+      figureColumn('length_mm', words.lengthOverThesePitches, 'mm', ({ entry }) => lengthOf(entry.reading)),
+      figureColumn('inside_mm', words.caliperBetweenTheRollers, 'mm', ({ entry: { reading } }) =>
         'insideMm' in reading ? reading.insideMm : undefined,
       ),
-      figureColumn('outside_mm', 'caliper over the rollers', 'mm', ({ entry: { reading } }) =>
+      figureColumn('outside_mm', words.caliperOverTheRollers, 'mm', ({ entry: { reading } }) =>
         'outsideMm' in reading ? reading.outsideMm : undefined,
       ),
-      figureColumn('shown_percent', 'elongation as it shows', '%', ({ entry }) =>
+      figureColumn('shown_percent', words.elongationAsItShows, '%', ({ entry }) =>
         shownPercent(entry.reading),
       ),
-      figureColumn('limit_percent', 'mark of the side of a drop-in gauge', '%', ({ entry: { reading } }) =>
+      figureColumn('limit_percent', words.markOfTheSide, '%', ({ entry: { reading } }) =>
         'limit' in reading ? reading.limit : undefined,
       ),
-      textColumn('result', 'what a drop-in side did, or a hint showed', ({ entry: { reading } }) =>
+      textColumn('result', words.whatADropInSide, ({ entry: { reading } }) =>
         'result' in reading ? reading.result : undefined,
       ),
       {
         name: 'slack',
         type: 'boolean',
-        description: 'taken with the chain hanging loose',
+        description: words.takenWithTheChain,
         of: ({ entry }) => entry.reading.slack === true,
       },
       figureColumn(
         'links_from_joint',
-        'links from the joining link',
+        words.linksFromTheJoining,
         undefined,
         ({ entry }) => entry.linksFromJoint,
         'integer',
@@ -82,7 +82,7 @@ export function readingsTable(garage: Garage): Table<ReadingState> {
       {
         name: 'counts',
         type: 'boolean',
-        description: 'false where it was left out by hand',
+        description: words.falseWhereItWas,
         of: ({ used }) => used,
       },
     ],
@@ -94,19 +94,19 @@ export function readingsTable(garage: Garage): Table<ReadingState> {
 export function looksTable(garage: Garage): Table<LookEntry> {
   return {
     name: 'looks',
-    title: 'Looks at teeth',
-    description: 'Cogs, rings and pulleys, judged by eye.',
+    title: words.looksAtTeeth,
+    description: words.cogsRingsAndPulleys,
     key: ['look'],
     links: [{ column: 'part', table: 'parts', to: 'part' }],
     columns: [
-      idColumn('look', 'id of the look', ({ id }) => id),
-      idColumn('part', 'id of the part', ({ part }) => part),
+      idColumn('look', words.idOfTheLook, ({ id }) => id),
+      idColumn('part', words.idOfThePart, ({ part }) => part),
       atColumn('when', ({ at }) => at),
-      figureColumn('cog', 'tooth count of the cog', undefined, ({ cog }) => cog, 'integer'),
-      wordColumn('word', 'how worn it looked', WORDS, ({ word }) => word),
+      figureColumn('cog', words.toothCountOfTheCog, undefined, ({ cog }) => cog, 'integer'),
+      wordColumn('word', words.howWornItLooked, WORDS, ({ word }) => word),
       figureColumn(
         'worst_from_crank_deg',
-        'of a ring: where it is worn most, clockwise from the crank arm',
+        words.ofARingWhere,
         'degrees',
         ({ worstFromCrankDeg }) => worstFromCrankDeg,
       ),
@@ -119,26 +119,21 @@ export function looksTable(garage: Garage): Table<LookEntry> {
 export function picturesTable(garage: Garage, kept: ReadonlySet<string>): Table<PictureEntry> {
   return {
     name: 'pictures',
-    title: 'Pictures of teeth',
-    description:
-      'What was measured in pictures of sprockets. Those that were kept are in the folder pictures.',
+    title: words.picturesOfTeeth,
+    description: words.whatWasMeasuredInPictures,
     key: ['id'],
     links: [{ column: 'part', table: 'parts', to: 'part' }],
     columns: [
-      idColumn('id', 'id of the entry', ({ id }) => id),
-      idColumn('part', 'id of the part', ({ part }) => part),
+      idColumn('id', words.idOfTheEntry, ({ id }) => id),
+      idColumn('part', words.idOfThePart, ({ part }) => part),
       atColumn('when', ({ at }) => at),
-      figureColumn('cog', 'tooth count of the cog', undefined, ({ cog }) => cog, 'integer'),
-      figureColumn('excess_mm', 'how much wider than new its valleys are', 'mm', ({ excessMm }) =>
-        figure(excessMm, 4),
-      ),
-      figureColumn('sd_mm', 'standard deviation of that', 'mm', ({ sdMm }) => figure(sdMm, 4)),
-      figureColumn('lean_deg', 'how far its teeth lean', 'degrees', ({ leanDeg }) => figure(leanDeg, 2)),
-      figureColumn('land_mm', 'how wide its teeth are where they end', 'mm', ({ landMm }) =>
-        figure(landMm, 3),
-      ),
-      figureColumn('teeth_seen', 'teeth that were seen', undefined, ({ teethSeen }) => teethSeen, 'integer'),
-      textColumn('path', 'the kept picture', ({ picture }) =>
+      figureColumn('cog', words.toothCountOfTheCog, undefined, ({ cog }) => cog, 'integer'),
+      figureColumn('excess_mm', words.howMuchWiderThan, 'mm', ({ excessMm }) => figure(excessMm, 4)),
+      figureColumn('sd_mm', words.standardDeviationOfThat, 'mm', ({ sdMm }) => figure(sdMm, 4)),
+      figureColumn('lean_deg', words.howFarItsTeeth, 'degrees', ({ leanDeg }) => figure(leanDeg, 2)),
+      figureColumn('land_mm', words.howWideItsTeeth, 'mm', ({ landMm }) => figure(landMm, 3)),
+      figureColumn('teeth_seen', words.teethThatWereSeen, undefined, ({ teethSeen }) => teethSeen, 'integer'),
+      textColumn('path', words.theKeptPicture, ({ picture }) =>
         picture !== undefined && kept.has(picture) ? `pictures/${picture}.jpg` : undefined,
       ),
     ],
@@ -151,21 +146,21 @@ export function washesTable(garage: Garage): Table<WashEntry> {
   return {
     name: 'washes',
     title: 'Washes',
-    description: 'Cleaning and lubricating of chains.',
+    description: words.cleaningAndLubricatingOfChains,
     key: ['wash'],
     links: [{ column: 'chain', table: 'parts', to: 'part' }],
     columns: [
-      idColumn('wash', 'id of the wash', ({ id }) => id),
-      idColumn('chain', 'id of the chain', ({ chain }) => chain),
+      idColumn('wash', words.idOfTheWash, ({ id }) => id),
+      idColumn('chain', words.idOfTheChain, ({ chain }) => chain),
       atColumn('when', ({ at }) => at),
       wordColumn(
         'method',
-        'how it was cleaned',
+        words.howItWasCleaned,
         ['none', 'wipe', 'on-bike', 'off-bike'],
         ({ method }) => method,
       ),
-      wordColumn('lube', 'what was put on', LUBES, ({ lube }) => lube),
-      wordColumn('way', 'how it was done', WASH_WAYS, ({ way }) => way),
+      wordColumn('lube', words.whatWasPutOn, LUBES, ({ lube }) => lube),
+      wordColumn('way', words.howItWasDone, WASH_WAYS, ({ way }) => way),
     ],
     rows: [...garage.washes.values()].flat().filter(({ chain }) => garage.parts.has(chain)),
   }
@@ -176,17 +171,17 @@ export function checksTable(garage: Garage): Table<CheckEntry> {
   return {
     name: 'checks',
     title: 'Checks',
-    description: 'What was looked at on the bikes, and how it was. The last of an item counts.',
+    description: words.whatWasLookedAtOnThe,
     key: ['check'],
     links: [{ column: 'bike', table: 'bikes', to: 'bike' }],
     columns: [
-      idColumn('check', 'id of the check', ({ id }) => id),
-      idColumn('bike', 'id of the bike', ({ bike }) => bike),
+      idColumn('check', words.idOfTheCheck, ({ id }) => id),
+      idColumn('bike', words.idOfTheBike, ({ bike }) => bike),
       atColumn('when', ({ at }) => at),
-      textColumn('item', 'what was looked at', ({ item }) => item),
-      wordColumn('result', 'how it was', CHECK_RESULTS, ({ result }) => result),
-      textColumn('act', 'what is done about it', ({ act }) => act),
-      figureColumn('by_km', 'by when, distance from then', 'km', ({ byKm }) => byKm),
+      textColumn('item', words.whatWasLookedAt, ({ item }) => item),
+      wordColumn('result', words.howItWas, CHECK_RESULTS, ({ result }) => result),
+      textColumn('act', words.whatIsDoneAbout, ({ act }) => act),
+      figureColumn('by_km', words.byWhenDistanceFromThen, 'km', ({ byKm }) => byKm),
       { name: 'by_day', type: 'date', description: 'by when', of: ({ byDay }) => byDay?.slice(0, 10) },
       textColumn('note', 'in words', ({ note }) => note),
     ],
@@ -198,22 +193,22 @@ export function checksTable(garage: Garage): Table<CheckEntry> {
 export function thicknessTable(garage: Garage): Table<ThicknessEntry> {
   return {
     name: 'thickness',
-    title: 'Pads, rotors, rims, tyres, sealant',
-    description: 'What wears beside the drivetrain: measured, or fitted new.',
+    title: words.padsRotorsRimsTyres,
+    description: words.whatWearsBesideTheDrivetrain,
     key: ['id'],
     links: [{ column: 'bike', table: 'bikes', to: 'bike' }],
     columns: [
-      idColumn('id', 'id of the entry', ({ id }) => id),
-      idColumn('bike', 'id of the bike', ({ bike }) => bike),
+      idColumn('id', words.idOfTheEntry, ({ id }) => id),
+      idColumn('bike', words.idOfTheBike, ({ bike }) => bike),
       atColumn('when', ({ at }) => at),
-      textColumn('part', 'what was measured', ({ part }) => part),
+      textColumn('part', words.whatWasMeasured, ({ part }) => part),
       {
         name: 'new',
         type: 'boolean',
-        description: 'fitted or filled new',
+        description: words.fittedOrFilledNew,
         of: ({ isNew }) => isNew === true,
       },
-      figureColumn('mm', 'what it measured', 'mm', ({ mm }) => mm),
+      figureColumn('mm', words.whatItMeasured, 'mm', ({ mm }) => mm),
       textColumn('by', 'with what', ({ by }) => by),
     ],
     rows: [...garage.listed.thickness.values()].flat().filter(({ bike }) => garage.bikes.has(bike)),
@@ -225,21 +220,20 @@ export function faultsTable(garage: Garage): Table<FaultEntry> {
   return {
     name: 'faults',
     title: 'Faults',
-    description:
-      'Why a bike slipped, skipped or creaked, and what became of it. The last row of a fault counts.',
+    description: words.whyABikeSlipped,
     key: ['id'],
     links: [{ column: 'bike', table: 'bikes', to: 'bike' }],
     columns: [
-      idColumn('id', 'id of the entry', ({ id }) => id),
-      idColumn('fault', 'id of the fault', ({ fault }) => fault),
-      idColumn('bike', 'id of the bike', ({ bike }) => bike),
+      idColumn('id', words.idOfTheEntry, ({ id }) => id),
+      idColumn('fault', words.idOfTheFault, ({ fault }) => fault),
+      idColumn('bike', words.idOfTheBike, ({ bike }) => bike),
       atColumn('when', ({ at }) => at),
-      wordColumn('about', 'what it was about', ['shifting', 'noise'], ({ about }) => about),
-      textColumn('found', 'the causes that were found', ({ found }) => found.join(' ')),
-      wordColumn('outcome', 'what became of it', FAULT_OUTCOMES, ({ outcome }) => outcome),
+      wordColumn('about', words.whatItWasAbout, ['shifting', 'noise'], ({ about }) => about),
+      textColumn('found', words.theCausesThatWere, ({ found }) => found.join(' ')),
+      wordColumn('outcome', words.whatBecameOfIt, FAULT_OUTCOMES, ({ outcome }) => outcome),
       wordColumn(
         'afterwards',
-        'asked after a ride: is it gone?',
+        words.askedAfterARide,
         ['gone', 'still-there', 'not-sure'],
         ({ afterwards }) => afterwards,
       ),
@@ -253,12 +247,12 @@ export function notesTable(garage: Garage): Table<NoteEntry> {
   return {
     name: 'notes',
     title: 'Notes',
-    description: 'Anything noted about a bike or a part.',
+    description: words.anythingNotedAboutABike,
     key: ['id'],
     links: [],
     columns: [
-      idColumn('id', 'id of the note', ({ id }) => id),
-      idColumn('about', 'id of the bike or the part', ({ about }) => about),
+      idColumn('id', words.idOfTheNote, ({ id }) => id),
+      idColumn('about', words.idOfTheBikeOr, ({ about }) => about),
       atColumn('when', ({ at }) => at),
       textColumn('text', 'in words', ({ text }) => text),
     ],

@@ -2,6 +2,7 @@ import { array, number, object, string } from 'yup'
 import { BOUNDS } from '../../core/log/bounds.ts'
 import { JOB_OUTCOMES, VISIT_BOUNDS } from '../../core/log/kinds/visit.ts'
 import { amount, entry, flag, line, oneOf, thingId, time, whole } from './checks.ts'
+import { words } from '../../words/formats/entries/visit.ts'
 
 const ids = () => array(thingId()).strict().max(VISIT_BOUNDS.jobs).optional()
 const lines = () => array(line(BOUNDS.noteLetters).min(1)).strict().max(VISIT_BOUNDS.lines).optional()
@@ -34,7 +35,7 @@ export const visitSchema = entry('visit', {
   currency: string()
     .strict()
     .required()
-    .matches(/^[A-Z]{3}$/, 'currency must be three capital letters, like EUR'),
+    .matches(/^[A-Z]{3}$/, words.currencyMustBeThree),
   sum: whole(0, VISIT_BOUNDS.minor),
   hour: whole(0, VISIT_BOUNDS.minor),
   safetyTimes: number().strict().required().min(VISIT_BOUNDS.safetyTimes[0]).max(VISIT_BOUNDS.safetyTimes[1]),

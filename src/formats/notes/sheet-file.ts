@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { RideFileError } from '../rides/ride-file-error.ts'
+import { words } from '../../words/formats/notes/sheet-file.ts'
 
 /** The largest file that is taken for a table of notes, bytes. */
 export const MOST_SHEET_BYTES = 20e6
@@ -28,8 +29,6 @@ export async function textOfSheetFile(file: Blob): Promise<string> {
       { delimiter: '\t' },
     )
   } catch {
-    throw new RideFileError(
-      'The spreadsheet cannot be opened. Copy its cells and paste them here, or save it as CSV.',
-    )
+    throw new RideFileError(words.theSpreadsheetCannotBe)
   }
 }

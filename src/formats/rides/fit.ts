@@ -1,6 +1,7 @@
 import type { TrackPoint } from '../../core/exposure/track-point.ts'
 import { recordedRides, type RecordedRide, type Recording } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
+import { words } from '../../words/formats/rides/fit.ts'
 
 /** A record of a FIT file, as far as it is used here. */
 interface FitRecord {
@@ -106,13 +107,8 @@ async function parse(bytes: Uint8Array): Promise<FitFile> {
   try {
     return await parser.parseAsync(copy)
   } catch (error) {
-    if (/developer data/i.test(String(error)))
-      throw new RideFileError(
-        'An app on the device added a field (a developer field) of a kind that is not known here, so the file cannot be read. Export the ride as GPX or TCX.',
-      )
-    throw new RideFileError(
-      'The file is cut short or damaged: its check sum does not fit. Copy it from the device again.',
-    )
+    if (/developer data/i.test(String(error))) throw new RideFileError(words.anAppOnTheDevice)
+    throw new RideFileError(words.theFileIsCut)
   }
 }
 
@@ -122,11 +118,8 @@ async function parse(bytes: Uint8Array): Promise<FitFile> {
  * @throws RideFileError with a plain sentence where it holds no recorded ride
  */
 export async function readFit(bytes: Uint8Array): Promise<RecordedRide[]> {
-  if (bytes.length === 0) throw new RideFileError('The file is empty. Copy it from the device again.')
-  if (String.fromCharCode(...bytes.slice(8, 12)) !== '.FIT')
-    throw new RideFileError(
-      'This is not a FIT file: it does not begin like one. Choose the device’s own file.',
-    )
+  if (bytes.length === 0) throw new RideFileError(words.theFileIsEmpty)
+  if (String.fromCharCode(...bytes.slice(8, 12)) !== '.FIT') throw new RideFileError(words.thisIsNotAFit)
   const rides: RecordedRide[] = []
   let hasCourse = false
   for (const part of chained(bytes)) {
@@ -140,9 +133,6 @@ export async function readFit(bytes: Uint8Array): Promise<RecordedRide[]> {
     for (const leg of held) rides.push(...recordedRides(leg))
   }
   if (rides.length > 0) return rides
-  if (hasCourse)
-    throw new RideFileError(
-      'This is a planned course, not a recorded ride. Add the ride by hand if you rode it.',
-    )
+  if (hasCourse) throw new RideFileError(words.thisIsAPlanned)
   return recordedRides({ segments: [] })
 }

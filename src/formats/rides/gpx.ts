@@ -4,6 +4,7 @@ import { recordedRides, type RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
 import { checkBeginning, readXml } from './xml-events.ts'
 import type { XmlHandler } from './xml-handler.ts'
+import { words } from '../../words/formats/rides/gpx.ts'
 
 /** Tracks that follow one another and were of one sport. */
 interface GpxLeg {
@@ -33,10 +34,7 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
   const open: XmlHandler['open'] = (tag, at) => {
     if (depth++ === 0) found.isGpx = tag === 'gpx'
     if (tag === 'trkpt') {
-      if (!segment)
-        throw new RideFileError(
-          `The point on line ${at.line()} is in no track segment (trkseg), so it is not clear which points belong together. Export the ride again.`,
-        )
+      if (!segment) throw new RideFileError(words.thePointOnLine(at.line()))
       point = { lat: degrees(at.number('lat'), 90), lon: degrees(at.number('lon'), 180), timeS: NaN }
       if (isPlaced(point)) return
       found.badPoints++
@@ -78,20 +76,11 @@ function gpxHandler(): XmlHandler & { readonly found: GpxFile } {
 export function readGpx(bytes: Uint8Array): RecordedRide[] {
   checkBeginning(bytes, 'GPX')
   const gpx = readXml(bytes, gpxHandler).found
-  if (!gpx.isGpx)
-    throw new RideFileError(
-      'This is not a GPX file, though it is built like one. Choose the ride exported as GPX.',
-    )
+  if (!gpx.isGpx) throw new RideFileError(words.thisIsNotAGpx)
   const legs = gpx.legs.filter(({ segments }) => segments.some((segment) => segment.length > 0))
-  if (gpx.hasRoute && legs.length === 0)
-    throw new RideFileError(
-      'This is a planned route, not a recorded ride. Add the ride by hand if you rode it.',
-    )
+  if (gpx.hasRoute && legs.length === 0) throw new RideFileError(words.thisIsAPlanned)
   const { badPoints, badLine } = gpx
-  if (legs.length === 0 && badLine !== undefined)
-    throw new RideFileError(
-      `None of its points has a usable latitude and longitude, the first of them on line ${badLine}. Export the ride again from where it came.`,
-    )
+  if (legs.length === 0 && badLine !== undefined) throw new RideFileError(words.noneOfItsPoints(badLine))
   if (legs.length === 0) return recordedRides({ segments: [] })
   return legs.flatMap((leg, i) => recordedRides({ ...leg, badPoints: i === 0 ? badPoints : 0 }))
 }

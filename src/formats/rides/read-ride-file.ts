@@ -7,6 +7,7 @@ import { RideFileError } from './ride-file-error.ts'
 import { readTable, type RideTable } from './ride-table.ts'
 import { readTcx } from './tcx.ts'
 import { isGzip, MOST_BYTES, unpackGzip } from './zip.ts'
+import { words } from '../../words/formats/rides/read-ride-file.ts'
 
 /**
  * What a file held: recorded rides, legs of other sports among them; or a table whose columns are not known yet, of
@@ -25,10 +26,7 @@ const asUtf8 = (bytes: Uint8Array): Uint8Array =>
  * @throws RideFileError in plain words where it cannot be read
  */
 export async function readRideFile(name: string, bytes: Uint8Array): Promise<RideContents> {
-  if (bytes.length > MOST_BYTES)
-    throw new RideFileError(
-      `It has ${Math.round(bytes.length / 1e6)} MB: larger than any ride. Export the ride by itself.`,
-    )
+  if (bytes.length > MOST_BYTES) throw new RideFileError(words.itHasMbLarger(Math.round(bytes.length / 1e6)))
   const packed = /\.gz$/i.test(name)
   // Whatever it is called: what begins like a packed file is one.
   const plain = packed || isGzip(bytes) ? unpackGzip(bytes) : bytes
@@ -49,8 +47,6 @@ export async function readRideFile(name: string, bytes: Uint8Array): Promise<Rid
         : { form: 'table', table, isTrack: true }
     }
     default:
-      throw new RideFileError(
-        'GPX, TCX, FIT and CSV files can be read, by themselves or in a ZIP. Export the ride as one of them, or add it by hand.',
-      )
+      throw new RideFileError(words.gpxTcxFitAndCsv)
   }
 }

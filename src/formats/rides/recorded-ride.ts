@@ -11,6 +11,7 @@ import { steepStretches, type SteepStretches } from '../../core/exposure/steep.t
 import type { TrackPoint } from '../../core/exposure/track-point.ts'
 import { summariseTrack, type TrackSummary } from '../../core/exposure/track.ts'
 import { RideFileError } from './ride-file-error.ts'
+import { words } from '../../words/formats/rides/recorded-ride.ts'
 
 /** What of a file was not used, in counts. */
 export interface LeftOut {
@@ -111,18 +112,14 @@ function rideOf(
  */
 export function recordedRides(recording: Recording): RecordedRide[] {
   const { segments, badPoints = 0 } = recording
-  if (segments.every((segment) => segment.length === 0))
-    throw new RideFileError('There are no points in the file. Export the ride again, or add it by hand.')
+  if (segments.every((segment) => segment.length === 0)) throw new RideFileError(words.thereAreNoPoints)
   const clean = cleanPoints(segments)
   const apart = ridesApart(clean.segments)
   // A total for the file is no total for one of its days.
   const told = apart.length > 1 ? { ...recording, deviceKm: undefined } : recording
   const rides = apart.flatMap((one, i) => rideOf(one, told, i === 0 ? clean.twice : 0) ?? [])
   const [first, ...others] = rides
-  if (!first)
-    throw new RideFileError(
-      'Its points have no times that can be read, so it is not clear when it was ridden. Add the ride by hand.',
-    )
+  if (!first) throw new RideFileError(words.itsPointsHaveNo)
   return [{ ...first, leftOut: { ...first.leftOut, bad: first.leftOut.bad + badPoints } }, ...others]
 }
 

@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { RideFileError } from './ride-file-error.ts'
+import { words } from '../../words/formats/rides/ride-table.ts'
 
 /** A table out of a CSV file, cells as written. */
 export interface RideTable {
@@ -106,7 +107,7 @@ function separatorOf(text: string, signs: TableSigns): string | undefined {
  */
 export function readTable(text: string, signs: TableSigns = OF_RIDES): RideTable {
   const plain = text.replace(/^\ufeff/, '')
-  if (plain.trim() === '') throw new RideFileError('The file is empty. Export the table again.')
+  if (plain.trim() === '') throw new RideFileError(words.theFileIsEmpty)
   const [firstLine = ''] = plain.split(/\r?\n/, 1)
   const told = SEPARATOR_LINE.exec(firstLine)?.[1]
   const body = told === undefined ? plain : plain.slice(firstLine.length).replace(/^\r?\n/, '')
@@ -123,15 +124,9 @@ export function readTable(text: string, signs: TableSigns = OF_RIDES): RideTable
     signs,
   )
   const heads = numbered[at]
-  if (!heads)
-    throw new RideFileError(
-      'No columns can be found in it. Export the table with commas, semicolons or tabs between the columns.',
-    )
+  if (!heads) throw new RideFileError(words.noColumnsCanBe)
   const under = numbered.slice(at + 1)
-  if (under.length === 0)
-    throw new RideFileError(
-      'There is nothing under its column heads. Export the table again, with its rides.',
-    )
+  if (under.length === 0) throw new RideFileError(words.thereIsNothingUnder)
   return {
     heads: heads.row.map((head) => head.trim()),
     rows: under.map(({ row }) => row),

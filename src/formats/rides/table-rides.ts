@@ -11,6 +11,7 @@ import {
   type DecimalMark,
   type DurationUnit,
 } from './table-cells.ts'
+import { words } from '../../words/formats/rides/table-rides.ts'
 
 export type DistanceUnit = 'km' | 'miles' | 'metres'
 
@@ -221,13 +222,12 @@ export function ridesOfTable(table: RideTable, mapping: TableMapping, nowMs: num
     const cell = (at: number | undefined): string => (at === undefined ? '' : (row[at] ?? ''))
     const moment = tableMoment(cell(mapping.date), mapping.dates, cell(mapping.clock))
     const distance = tableNumber(cell(mapping.distance), mapping.decimals)
-    if (!moment) return fault(`“${cell(mapping.date)}” is no date.`)
-    if (moment.at < EARLIEST || moment.at > latest)
-      return fault(`“${cell(mapping.date)}”: no ride was ridden in that year. Mend the date in the table.`)
-    if (distance === undefined) return fault(`“${cell(mapping.distance)}” is no distance.`)
+    if (!moment) return fault(words.isNoDate(cell(mapping.date)))
+    if (moment.at < EARLIEST || moment.at > latest) return fault(words.noRideWasRidden(cell(mapping.date)))
+    if (distance === undefined) return fault(words.isNoDistance(cell(mapping.distance)))
     const km = toKm(distance, mapping.unit)
-    if (!(km > 0)) return fault('A ride is longer than nothing.')
-    if (km > MOST_KM) return fault(`${Math.round(km)} km in one ride: is the unit right?`)
+    if (!(km > 0)) return fault(words.aRideIsLonger)
+    if (km > MOST_KM) return fault(words.kmInOneRide(Math.round(km)))
     const seconds =
       mapping.duration === undefined
         ? undefined

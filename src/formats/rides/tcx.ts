@@ -4,6 +4,7 @@ import { recordedRides, type RecordedRide } from './recorded-ride.ts'
 import { RideFileError } from './ride-file-error.ts'
 import { checkBeginning, readXml } from './xml-events.ts'
 import type { XmlHandler } from './xml-handler.ts'
+import { words } from '../../words/formats/rides/tcx.ts'
 
 interface TcxActivity {
   readonly segments: PointDraft[][]
@@ -55,14 +56,8 @@ function tcxHandler(): XmlHandler & { readonly found: TcxFile } {
 export function readTcx(bytes: Uint8Array): RecordedRide[] {
   checkBeginning(bytes, 'TCX')
   const tcx = readXml(bytes, tcxHandler).found
-  if (!tcx.isTcx)
-    throw new RideFileError(
-      'This is not a TCX file, though it is built like one. Choose the ride exported as TCX.',
-    )
-  if (tcx.hasCourse && tcx.activities.length === 0)
-    throw new RideFileError(
-      'This is a planned course, not a recorded ride. Add the ride by hand if you rode it.',
-    )
+  if (!tcx.isTcx) throw new RideFileError(words.thisIsNotATcx)
+  if (tcx.hasCourse && tcx.activities.length === 0) throw new RideFileError(words.thisIsAPlanned)
   const held = tcx.activities.filter(({ segments }) => segments.some((segment) => segment.length > 0))
   if (held.length === 0) return recordedRides({ segments: [] })
   return held.flatMap(({ segments, sport, lapsM }) =>

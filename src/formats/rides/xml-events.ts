@@ -4,6 +4,7 @@ import { heldText } from './held-bytes.ts'
 import { RideFileError } from './ride-file-error.ts'
 import { scanPlain } from './scan-plain.ts'
 import type { XmlHandler } from './xml-handler.ts'
+import { words } from '../../words/formats/rides/xml-events.ts'
 
 const localNames = new Map<string, string>()
 /** A name without its prefix, in lower case; each spelling is worked out once. */
@@ -21,17 +22,10 @@ const BARE = /&(?!(#\d+|#x[\da-f]+|[a-z]+);)/i
 function faultOf(text: string, line: number, open: readonly string[], root: string): RideFileError {
   const trimmed = text.trimEnd()
   const bare = BARE.exec(text)
-  if (bare)
-    return new RideFileError(
-      `On line ${text.slice(0, bare.index).split('\n').length} there is an “&” by itself, where the format needs “&amp;”. Remove it of the name and export the ride again.`,
-    )
+  if (bare) return new RideFileError(words.onLineThereIsAnAnd(text.slice(0, bare.index).split('\n').length))
   if (open.length > 0 && !trimmed.endsWith(`</${root}>`))
-    return new RideFileError(
-      `The file is cut short: it ends on line ${trimmed.split('\n').length} in the middle of a ${open.at(-1) ?? 'tag'}. Copy or export it again.`,
-    )
-  return new RideFileError(
-    `The file is damaged on line ${line}: its tags do not fit together there. Export it again.`,
-  )
+    return new RideFileError(words.theFileIsCut(trimmed.split('\n').length, open.at(-1) ?? 'tag'))
+  return new RideFileError(words.theFileIsDamaged(line))
 }
 
 function parseFully(text: string, handler: XmlHandler): void {
@@ -95,10 +89,6 @@ export function readXml<H extends XmlHandler>(bytes: Uint8Array, makeHandler: ()
  */
 export function checkBeginning(bytes: Uint8Array, what: string): void {
   const begin = decodeText(bytes.subarray(0, 400)).trimStart()
-  if (begin === '' && decodeText(bytes).trim() === '')
-    throw new RideFileError('The file is empty. Export the ride again.')
-  if (!begin.startsWith('<'))
-    throw new RideFileError(
-      `This is not a ${what} file: it does not begin like one. Choose the ride exported as ${what}.`,
-    )
+  if (begin === '' && decodeText(bytes).trim() === '') throw new RideFileError(words.theFileIsEmpty)
+  if (!begin.startsWith('<')) throw new RideFileError(words.thisIsNotAFile(what))
 }

@@ -1,4 +1,5 @@
 import { RideFileError } from './ride-file-error.ts'
+import { words } from '../../words/formats/rides/zip-list.ts'
 
 /** A file of an archive, as the archive's list has it. */
 export interface ZipEntry {
@@ -22,8 +23,7 @@ const MOST_COMMENT = 65_535
 const LOCKED = 1
 const IS_UTF8 = 1 << 11
 
-const damaged = (): RideFileError =>
-  new RideFileError('The archive is cut short or damaged. Copy or download it again.')
+const damaged = (): RideFileError => new RideFileError(words.theArchiveIsCut)
 
 /** Where the list of files begins: the end of the archive says it. */
 function startOfList(view: DataView): number {

@@ -3,6 +3,7 @@ import CRC32 from 'crc-32'
 import { Gunzip, inflateSync } from 'fflate'
 import { RideFileError } from './ride-file-error.ts'
 import { listEntries, packedBytes, type ZipEntry } from './zip-list.ts'
+import { words } from '../../words/formats/rides/zip.ts'
 
 /** No ride is larger than this, bytes: a second a point for a month is less. */
 export const MOST_BYTES = 100_000_000
@@ -23,25 +24,22 @@ export interface PackedFile {
 function plainName(path: string): string {
   const last = path.replaceAll('\\', '/').split('/').at(-1) ?? ''
   // Control and direction marks could make one name look like another.
-  return last.replace(/[\p{Cc}\p{Cf}]/gu, '').slice(0, 120) || 'a file without a name'
+  return last.replace(/[\p{Cc}\p{Cf}]/gu, '').slice(0, 120) || words.aFileWithoutAName
 }
 
 function sizeFault(packed: number, size: number): string | undefined {
-  if (size > MOST_BYTES)
-    return `It would be ${Math.round(size / 1e6)} MB: larger than any ride. Export it again.`
+  if (size > MOST_BYTES) return words.itWouldBeMb(Math.round(size / 1e6))
   if (size > SMALL_BYTES && size > packed * MOST_SWELL)
-    return `It would swell ${groupedNumber(Math.round(size / Math.max(1, packed)))}-fold when unpacked: that is no ride, and it was left packed.`
+    return words.itWouldSwellFold(groupedNumber(Math.round(size / Math.max(1, packed))))
   return undefined
 }
 
-const LOCKED = 'It is locked with a password. Unpack the archive yourself and drop what is in it.'
+const LOCKED = words.itIsLockedWithAPassword
 
 function faultOf(name: string, { isLocked, method, packedSize, size }: ZipEntry): string | undefined {
   if (isLocked) return LOCKED
-  if (/\.(zip|7z|rar|tar|tgz)$/i.test(name))
-    return 'An archive within the archive. Unpack it first and drop it by itself.'
-  if (method !== 0 && method !== 8)
-    return 'It is packed in a way that is not known here. Unpack the archive yourself and drop what is in it.'
+  if (/\.(zip|7z|rar|tar|tgz)$/i.test(name)) return words.anArchiveWithinTheArchive
+  if (method !== 0 && method !== 8) return words.itIsPackedInAWay
   return sizeFault(packedSize, size)
 }
 
@@ -67,15 +65,9 @@ export function listZip(bytes: Uint8Array): readonly PackedFile[] {
     const fault = faultOf(name, entry)
     return [{ place, name, ...(fault !== undefined && { fault }) }]
   })
-  if (files.length > MOST_FILES)
-    throw new RideFileError(
-      `The archive holds ${files.length} files: more than any rider’s. Drop them in parts.`,
-    )
-  if (files.length === 0) throw new RideFileError('There is nothing in the archive.')
-  if (files.every(({ fault }) => fault === LOCKED))
-    throw new RideFileError(
-      'The archive is locked with a password. Unpack it yourself and drop what is in it.',
-    )
+  if (files.length > MOST_FILES) throw new RideFileError(words.theArchiveHoldsFiles(files.length))
+  if (files.length === 0) throw new RideFileError(words.thereIsNothingInTheArchive)
+  if (files.every(({ fault }) => fault === LOCKED)) throw new RideFileError(words.theArchiveIsLocked)
   return files
 }
 
@@ -84,7 +76,7 @@ export type Unpacked = { readonly bytes: Uint8Array } | { readonly fault: string
 
 function unpacked(bytes: Uint8Array, entry: ZipEntry): Unpacked {
   const packed = packedBytes(bytes, entry)
-  if (!packed) return { fault: 'It is not where the archive says. Download the archive again.' }
+  if (!packed) return { fault: words.itIsNotWhere }
   try {
     const held = entry.method === 0 ? packed : inflateSync(packed, { out: new Uint8Array(entry.size) })
     if (held.length === entry.size && CRC32.buf(held) >>> 0 === entry.crc) return { bytes: held }
@@ -92,7 +84,7 @@ function unpacked(bytes: Uint8Array, entry: ZipEntry): Unpacked {
     // It is said to be damaged, as one whose check sum does not fit.
   }
   return {
-    fault: 'It is damaged within the archive: its check sum does not fit. Download the archive again.',
+    fault: words.itIsDamagedWithin,
   }
 }
 
@@ -109,7 +101,7 @@ export function* unpackZip(
     const entry = entries[place]
     yield {
       place,
-      unpacked: entry ? unpacked(bytes, entry) : { fault: 'It is not in the archive any more.' },
+      unpacked: entry ? unpacked(bytes, entry) : { fault: words.itIsNotInTheArchive },
     }
   }
 }
@@ -126,7 +118,7 @@ const LEAST_GZIP = 18
  * @throws RideFileError where it is empty, damaged, or larger than any ride
  */
 export function unpackGzip(bytes: Uint8Array): Uint8Array {
-  if (bytes.length === 0) throw new RideFileError('The file is empty. Copy or download it again.')
+  if (bytes.length === 0) throw new RideFileError(words.theFileIsEmpty)
   if (!isGzip(bytes)) return bytes
   const pieces: Uint8Array[] = []
   let size = 0
@@ -154,7 +146,7 @@ export function unpackGzip(bytes: Uint8Array): Uint8Array {
   }
   const sealed = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   if (!isWhole || bytes.length < LEAST_GZIP || sealed.getUint32(bytes.length - 8, true) !== crc >>> 0)
-    throw new RideFileError('The packed file is cut short or damaged. Copy or download it again.')
+    throw new RideFileError(words.thePackedFileIsCut)
   const whole = new Uint8Array(size)
   let at = 0
   for (const piece of pieces) {

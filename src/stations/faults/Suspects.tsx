@@ -6,6 +6,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { sayChance } from '../../words/numbers.ts'
 import { FINDING_WORDS } from '../../words/faults/findings.ts'
+import { sayWhyShown, sayWhyUsual } from '../../words/faults/whys.ts'
 import { RATE_REASONS, sayCauseWith } from '../../words/faults/say-fault.ts'
 import type { SearchInHand } from './use-search.ts'
 import { words } from '../../words/stations/faults/suspects.ts'
@@ -25,19 +26,26 @@ function speaksFor({ search, given }: SearchInHand, cause: AnyCause) {
     const at = one.values.indexOf(said)
     const [its, usual] = [chancesOf(one, [cause])[at] ?? 0, chancesOf<AnyCause>(one, [])[at] ?? 0]
     const isFor = its > 1.2 * usual
-    return isFor ? [{ finding, answer: FINDING_WORDS[finding].values[said] ?? said, why: row[1] }] : []
+    return isFor
+      ? [
+          {
+            finding,
+            answer: FINDING_WORDS[finding].values[said] ?? said,
+            why: sayWhyShown(search.about, finding, cause),
+          },
+        ]
+      : []
   })
 }
 
 function Grounds({ hand, cause }: { readonly hand: SearchInHand; readonly cause: AnyCause }) {
   const { search } = hand
-  const rate = search.ready.network.causes[cause]
   const moved = search.moved.filter((one) => one.cause === cause)
   const speaking = speaksFor(hand, cause)
   return (
     <div className="pt-1 pb-3 text-[0.95rem] leading-snug">
       <p className="text-steel">
-        {words.beforeAnythingWasAnswered(sayChance(search.rates[cause]), rate.why)}
+        {words.beforeAnythingWasAnswered(sayChance(search.rates[cause]), sayWhyUsual(search.about, cause))}
       </p>
       {moved.map(({ by, from, to }) => (
         <p key={by} className="text-steel">

@@ -33,7 +33,7 @@ function Group({ why, held }: { readonly why: AsideReason; readonly held: readon
   return (
     <div className="mt-3 first:mt-0">
       <h3 className="text-[0.95rem] font-semibold">
-        {WHY[why](sayCount(held.length, 'entry', 'entries'), held.length > 1)}
+        {WHY[why](sayCount(held.length, 'entry'), held.length > 1)}
       </h3>
       <ul className="divide-y divide-hairline border-y border-hairline">
         {held.slice(0, SHOWN).map((one) => {

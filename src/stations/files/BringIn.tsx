@@ -50,7 +50,7 @@ export function BringIn() {
       )}
       {undoneHere && (
         <Button className="mt-2" disabled={busy} onClick={bringBack}>
-          {words.restore(sayCount(undoneHere.length, 'entry', 'entries'))}
+          {words.restore(sayCount(undoneHere.length, 'entry'))}
         </Button>
       )}
     </Section>

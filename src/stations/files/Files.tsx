@@ -60,7 +60,7 @@ function WipeSheet({ open, onClose }: { readonly open: boolean; readonly onClose
       open={open}
       onClose={onClose}
       title={words.wipeThisLog}
-      note={words.willBeDeletedFromThisBrowser(sayCount(entries.length, 'entry', 'entries'))}
+      note={words.willBeDeletedFromThisBrowser(sayCount(entries.length, 'entry'))}
     >
       <form
         onSubmit={(event) => {
@@ -136,7 +136,7 @@ function Log() {
           </Button>
         }
       >
-        {words.yourLog(sayCount(entries.length, 'entry', 'entries'))}
+        {words.yourLog(sayCount(entries.length, 'entry'))}
       </Answer>
       <p role="status" className="empty:hidden">
         {said}

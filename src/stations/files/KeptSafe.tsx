@@ -14,8 +14,7 @@ const PROMISED: Readonly<Record<StoragePromise, string>> = {
 
 function sayFolder(folder: FolderState): string {
   const name = folder.name === '' ? words.theFolder : folder.name
-  const others =
-    folder.broughtIn > 0 ? words.cameInFromOther(sayCount(folder.broughtIn, 'entry', 'entries')) : ''
+  const others = folder.broughtIn > 0 ? words.cameInFromOther(sayCount(folder.broughtIn, 'entry')) : ''
   switch (folder.status) {
     case 'asking':
       return words.theBrowserNeedsYour(name)

@@ -17,14 +17,14 @@ export interface BackupIn {
   readonly undoneHere?: readonly EntryId[]
 }
 
-const entries = (count: number): string => sayCount(count, 'entry', 'entries')
+const entries = (count: number): string => sayCount(count, 'entry')
 
 /** What came of it, sentence by sentence. */
 export function sayMerge(file: string, contents: BackupContents, merge: Merge): string {
   const beside = contents.aside.length + merge.differing.length
   return [
     contents.remark,
-    words.cameInNewFromHere(entries(merge.added.length), file, sayCount(merge.known, 'was', 'were')),
+    words.cameInNewFromHere(entries(merge.added.length), file, sayCount(merge.known, 'was')),
     merge.ahead.size > 0 && words.wereWrittenByAClock(entries(merge.ahead.size)),
     beside > 0 && words.couldNotBeCounted(entries(beside)),
     merge.undoneHere.length > 0 && words.inTheFileWere(entries(merge.undoneHere.length)),

@@ -12,7 +12,9 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { keepUnits, sayLimit } from '../../words/numbers.ts'
 import { useInTurn } from '../../ui/use-in-turn.ts'
+import { sayLimitReason } from '../../words/limit-reason.ts'
 import { words } from '../../words/stations/gauge/limit-choice.ts'
+import { SCHOOL_NAMES } from '../../words/names.ts'
 
 const SCHOOLS: readonly School[] = ['early', 'usual', 'late']
 
@@ -73,7 +75,7 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
     if (choice !== 'own')
       await record(
         [{ kind: 'limit', at: now, bike: entry.bike, school: choice }],
-        words.nowGoesByTheLimit(entry.name, choice),
+        words.nowGoesByTheLimit(entry.name, SCHOOL_NAMES[choice]),
       )
   })
   return (
@@ -87,7 +89,7 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
           options={[
             ...SCHOOLS.map((school) => ({
               value: school,
-              label: `${school} ${sayLimit(limitFor(drivetrain, school).percent)} %`,
+              label: `${SCHOOL_NAMES[school]} ${sayLimit(limitFor(drivetrain, school).percent)} %`,
             })),
             {
               value: 'own' as const,
@@ -96,7 +98,9 @@ export function LimitChoice({ report }: { readonly report: BikeReport }) {
           ]}
         />
         <p className="max-w-[34rem] text-[0.95rem] text-steel">
-          {keepUnits(words.theMakersOwnLimit(sayLimit(report.limit.percent), report.limit.reason))}
+          {keepUnits(
+            words.theMakersOwnLimit(sayLimit(report.limit.percent), sayLimitReason(report.limit.reason)),
+          )}
         </p>
       </div>
       {(own || isOwn) && (

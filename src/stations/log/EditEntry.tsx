@@ -171,7 +171,7 @@ export function EditEntry({ entry, newer, onOpen, onDone }: EditProps) {
             checked={correction.together}
             onChange={(event) => correction.setTogether(event.target.checked)}
           />
-          {words.andOfTheSame(sayCount(job.length, 'entry', 'entries'))}
+          {words.andOfTheSame(sayCount(job.length, 'entry'))}
         </label>
       )}
       {wordsOf(entry).fields.map((field) =>

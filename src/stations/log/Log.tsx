@@ -145,12 +145,12 @@ export default function Log() {
   return (
     <div className="flex flex-col gap-6">
       <Answer detail={phrases.everythingTheAppSays}>
-        {sayCount(live.length, 'entry', 'entries')}
+        {sayCount(live.length, 'entry')}
         {ahead > 0 ? phrases.ofThemDatedInTheFuture(ahead) : ''}.
       </Answer>
       <Finding wanted={wanted} onWant={set} abouts={abouts} kinds={kinds} />
       <Section
-        title={filtered ? phrases.found(sayCount(found.length, 'entry', 'entries')) : phrases.newestFirst}
+        title={filtered ? phrases.found(sayCount(found.length, 'entry')) : phrases.newestFirst}
         note={
           <label className="inline-flex min-h-8 items-center gap-2">
             <input

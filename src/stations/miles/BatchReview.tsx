@@ -102,7 +102,7 @@ export function BatchReview({ bike, batch, onAdded, onLeave }: Props) {
           {doubtful.length > 0 && (
             <p className="text-[0.95rem] font-medium text-rust">
               {words.worthALookBefore(
-                sayCount(doubtful.length, words.rideIs, words.ridesAre),
+                sayCount(doubtful.length, 'rideIs'),
                 doubtful.length === 1 ? words.itGoes : words.theyGo,
               )}
             </p>

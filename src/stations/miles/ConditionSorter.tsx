@@ -209,10 +209,7 @@ export function ConditionSorter({ report }: { readonly report: BikeReport }) {
   if (!current) return null
   return (
     <div ref={keys}>
-      <WorkSection
-        id="conditions"
-        title={`${sayCount(notSet.length, words.rideNeedsConditions, words.ridesNeedConditions)}`}
-      >
+      <WorkSection id="conditions" title={`${sayCount(notSet.length, 'rideNeedsConditions')}`}>
         <p className="text-sm text-steel">{words.untilYouSetThem(bike.name)}</p>
         <CurrentRide ride={current} suggested={suggested} usual={suggestion} onStep={step} />
         <Scope which={which} onWhich={setWhich} range={range} onRange={setRange} meant={meant} />

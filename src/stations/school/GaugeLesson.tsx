@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import type { GaugeAnswer } from '../../core/log/kinds/lesson.ts'
-import { INSTRUMENTS } from '../../core/measure/instruments.ts'
 import type { Reading } from '../../core/measure/reading.ts'
 import { evidenceOf } from '../../core/measure/likelihood.ts'
 import {
@@ -14,7 +13,7 @@ import { useOpenLog } from '../../session/log-context.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Choice } from '../../ui/parts/fields.tsx'
 import { useInTurn } from '../../ui/use-in-turn.ts'
-import { SHORT_INSTRUMENT } from '../../words/names.ts'
+import { INSTRUMENT_NAMES, SHORT_INSTRUMENT } from '../../words/names.ts'
 import { sayLimit } from '../../words/numbers.ts'
 import { GaugeBench } from './GaugeBench.tsx'
 import { GaugeTruth } from './GaugeTruth.tsx'
@@ -114,7 +113,7 @@ export function GaugeLesson({ instrument, seed, onNext, onLeave }: Props) {
         <GaugeTruth
           setup={setup}
           done={done}
-          noise={INSTRUMENTS[instrument].name}
+          noise={INSTRUMENT_NAMES[instrument]}
           onNext={onNext}
           onLeave={onLeave}
         />

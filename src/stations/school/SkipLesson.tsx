@@ -8,6 +8,7 @@ import { useInTurn } from '../../ui/use-in-turn.ts'
 import { sayChance, sayCount, sayFigure } from '../../words/numbers.ts'
 import type { LessonProps } from './lesson-props.ts'
 import { words } from '../../words/stations/school/skip-lesson.ts'
+import { WORD_NAMES } from '../../words/names.ts'
 
 /** Prices of the story, in any money: a cassette, and fitting one afterwards once more. */
 const CASSETTE = 60
@@ -73,7 +74,7 @@ export function SkipLesson({ seed, onNext, onLeave }: LessonProps) {
             ? words.oneChainRanOnThese(sayFigure(lastChain))
             : words.chainsRanOnThese(chains, sayFigure(lastChain))}
         </li>
-        <li>{words.theTeethOfTheTheCog(cog, look)}</li>
+        <li>{words.theTeethOfTheTheCog(cog, WORD_NAMES[look])}</li>
         {tool && <li>{words.theCogCheckTool(tool === 'pass' ? words.good : words.wornOut)}</li>}
         <li>{nextChain === 0 ? words.youWantToFit : words.youWantToFitA(sayFigure(nextChain))}</li>
         <li>{words.aCassetteCosts(CASSETTE)}</li>

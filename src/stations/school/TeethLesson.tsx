@@ -11,6 +11,7 @@ import { sayFigure } from '../../words/numbers.ts'
 import type { LessonProps } from './lesson-props.ts'
 import { TeethPicture } from './TeethPicture.tsx'
 import { words } from '../../words/stations/school/teeth-lesson.ts'
+import { WORD_NAMES, ROLE_NAMES } from '../../words/names.ts'
 
 /** The most that a profile can be matched to, %. */
 const MOST = 1.3
@@ -33,7 +34,7 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
   return (
     <section aria-labelledby="answer" className="flex flex-col gap-5">
       <h1 id="answer" className="text-[1.95rem] leading-tight font-medium max-sm:text-[1.4rem]">
-        {words.howWornIsThisTooth(teeth, role)}
+        {words.howWornIsThisTooth(teeth, ROLE_NAMES[role])}
       </h1>
       <p className="max-w-[46rem] text-steel">
         {words.lookAtAllOfThem(role === 'cog' ? words.theChainPullsTheCog : words.theRingPullsTheChain)}
@@ -46,7 +47,9 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
       {said ? (
         <div role="status" className="flex flex-col gap-3 border-t border-hairline pt-4">
           <p className="text-[1.3rem] font-semibold">
-            {said === truth ? words.right(truth) : words.itIsYouSaid(truth, said)}
+            {said === truth
+              ? words.right(WORD_NAMES[truth])
+              : words.itIsYouSaid(WORD_NAMES[truth], WORD_NAMES[said])}
           </p>
           <p className="max-w-[46rem]">
             {words.itsTeethHaveShaped(sayFigure(worn), worn > 0.5 ? words.andAtTheTips : '')}
@@ -70,7 +73,7 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
                 onClick={() => answer(word)}
               >
                 <ToothGlyph word={word} className="size-7" />
-                {word}
+                {WORD_NAMES[word]}
               </button>
             ))}
           </div>
@@ -93,7 +96,7 @@ export function TeethLesson({ seed, onNext, onLeave }: LessonProps) {
               disabled={match === undefined}
               onClick={() => answer(toothWord(match ?? 0))}
             >
-              {words.itMatches(match === undefined ? '' : `: ${toothWord(match)}`)}
+              {words.itMatches(match === undefined ? '' : `: ${WORD_NAMES[toothWord(match)]}`)}
             </Button>
           </div>
           <Button look="link" className="min-h-11 self-start" onClick={onLeave}>

@@ -2,6 +2,7 @@ import { useId, useMemo } from 'react'
 import type { TeethSetup } from '../../core/school/teeth-lesson.ts'
 import { shiftAidRack, toothRack, type Rack } from '../../core/teeth/rack.ts'
 import { words } from '../../words/stations/school/teeth-picture.ts'
+import { ROLE_NAMES } from '../../words/names.ts'
 
 const RIM_MM = 3
 
@@ -37,7 +38,7 @@ export function TeethPicture({ setup, matchMm, isTold }: Props) {
     <svg
       viewBox={`-1 -1.5 ${(wide + 2).toFixed(2)} ${(low + 2).toFixed(2)}`}
       role="img"
-      aria-label={words.teethOfATooth(racks.length, teeth, role)}
+      aria-label={words.teethOfATooth(racks.length, teeth, ROLE_NAMES[role])}
       className="w-full max-w-[60rem]"
     >
       <defs>

@@ -21,6 +21,7 @@ import { TakePicture } from './picture/TakePicture.tsx'
 import { RingClock } from './RingClock.tsx'
 import { nameOf } from './say-teeth.ts'
 import { words } from '../../words/stations/teeth/tooth-panel.ts'
+import { WORD_NAMES, ROLE_NAMES } from '../../words/names.ts'
 
 /** What each word looks like on a tooth. */
 const LOOKS_LIKE: Readonly<Record<WearWord, string>> = {
@@ -88,14 +89,14 @@ export function ToothPanel({ state, teeth }: Props) {
           ...(role === 'ring' && worstDeg !== undefined && { worstFromCrankDeg: worstDeg }),
         },
       ],
-      `${nameOf(sprocket)}: ${seen}.`,
+      `${nameOf(sprocket)}: ${WORD_NAMES[seen]}.`,
     )
   })
   const odds = teethAtOdds(state)
   const isDrawn = role === 'cog' || role === 'ring'
   return (
     <Section
-      title={`${isDrawn ? words.the(sprocket.teeth) : words.the2(role)}, ${sprocket.look ? words.checked(sayAgo(sprocket.look.at, now)) : words.notCheckedYet}`}
+      title={`${isDrawn ? words.the(sprocket.teeth) : words.the2(ROLE_NAMES[role])}, ${sprocket.look ? words.checked(sayAgo(sprocket.look.at, now)) : words.notCheckedYet}`}
       note={
         outlook &&
         words.theRoadAloneToWithAll(
@@ -129,18 +130,18 @@ export function ToothPanel({ state, teeth }: Props) {
           />
           <p className="mt-1 text-sm text-steel">
             {sprocket.look
-              ? words.lastByEye(sprocket.look.word, LOOKS_LIKE[sprocket.look.word])
+              ? words.lastByEye(WORD_NAMES[sprocket.look.word], LOOKS_LIKE[sprocket.look.word])
               : word === 'unsure'
                 ? words.nothingIsKnownOfItYet
-                : words.probably(word, LOOKS_LIKE[word])}
+                : words.probably(WORD_NAMES[word], LOOKS_LIKE[word])}
           </p>
         </div>
         {odds && (
           <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
             {words.byEyeItWas(
-              odds.eye.word,
+              WORD_NAMES[odds.eye.word],
               sayDay(odds.eye.at, now),
-              odds.picture.word,
+              WORD_NAMES[odds.picture.word],
               sayDay(odds.picture.at, now),
             )}
           </p>

@@ -6,10 +6,11 @@ import { worstWord } from '../../core/strategy/wear-word.ts'
 import { sayCogs } from '../../words/advice.ts'
 import { sayChance, sayCount, sayList } from '../../words/numbers.ts'
 import { words } from '../../words/stations/teeth/say-teeth.ts'
+import { WORD_NAMES, ROLE_NAMES } from '../../words/names.ts'
 
 /** A sprocket by its name: "cog 13", "guide pulley, 11". */
 export const nameOf = ({ role, teeth }: Pick<Sprocket, 'role' | 'teeth'>): string =>
-  role === 'cog' || role === 'ring' ? `${role} ${teeth}` : `${role}, ${teeth}`
+  role === 'cog' || role === 'ring' ? `${ROLE_NAMES[role]} ${teeth}` : `${ROLE_NAMES[role]}, ${teeth}`
 
 /** What is said of the teeth by eye alone, while nothing better is known. */
 export function sayLooks(name: string, sprockets: readonly Sprocket[]): string {
@@ -20,7 +21,7 @@ export function sayLooks(name: string, sprockets: readonly Sprocket[]): string {
   const cogs = those.filter(({ role }) => role === 'cog').map(({ teeth }) => String(teeth))
   const others = those
     .filter(({ role }) => role !== 'cog')
-    .map((one) => (one.role === 'ring' ? nameOf(one) : one.role))
+    .map((one) => (one.role === 'ring' ? nameOf(one) : ROLE_NAMES[one.role]))
   const names = sayList([
     ...(cogs.length > 0 ? [`${cogs.length > 1 ? words.cogs : words.cog} ${sayList(cogs)}`] : []),
     ...others,
@@ -28,7 +29,7 @@ export function sayLooks(name: string, sprockets: readonly Sprocket[]): string {
   switch (worst) {
     case 'fresh':
     case 'good':
-      return words.sTeethLook(name, worst)
+      return words.sTeethLook(name, WORD_NAMES[worst])
     case 'watch':
       return words.watchS(name, names)
     case 'swap':
@@ -58,7 +59,7 @@ export function sayOthersWorn(worn: readonly WornTeeth[]): string {
   const said = worn.flatMap(({ sprocket, word, byEyeAlone }) => {
     const { role } = sprocket
     if (role === 'cog') return []
-    const name = role === 'ring' ? words.ring(sprocket.teeth) : words.the(role)
+    const name = role === 'ring' ? words.ring(sprocket.teeth) : words.the(ROLE_NAMES[role])
     const state = `${byEyeAlone ? words.looked : words.isProbably} ${word === 'spent' ? words.spent : words.readyToSwap}`
     return [role === 'ring' ? words.aFreshChainWould(name, state) : words.fitANewOne(name, state)]
   })

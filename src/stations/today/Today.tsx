@@ -206,9 +206,7 @@ function headline(lines: readonly JudgedBike[], working: boolean, units: Units):
 function sayRest(lines: readonly JudgedBike[]): string {
   const needing = lines.filter(({ verdict }) => verdict && needsSomething(verdict)).length
   const all = words.theMostUrgentFirst(sayCount(lines.length, 'bike'))
-  return needing > 1
-    ? words.something(sayCount(needing - 1, words.moreBikeNeeds, words.moreBikesNeed), all)
-    : all
+  return needing > 1 ? words.something(sayCount(needing - 1, 'moreBikeNeeds'), all) : all
 }
 
 /** Today: which bike needs what, why, and how sure; the most urgent first. */

@@ -21,7 +21,7 @@ export function UnsavedNote() {
   return (
     <p className="mt-6 text-[0.95rem]">
       {isMuch && `${sayUnsaved(unsaved, lastBackup, now)} `}
-      {newer > 0 && words.aNewerVersionOfTheApp(sayCount(newer, words.entryNeeds, words.entriesNeed))}
+      {newer > 0 && words.aNewerVersionOfTheApp(sayCount(newer, 'entryNeeds'))}
       <Link to={STATIONS.files.path} className="underline underline-offset-4">
         {isMuch ? words.saveABackup : words.showThem}
       </Link>

@@ -33,17 +33,8 @@ const APART_PX = 20
 /** A letter of a word, px, roughly; and the room before the next mark. */
 const [LETTER_PX, GAP_PX] = [7, 14]
 
-const WORDS = {
-  look: 'look',
-  lube: 'lube',
-  swap: 'swap',
-  advice: 'advice',
-  check: 'check',
-  finding: words.seeTo,
-  wearing: 'measure',
-} as const
 const wordOf = (reminder: Reminder): string =>
-  reminder.kind === 'event' ? reminder.event.name : WORDS[reminder.kind]
+  reminder.kind === 'event' ? reminder.event.name : words[reminder.kind]
 
 /** One bike's marks from left to right, none over another, each with its word where the next leaves room. */
 function layLane(

@@ -4,7 +4,7 @@ import type { OwnLives } from '../../core/lube/learn.ts'
 import type { BikeReport, ChainReport } from '../../core/strategy/facts/bike-report.ts'
 import type { LubeAhead } from '../../core/strategy/when.ts'
 import type { Units } from '../../core/units/units.ts'
-import { LUBE_NAMES } from '../../words/names.ts'
+import { LUBE_NAMES, STORAGE_NAMES } from '../../words/names.ts'
 import { sayAboutKm, sayAgo, sayCount, sayDay, sayKm } from '../../words/numbers.ts'
 import { words } from '../../words/stations/wash/say-clock.ts'
 
@@ -29,7 +29,7 @@ export function sayClock(
     case 'rain':
       return words.rainHasWashedOut(name)
     case 'storage':
-      return words.hasStoodOverDays(name, STORAGE_DAYS[kept], kept)
+      return words.hasStoodOverDays(name, STORAGE_DAYS[kept], STORAGE_NAMES[kept])
     case 'distance': {
       if (clock.due) return words.theOnSChain(LUBE_NAMES[lube], name)
       return words.theOnSChainIs(
@@ -56,10 +56,5 @@ export function sayGrounds(chain: ChainReport, units: Units, now: string, own: O
         )
   const ridden = km < 0.1 ? words.notRiddenSince : words.ago(sayKm(km, units))
   const wet = chain.story.rides.filter(({ at, ride }) => at >= since && isWet(ride.condition)).length
-  return words.putOn(
-    sayAgo(since, now),
-    ridden,
-    wet > 0 ? words.since(sayCount(wet, words.wetRide)) : '',
-    life,
-  )
+  return words.putOn(sayAgo(since, now), ridden, wet > 0 ? words.since(sayCount(wet, 'wetRide')) : '', life)
 }

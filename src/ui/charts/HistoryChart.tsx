@@ -59,7 +59,7 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
         : read
       const scaled = (points: readonly BandPoint[]) =>
         points.map((point) => ({ ...point, x: scale(point.x) }))
-      const unit = units === 'metric' ? 'km' : 'miles'
+      const unit = units === 'metric' ? words.km : words.miles
       const text = { color: ink.ink, fontSize: 12 }
       return {
         textStyle: { fontFamily: ink.sans },
@@ -69,7 +69,7 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
           // A little room on the left, so that readings of a chain just fitted are not cut off.
           min: -0.03 * most,
           max: Math.ceil((most * 1.06) / 100) * 100,
-          name: axis === 'km' ? words.sinceEachWasFitted(unit) : `wear-${unit} since each was fitted`,
+          name: axis === 'km' ? words.sinceEachWasFitted(unit) : words.wearSinceEachWasFitted(unit),
           nameLocation: 'middle',
           nameGap: 28,
           nameTextStyle: { color: ink.steel, fontSize: 12 },

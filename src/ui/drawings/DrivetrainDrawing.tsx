@@ -4,6 +4,7 @@ import type { ChainWord } from '../../core/strategy/wear-word.ts'
 import { sprocketGeometry } from '../../core/teeth/geometry.ts'
 import { sprocketOutline } from '../../core/teeth/outline.ts'
 import { words } from '../../words/ui/drawings/drivetrain-drawing.ts'
+import { WORD_NAMES, ROLE_NAMES } from '../../words/names.ts'
 
 /** A sprocket and how worn it is, in a word. */
 interface Judged {
@@ -80,7 +81,9 @@ interface Props {
 /** The bike's sprockets at one scale, seen from the drive side, each drawn from its tooth count. */
 export function DrivetrainDrawing({ judged, chosen }: Props) {
   const { placed, width, height } = useMemo(() => place(judged), [judged])
-  const said = judged.map(({ sprocket, word }) => `${sprocket.role} ${sprocket.teeth} ${word}`).join(', ')
+  const said = judged
+    .map(({ sprocket, word }) => `${ROLE_NAMES[sprocket.role]} ${sprocket.teeth} ${WORD_NAMES[word]}`)
+    .join(', ')
   return (
     <svg
       viewBox={`-6 -6 ${width + 12} ${height + 34}`}

@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import type { ChainWord } from '../../core/strategy/wear-word.ts'
+import { WORD_NAMES } from '../../words/names.ts'
 
 /** Profiles of one tooth between its valleys, in a box of 34 x 20: round and even at first, leaning to a point. */
 export const TOOTH_PROFILES: Readonly<Record<ChainWord, string>> = {
@@ -43,7 +44,7 @@ export function ToothGlyph({ word, className }: Props) {
 export function WearMark({ word, className }: Props) {
   return (
     <span className={clsx('inline-flex items-center font-semibold', TONES[word], className ?? 'gap-1.5')}>
-      {word}
+      {WORD_NAMES[word]}
       <ToothGlyph word={word} />
     </span>
   )
@@ -60,7 +61,7 @@ export function WearMedal({ word }: { readonly word: ChainWord }) {
       )}
     >
       <ToothGlyph word={word} className="h-6 w-10 max-sm:h-5 max-sm:w-8" />
-      <span className="sr-only">{word}</span>
+      <span className="sr-only">{WORD_NAMES[word]}</span>
     </span>
   )
 }

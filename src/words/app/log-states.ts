@@ -33,8 +33,6 @@ export const words = {
   theBrowserHasLost: 'The browser has lost your log.',
   bringInABackup: 'Bring in a backup',
   startWithAnEmpty: 'Start with an empty log',
-  entryWas: 'entry was',
-  entriesWere: 'entries were',
   hereTheLastTime: (count: string) =>
     `${count} here the last time, and none is now: the site’s data was cleared, the browser needed the room, or it was cut off in the middle of its own work.`,
   bringInYourLast: 'Bring in your last backup, or the file from the folder that was kept up to date.',

@@ -11,7 +11,7 @@ const RESULT = { held: 'held', slipped: 'slipped' } as const
 /** How a test of a cog is worded and corrected. */
 export const cogTest: KindWords<CogTestEntry> = {
   name: 'cog under load',
-  step: (count) => sayCount(count, 'test of a cog', 'tests of cogs'),
+  step: (count) => sayCount(count, 'testOfACog'),
   say: ({ part, cog, by, result }, garage) =>
     `${namePart(garage, part)}, cog ${cog} ${BY[by]}: ${RESULT[result]}`,
   fields: [choiceField('by', 'Found', BY), choiceField('result', 'It', RESULT)],

@@ -18,7 +18,7 @@ export const fastener: KindWords<FastenerEntry> = {
 /** How a bolt that was tightened is worded. */
 export const tightened: KindWords<TightenedEntry> = {
   name: 'bolt tightened',
-  step: (count) => sayCount(count, 'bolt tightened', 'bolts tightened'),
+  step: (count) => sayCount(count, 'boltTightened'),
   say: ({ bike, fastener: id, nm, wasLoose }, garage) => {
     const name = garage.listed.fastener.get(`${bike} ${id}`)?.at(-1)?.name ?? 'a bolt'
     return `${bikeName(garage, bike)}, ${name}: tightened ${nm === undefined ? 'by feel' : `to ${sayTorque(nm, 'N m')}`}${wasLoose ? ', it was loose' : ''}`

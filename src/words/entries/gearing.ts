@@ -7,6 +7,6 @@ export const gearing: KindWords<GearingEntry> = {
   name: 'gearing',
   step: () => 'gearing',
   say: ({ bike, whatIfs }, garage) =>
-    `${bikeName(garage, bike)}: gearing, ${whatIfs.length === 0 ? 'as it is' : sayCount(whatIfs.length, 'what-if')}`,
+    `${bikeName(garage, bike)}: gearing, ${whatIfs.length === 0 ? 'as it is' : sayCount(whatIfs.length, 'whatIf')}`,
   fields: [],
 }

@@ -107,7 +107,7 @@ export function sayStep(entries: readonly Entry[]): string {
   const [first, ...others] = entries
   return first && others.every(({ kind }) => kind === first.kind)
     ? wordsOf(first).step(entries.length)
-    : sayCount(entries.length, 'entry', 'entries')
+    : sayCount(entries.length, 'entry')
 }
 
 /** What can be written, and where. */

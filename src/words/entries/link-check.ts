@@ -7,7 +7,7 @@ import type { KindWords } from './kind-words.ts'
 /** How a chain that was gone through link by link is worded. */
 export const linkCheck: KindWords<LinkCheckEntry> = {
   name: 'check link by link',
-  step: (count) => sayCount(count, 'check link by link', 'checks link by link'),
+  step: (count) => sayCount(count, 'checkLinkByLink'),
   say: ({ chain, found }, garage) =>
     `${namePart(garage, chain)} link by link: ${
       found.length === 0

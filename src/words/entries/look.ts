@@ -33,9 +33,9 @@ const worstField: Field<LookEntry> = {
 /** How a check of teeth by eye is worded and corrected. */
 export const look: KindWords<LookEntry> = {
   name: 'check by eye',
-  step: (count) => sayCount(count, 'check by eye', 'checks by eye'),
+  step: (count) => sayCount(count, 'checkByEye'),
   say: ({ part, cog, word, worstFromCrankDeg: worst }, garage) =>
-    `${namePart(garage, part)}${cog === undefined ? '' : `, cog ${cog}`}: ${word}${worst === undefined ? '' : `, most at ${sayFromCrank(worst)} from the crank arm`}`,
+    `${namePart(garage, part)}${cog === undefined ? '' : `, cog ${cog}`}: ${WORD_NAMES[word]}${worst === undefined ? '' : `, most at ${sayFromCrank(worst)} from the crank arm`}`,
   fields: [choiceField('word', 'It looks', WORD_NAMES), worstField],
   writtenAt: { to: OPENS.checkTeeth, label: 'A check of the teeth by eye' },
 }

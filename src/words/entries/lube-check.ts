@@ -9,7 +9,7 @@ import type { KindWords } from './kind-words.ts'
 /** How it is worded and corrected how a chain looked and sounded. */
 export const lubeCheck: KindWords<LubeCheckEntry> = {
   name: 'check of the lube',
-  step: (count) => sayCount(count, 'check of the lube', 'checks of the lube'),
+  step: (count) => sayCount(count, 'checkOfTheLube'),
   say: ({ chain, look }, garage) => `${namePart(garage, chain)}, lube: ${LOOK_NAMES[look]}`,
   fields: [choiceField('look', 'The chain is', LOOK_NAMES)],
   writtenAt: { to: OPENS.lookAtLube, label: 'How a chain looks and sounds' },

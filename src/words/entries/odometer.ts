@@ -6,7 +6,7 @@ import { bikeName, type KindWords } from './kind-words.ts'
 /** How a figure of the bike computer is worded and corrected. */
 export const odometer: KindWords<OdometerEntry> = {
   name: 'bike computer',
-  step: (count) => sayCount(count, 'figure of the bike computer', 'figures of the bike computer'),
+  step: (count) => sayCount(count, 'figureOfTheBikeComputer'),
   say: ({ bike, km, restarted }, garage, units) =>
     `${bikeName(garage, bike)}’s bike computer at ${sayKm(km, units)}${restarted ? ', count restarted' : ''}`,
   fields: [bikeField(), distanceField(0, MOST_ODOMETER_KM)],

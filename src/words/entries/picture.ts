@@ -7,7 +7,7 @@ import type { KindWords } from './kind-words.ts'
 /** How a measured picture is worded. */
 export const picture: KindWords<PictureEntry> = {
   name: 'picture of teeth',
-  step: (count) => sayCount(count, 'picture of teeth', 'pictures of teeth'),
+  step: (count) => sayCount(count, 'pictureOfTeeth'),
   say: ({ part, cog, excessMm }, garage) =>
     `${namePart(garage, part)}${cog === undefined ? '' : `, cog ${cog}`} in a picture: valleys ${excessMm.toFixed(2)} mm wider than new`,
   fields: [],

@@ -9,7 +9,7 @@ import { WHERE_NAMES, type KindWords } from './kind-words.ts'
 /** How taking a part off is worded and corrected. */
 export const remove: KindWords<RemoveEntry> = {
   name: 'part taken off',
-  step: (count) => sayCount(count, 'part taken off', 'parts taken off'),
+  step: (count) => sayCount(count, 'partTakenOff'),
   say: ({ part, to, lentTo }, garage) =>
     `${namePart(garage, part)} taken off, ${WHERE_NAMES[to]}${to === 'lent' && lentTo ? ` to ${lentTo}` : ''}`,
   fields: [

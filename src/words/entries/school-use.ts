@@ -5,7 +5,7 @@ import type { KindWords } from './kind-words.ts'
 /** How it is worded whether lessons are used. */
 export const schoolUse: KindWords<SchoolUseEntry> = {
   name: 'use of the lessons',
-  step: (count) => sayCount(count, 'use of the lessons', 'uses of the lessons'),
+  step: (count) => sayCount(count, 'useOfTheLessons'),
   say: ({ readings, looks }) => {
     const used = [readings && 'readings', looks && 'looks at teeth'].filter((one) => one !== false)
     return used.length > 0 ? `lessons are used for ${sayList(used)}` : 'lessons are not used'

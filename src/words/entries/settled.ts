@@ -6,7 +6,6 @@ import type { KindWords } from './kind-words.ts'
 export const settled: KindWords<SettledEntry> = {
   name: 'answer about entries that contradict',
   step: (count) => sayCount(count, 'answer'),
-  say: ({ targets }) =>
-    `${sayCount(targets.length, 'entry', 'entries')} that seemed to contradict: all happened`,
+  say: ({ targets }) => `${sayCount(targets.length, 'entry')} that seemed to contradict: all happened`,
   fields: [],
 }

@@ -6,7 +6,7 @@ import { bikeName, type KindWords } from './kind-words.ts'
 /** How a thickness is worded. */
 export const thickness: KindWords<ThicknessEntry> = {
   name: 'thickness',
-  step: (count) => sayCount(count, 'thickness', 'thicknesses'),
+  step: (count) => sayCount(count, 'thickness'),
   say: ({ bike, part, isNew, mm, by, isDry, limitMm }, garage, units) => {
     const facts = [
       isNew && 'new',

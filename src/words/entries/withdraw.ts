@@ -6,6 +6,6 @@ import type { KindWords } from './kind-words.ts'
 export const withdraw: KindWords<WithdrawEntry> = {
   name: 'undo or restore',
   step: () => 'entries undone or restored',
-  say: ({ targets }) => `${sayCount(targets.length, 'entry', 'entries')} undone or restored`,
+  say: ({ targets }) => `${sayCount(targets.length, 'entry')} undone or restored`,
   fields: [],
 }

@@ -1,6 +1,7 @@
 import type { ItemId } from '../../checks/items.ts'
 import type { LinkCheckEntry } from '../../log/kinds/link-check.ts'
 import type { LubeClock } from '../../lube/clock.ts'
+import type { LimitReason } from '../../measure/limits.ts'
 import type { Interval } from '../../stats/interval.ts'
 import type { OpenConflict } from '../../wear/outlook.ts'
 import type { Surprise } from '../../wear/surprise.ts'
@@ -52,7 +53,7 @@ export type Reason =
   | ({ readonly kind: 'fault-open' } & OpenFaults)
   /** Found at a check, and to be seen to by now: before it is ridden, or at once. */
   | { readonly kind: 'found-at-check'; readonly items: readonly ItemId[]; readonly isStop: boolean }
-  | { readonly kind: 'limit'; readonly percent: number; readonly why: string }
+  | { readonly kind: 'limit'; readonly percent: number; readonly why: LimitReason }
 
 /** What must be said beside the verdict. */
 export type Caution = 'do-not-ride' | 'keep-old-chain' | 'may-slip' | 'ask-mechanic' | 'stop-riding'

@@ -44,7 +44,7 @@ export function OneLife({ ask, plan, life, name }: Props) {
   const sentence = words.oneLifeByThisPlan(
     sayKm(horizonKm, units),
     sayCount(chains.length, 'change'),
-    sayCount(cassettes.length - 2, words.newCassette),
+    sayCount(cassettes.length - 2, 'newCassette'),
   )
   return (
     <div>

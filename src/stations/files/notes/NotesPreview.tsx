@@ -50,9 +50,7 @@ function Row({ row, written, garage }: RowProps) {
           <p key={i}>{sayEntry({ ...draft, id: '', format: 0 }, garage, units)}</p>
         ))}
         {row.known > 0 && (
-          <p className="text-steel">
-            {words.inTheLogAlready(sayCount(row.known, words.thingIs, words.thingsAre))}
-          </p>
+          <p className="text-steel">{words.inTheLogAlready(sayCount(row.known, 'thingIs'))}</p>
         )}
         {row.doubts.map(({ why, written: said }, i) => (
           <p key={`doubt ${i}`} className="font-medium text-rust">
@@ -105,7 +103,7 @@ export function NotesPreview({ table, outcome }: Props) {
       note={
         unclear.length === 0
           ? words.allRowsAreClear
-          : words.notClearWhatIsMarked(sayCount(unclear.length, words.rowIs, words.rowsAre))
+          : words.notClearWhatIsMarked(sayCount(unclear.length, 'rowIs'))
       }
     >
       {unclear.length > 0 && (

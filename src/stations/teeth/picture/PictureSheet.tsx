@@ -22,6 +22,7 @@ import { RoundCurve } from './RoundCurve.tsx'
 import { sayGrounds, sayMeasured, sayPictureFault } from './say-picture.ts'
 import type { Measuring } from './use-measuring.ts'
 import { words } from '../../../words/stations/teeth/picture/picture-sheet.ts'
+import { WORD_NAMES } from '../../../words/names.ts'
 
 /** An outline that is laid by hand, and the answer that was there while it was. */
 interface Laid {
@@ -211,7 +212,7 @@ export function PictureSheet({ state, measuring, measure, stop, onClose }: Props
           {measured && <RoundCurve {...measured} />}
           {word && eye && isAtOdds(eye, { word, at: now }) && (
             <p className="border-l-4 border-ochre pl-3 text-[0.95rem]">
-              {words.byEyeItWas(eye.word, sayDay(eye.at, now), word)}
+              {words.byEyeItWas(WORD_NAMES[eye.word], sayDay(eye.at, now), WORD_NAMES[word])}
             </p>
           )}
           {picture && !laid && measuring.status !== 'measuring' && !isOther && (

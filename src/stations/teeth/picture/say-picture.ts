@@ -49,8 +49,8 @@ export const sayMeasured = ({
 export function sayGrounds({ teeth, tiltDeg, pxPerMm, landMm }: MeasuredPicture): string {
   const { seen, aids } = seenOf(teeth)
   return [
-    words.ofSeen(seen, sayCount(teeth.length, 'tooth', 'teeth')),
-    ...(aids > 0 ? [words.leftOut(sayCount(aids, words.shiftAid))] : []),
+    words.ofSeen(seen, sayCount(teeth.length, 'tooth')),
+    ...(aids > 0 ? [words.leftOut(sayCount(aids, 'shiftAid'))] : []),
     words.tipsWide(sayMm(landMm)),
     words.tilted(Math.round(tiltDeg)),
     words.pixelsToTheMm(pxPerMm.toFixed(1)),

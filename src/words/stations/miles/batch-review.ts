@@ -3,8 +3,6 @@ export const words = {
   andMoreAllInTheList: (count: number) => `And ${count} more, all in the list that can be saved.`,
   addedTo: (count: string, name: string, km: string) => `${count} added to ${name}, ${km}.`,
   allOfThemWere: 'All of them were in the log already.',
-  rideIs: 'ride is',
-  ridesAre: 'rides are',
   itGoes: 'it goes',
   theyGo: 'they go',
   worthALookBefore: (count: string, phrase: string) =>

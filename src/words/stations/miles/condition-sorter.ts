@@ -19,8 +19,6 @@ export const words = {
   theUsualForAll: (count: number) => `The usual for all ${count}`,
   setFromTheWeather: 'set from the weather',
   setAsUsual: 'set as usual',
-  rideNeedsConditions: 'ride needs conditions',
-  ridesNeedConditions: 'rides need conditions',
   untilYouSetThem: (name: string) =>
     `Until you set them we assume ${name}’s usual, and the forecast is less certain. Keys here: 1 to 7 say, Enter agrees, arrows go up and down.`,
 }

@@ -15,8 +15,6 @@ export const words = {
   nothingToDoToday: 'Nothing to do today. Ride.',
   startWith: (name: string, action: string) => `Start with ${name}. ${action}`,
   theMostUrgentFirst: (count: string) => `${count}, the most urgent first.`,
-  moreBikeNeeds: 'more bike needs',
-  moreBikesNeed: 'more bikes need',
   something: (count: string, all: string) => `${count} something. ${all}`,
   addYourBikeAndARide:
     'Add your bike and a ride or two, and measure the chain once. This page then says which bike needs what.',

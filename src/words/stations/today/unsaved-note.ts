@@ -1,7 +1,5 @@
 /** The words of UnsavedNote. */
 export const words = {
-  entryNeeds: 'entry needs',
-  entriesNeed: 'entries need',
   aNewerVersionOfTheApp: (count: string) => `${count} a newer version of the app. `,
   saveABackup: 'Save a backup',
   showThem: 'Show them',

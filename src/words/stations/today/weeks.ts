@@ -1,4 +1,10 @@
-/** The words of weeks. */
+/** What a mark on the weeks ahead stands for, by the kind of reminder. */
 export const words = {
-  seeTo: 'see to',
+  look: 'look',
+  lube: 'lube',
+  swap: 'swap',
+  advice: 'advice',
+  check: 'check',
+  finding: 'see to',
+  wearing: 'measure',
 }

@@ -21,7 +21,6 @@ export const words = {
     ` Life: ${aboutKm} of dry road, ${phrase}; rain, dust and salt shorten it.`,
   notRiddenSince: 'not ridden since',
   ago: (km: string) => `${km} ago`,
-  wetRide: 'wet ride',
   since: (count: string) => ` ${count} since.`,
   putOn: (ago: string, ridden: string, phrase: string, life: string) =>
     `Put on ${ago}, ${ridden}.${phrase}${life}`,

@@ -1,5 +1,8 @@
 /** The words of HistoryChart. */
 export const words = {
+  km: 'km',
+  miles: 'miles',
+  wearSinceEachWasFitted: (unit: string) => `wear-${unit} since each was fitted`,
   sinceEachWasFitted: (unit: string) => `${unit} since each was fitted`,
   aheadOfTodayTheLikely: (figure: string, figure2: string, km: string) =>
     `; ahead of today the likely way on, ${figure} to ${figure2} % after ${km} more`,

@@ -1,6 +1,5 @@
 /** The words of OneLife. */
 export const words = {
-  newCassette: 'new cassette',
   oneLifeByThisPlan: (km: string, count: string, count2: string) =>
     `One life by this plan over ${km}: ${count} of chain, ${count2}.`,
   oneOfTheseLives: (name: string) => `One of these lives: ${name}`,

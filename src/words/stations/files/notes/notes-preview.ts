@@ -1,13 +1,9 @@
 /** The words of NotesPreview. */
 export const words = {
-  thingIs: 'thing is',
-  thingsAre: 'things are',
   inTheLogAlready: (count: string) => `${count} in the log already`,
   nothingToBringIn: 'nothing to bring in',
   whatEachRowBecomes: 'What each row becomes',
   allRowsAreClear: 'All rows are clear.',
-  rowIs: 'row is',
-  rowsAre: 'rows are',
   notClearWhatIsMarked: (count: string) =>
     `${count} not clear. What is marked is left out; the rest of the row comes in.`,
   rowsToShow: 'Rows to show',

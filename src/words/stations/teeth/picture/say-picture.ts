@@ -21,7 +21,6 @@ export const words = {
   theValleysAreWider: (mm: string, mm2: string) =>
     `The valleys are ${mm} wider than new, give or take ${mm2}.`,
   ofSeen: (seen: number, count: string) => `${seen} of ${count} seen`,
-  shiftAid: 'shift aid',
   leftOut: (count: string) => `${count} left out`,
   tipsWide: (mm: string) => `tips ${mm} wide`,
   tilted: (tiltDeg: number) => `tilted ${tiltDeg}°`,

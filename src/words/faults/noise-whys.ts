@@ -1,0 +1,145 @@
+import type { NOISES } from '../../core/faults/noise-network.ts'
+import type { Whys } from './whys-of.ts'
+
+/** Why it creaks, clicks or ticks: the reason for every number of the network. */
+export const NOISE_WHYS: Whys<typeof NOISES> = {
+  causes: {
+    saddle: 'Rails dry in their clamp; every rider sits on them.',
+    'seat-post': 'A dry post or clamp is the commonest creak.',
+    pedals: 'A dry thread or a bearing: often taken for the bottom bracket.',
+    cranks: 'Crank and ring bolts come loose, or sit dry.',
+    'bottom-bracket': 'Its cups sit dry in the frame, or its bearings are worn.',
+    headset: 'Loose or dry; it knocks over bumps.',
+    stem: 'Bar and stem dry or unevenly tightened.',
+    hanger: 'Its bolt loose, its seat dry.',
+    'dry-chain': 'Lube is gone after rain, and sooner than one thinks.',
+    rotor: 'A rotor a little out of true touches a pad.',
+    pads: 'Oil or dust on pads squeals; worn ones grate.',
+    lockring: 'Of cassette or rotor: rare once tightened to its torque.',
+    spokes: 'Loose spokes click where they cross.',
+    axle: 'A release or axle shut too loosely, or dry.',
+  },
+  findings: {
+    sound: {
+      rotor: 'A rotor touches once a turn.',
+      pads: 'Pads squeal or grate.',
+      'dry-chain': 'Dry pins chirp like a bird.',
+      headset: 'Play knocks.',
+      spokes: 'Spokes click where they cross.',
+      'seat-post': 'Dry surfaces creak.',
+      saddle: 'Dry surfaces creak.',
+      'bottom-bracket': 'Dry cups creak, worn bearings click.',
+      pedals: 'Threads and bearings click.',
+      cranks: 'Loose bolts creak and click.',
+      stem: 'Dry surfaces creak.',
+    },
+    pedalling: {
+      pedals: 'They are quiet while they are still.',
+      cranks: 'They are quiet while they are still.',
+      'bottom-bracket': 'It is quiet while it is still.',
+      'dry-chain': 'The chain stands still while one coasts.',
+      hanger: 'The chain pulls on it.',
+      lockring: 'The chain pulls the cogs.',
+      rotor: 'The wheel turns then, too.',
+      pads: 'The wheel turns then, too.',
+      spokes: 'The wheel turns then, too; a push winds it up.',
+      headset: 'Bumps make it knock.',
+    },
+    seated: {
+      saddle: 'Nobody sits on it while standing.',
+      'seat-post': 'Nobody sits on it while standing.',
+      stem: 'Standing pulls on the bars.',
+      headset: 'Standing pulls on the bars.',
+      axle: 'Standing rocks the wheel.',
+      spokes: 'Standing rocks the wheel.',
+    },
+    braking: {
+      pads: 'They touch only then.',
+      rotor: 'A bent one pulses under the pads.',
+      headset: 'Braking rocks the fork.',
+      lockring: 'The rotor’s lockring takes the pull.',
+    },
+    bars: {
+      stem: 'It is what is pulled on.',
+      headset: 'It bears the pull.',
+    },
+    rhythm: {
+      pedals: 'Once per turn, on one foot.',
+      cranks: 'Once per turn, at the hard push.',
+      'bottom-bracket': 'Once per turn, at the hard push.',
+      saddle: 'One sways with each push.',
+      'seat-post': 'One sways with each push.',
+      rotor: 'Where it is bent.',
+      spokes: 'The loose one at the bottom.',
+      lockring: 'It moves as the wheel turns.',
+      'dry-chain': 'Every link chirps.',
+    },
+    felt: {
+      saddle: 'Felt where one sits.',
+      'seat-post': 'The frame carries it down: it is taken for the cranks.',
+      pedals: 'Felt in one foot.',
+      cranks: 'Felt in both feet.',
+      'bottom-bracket': 'Felt in both feet.',
+      headset: 'Felt in the hands.',
+      stem: 'Felt in the hands.',
+      hanger: 'Heard behind.',
+      'dry-chain': 'Heard below.',
+      rotor: 'Heard at the wheel.',
+      pads: 'Heard at the wheel.',
+      lockring: 'Heard behind.',
+      spokes: 'The rear wheel bears more.',
+      axle: 'Heard at the wheel.',
+    },
+    weather: {
+      'dry-chain': 'Rain washes the lube out.',
+      pads: 'Wet pads squeal until they are dry.',
+      'seat-post': 'Grit and dryness creak.',
+      saddle: 'Water quiets it for a day.',
+    },
+    'stand-coasting': {
+      saddle: 'A push on the saddle by hand does what sitting does.',
+      'seat-post': 'A push on the saddle by hand does what sitting does.',
+    },
+    'bars-pulled': {
+      stem: 'Up on one side, down on the other: only bar and stem move.',
+      headset: 'A loose one moves a little, too.',
+    },
+    'front-rocked': {
+      headset: 'With the front brake on, play is felt at the base of the stem.',
+      axle: 'A loose axle rocks, too.',
+    },
+    'crank-pushed': {
+      'bottom-bracket': 'Pushed sideways, worn bearings give.',
+      cranks: 'A loose crank gives on one side only.',
+    },
+    'one-foot': {
+      pedals: 'Leant on with the brakes held, one pedal clicks, the other does not.',
+      cranks: 'A loose bolt answers, too.',
+      'bottom-bracket': 'Dry cups answer, too.',
+    },
+    'bolts-felt': {
+      cranks: 'Felt by hand first, then by the torque wrench.',
+      hanger: 'Its bolt turns.',
+      axle: 'It turns, or shuts without leaving a mark in the palm.',
+    },
+    'wheel-spun': {
+      rotor: 'It touches once a turn.',
+      pads: 'They do not come back all the way.',
+    },
+    'spokes-squeezed': {
+      spokes: 'Squeezed in pairs, a loose one gives.',
+    },
+    'cassette-wiggled': {
+      lockring: 'Held still, it must not click.',
+    },
+    'chain-drop': {
+      'dry-chain': 'A drop of lube on every roller, and it is quiet.',
+    },
+    'post-greased': {
+      'seat-post': 'Pulled, cleaned, greased (assembly paste on carbon) and put back.',
+    },
+    'pedals-swapped': {
+      pedals: 'Threads cleaned and greased; the left one has a left-hand thread.',
+    },
+  },
+}

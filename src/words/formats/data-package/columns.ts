@@ -1,0 +1,4 @@
+/** The words of columns. */
+export const words = {
+  utc: (description: string) => `${description}; UTC`,
+}

@@ -1,0 +1,31 @@
+import type { SprocketMaterial } from '../core/log/kinds/part.ts'
+import type { LimitReason } from '../core/measure/limits.ts'
+
+const MATERIALS: Readonly<Record<Exclude<SprocketMaterial, 'steel'>, string>> = {
+  aluminium: 'aluminium',
+  titanium: 'titanium',
+}
+
+/** Why a limit is what it is, in one clause. */
+export function sayLimitReason(reason: LimitReason): string {
+  switch (reason.is) {
+    case 'single-cog':
+      return 'a single cog takes a chain up to 1.0 %'
+    case 'soft-cogs':
+      return `${MATERIALS[reason.material]} cogs wear fast under a long chain`
+    case 'narrow':
+      return `narrow ${reason.speeds}-speed chains are changed at 0.5 %`
+    case 'electric':
+      return 'electric shifting needs a chain under 0.5 %'
+    case 'steel':
+      return 'the usual rule for steel cogs up to 10-speed'
+    case 'own':
+      return reason.because === undefined
+        ? 'your own limit for this bike'
+        : `your own limit: ${reason.because}`
+    case 'early':
+      return 'early: change chains often, and cogs and rings last longest'
+    case 'late':
+      return 'late: run the chain, cogs and rings to the end, then replace them all'
+  }
+}
