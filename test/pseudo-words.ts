@@ -40,7 +40,7 @@ const isLiteralType = (type: ts.Type | undefined): boolean =>
 
 /** Whether a text in the source is something that is read aloud, rather than a name that the code goes by. */
 function isSaid(node: ts.Expression, text: string, checker: ts.TypeChecker): boolean {
-  if (!/[A-Za-z]{2}|^[A-Za-z] /.test(text) || /^[/#]|^[a-z]+-[a-z-]+$/.test(text)) return false
+  if (!/[A-Za-z]{2}|^[A-Za-z] /.test(text) || /^[/#]/.test(text)) return false
   let { parent } = node
   while (ts.isConditionalExpression(parent) || ts.isParenthesizedExpression(parent)) parent = parent.parent
   if (ts.isBinaryExpression(parent) && /^[!=]==?$|^in$/.test(parent.operatorToken.getText())) return false
@@ -50,7 +50,7 @@ function isSaid(node: ts.Expression, text: string, checker: ts.TypeChecker): boo
   if (ts.isPropertyAssignment(parent)) {
     if (parent.name === (node as ts.Node)) return false
     // Where a form field, a route or a key of the keyboard has its name.
-    if (/^(path|key|field|to|id|kind)$/.test(parent.name.getText())) return false
+    if (/^(path|key|field|to|id|kind)$/.test(parent.name.getText()) && /^[a-z/#]/.test(text)) return false
   }
   if (ts.isNewExpression(parent)) return false
   if (ts.isCallExpression(parent) && SILENT_CALLS.test(parent.expression.getText())) return false

@@ -34,12 +34,17 @@ function wordsIn(source: string): string[] {
   const seeTexts = (node: ts.Node): void => {
     ts.forEachChild(node, (child) => {
       if (ts.isStringLiteral(child) && (ts.isConditionalExpression(node) || ts.isBinaryExpression(node))) {
-        const isCompared = ts.isBinaryExpression(node) && /^[!=]==$/.test(node.operatorToken.getText(file))
+        const isCompared =
+          ts.isBinaryExpression(node) && /^([!=]==|in)$/.test(node.operatorToken.getText(file))
         if (!isCompared) see(child.text)
       }
       if (ts.isTemplateExpression(child))
         see([child.head.text, ...child.templateSpans.map(({ literal }) => literal.text)].join(' '))
-      if (ts.isConditionalExpression(child) || ts.isBinaryExpression(child) || ts.isParenthesizedExpression(child))
+      if (
+        ts.isConditionalExpression(child) ||
+        ts.isBinaryExpression(child) ||
+        ts.isParenthesizedExpression(child)
+      )
         seeTexts(child)
     })
   }

@@ -1,10 +1,5 @@
-import type { SprocketMaterial } from '../core/log/kinds/part.ts'
 import type { LimitReason } from '../core/measure/limits.ts'
-
-const MATERIALS: Readonly<Record<Exclude<SprocketMaterial, 'steel'>, string>> = {
-  aluminium: 'aluminium',
-  titanium: 'titanium',
-}
+import { MATERIAL_NAMES } from './names.ts'
 
 /** Why a limit is what it is, in one clause. */
 export function sayLimitReason(reason: LimitReason): string {
@@ -12,7 +7,7 @@ export function sayLimitReason(reason: LimitReason): string {
     case 'single-cog':
       return 'a single cog takes a chain up to 1.0 %'
     case 'soft-cogs':
-      return `${MATERIALS[reason.material]} cogs wear fast under a long chain`
+      return `${MATERIAL_NAMES[reason.material]} cogs wear fast under a long chain`
     case 'narrow':
       return `narrow ${reason.speeds}-speed chains are changed at 0.5 %`
     case 'electric':

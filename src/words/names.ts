@@ -1,6 +1,7 @@
 import type { DrivetrainKind } from '../core/gearing/drivetrains.ts'
 import type { Condition, Quarter } from '../core/exposure/conditions.ts'
 import type { Motor, Shifting, Storage } from '../core/log/kinds/bike.ts'
+import type { SprocketMaterial } from '../core/log/kinds/part.ts'
 import type { WashMethod } from '../core/log/kinds/wash.ts'
 import type { Garage } from '../core/log/garage.ts'
 import type { Lube } from '../core/lube/lubes.ts'
@@ -57,6 +58,13 @@ export const ROLE_NAMES: Readonly<Record<Sprocket['role'], string>> = {
   ring: 'ring',
   'guide pulley': 'guide pulley',
   'tension pulley': 'tension pulley',
+}
+
+/** What teeth are made of. */
+export const MATERIAL_NAMES: Readonly<Record<SprocketMaterial, string>> = {
+  steel: 'steel',
+  aluminium: 'aluminium',
+  titanium: 'titanium',
 }
 
 /** When chains are changed, by the rider's choice. */

@@ -7,7 +7,7 @@ import { words } from '../../words/stations/checks/build-form.ts'
 
 type Yes = 'yes' | 'no'
 const YES: readonly { readonly value: Yes; readonly label: string }[] = [
-  { value: 'yes', label: 'yes' },
+  { value: 'yes', label: words.yes },
   { value: 'no', label: 'no' },
 ]
 const yesOf = (value: boolean | undefined): Yes | undefined =>
@@ -41,7 +41,7 @@ export function BuildForm({ entry }: { readonly entry: BikeEntry }) {
         value={brakes}
         onPick={(value) => save({ brakes: value })}
         options={[
-          { value: 'disc', label: 'discs' },
+          { value: 'disc', label: words.discs },
           { value: 'rim', label: words.theRim },
         ]}
       />
@@ -50,8 +50,8 @@ export function BuildForm({ entry }: { readonly entry: BikeEntry }) {
         value={build.brakeLine}
         onPick={(brakeLine) => put({ brakeLine })}
         options={[
-          { value: 'hydraulic', label: 'fluid' },
-          { value: 'cable', label: 'cable' },
+          { value: 'hydraulic', label: words.fluid },
+          { value: 'cable', label: words.cable },
         ]}
       />
       <Choice<'tubes' | 'tubeless'>
@@ -59,7 +59,7 @@ export function BuildForm({ entry }: { readonly entry: BikeEntry }) {
         value={build.tyres}
         onPick={(tyres) => put({ tyres })}
         options={[
-          { value: 'tubes', label: 'tubes' },
+          { value: 'tubes', label: words.tubes },
           { value: 'tubeless', label: words.sealantNoTubes },
         ]}
       />
@@ -70,7 +70,7 @@ export function BuildForm({ entry }: { readonly entry: BikeEntry }) {
         options={[
           { value: 'through', label: words.throughAxles },
           { value: 'quick-release', label: words.quickReleases },
-          { value: 'nuts', label: 'nuts' },
+          { value: 'nuts', label: words.nuts },
         ]}
       />
       <Choice<Yes>

@@ -109,7 +109,7 @@ export function FastenerForm({ bolt, unit, onSaved }: Props) {
         onPick={(picked) => setCarbon(picked === 'yes')}
         options={[
           { value: 'no', label: 'no' },
-          { value: 'yes', label: 'yes' },
+          { value: 'yes', label: words.yes },
         ]}
       />
       <div className="flex flex-wrap gap-4">

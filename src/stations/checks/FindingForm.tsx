@@ -45,7 +45,7 @@ export function FindingForm({ item, result, onSave, onBack }: Props) {
     }),
     day: shortText(10).test(
       'day',
-      'Give a day that is still to come.',
+      words.giveADayThatIsStill,
       (day) => day === '' || (/^\d{4}-\d\d-\d\d$/.test(day) && day >= dayOf(now)),
     ),
     note: shortText(BOUNDS.noteLetters),

@@ -146,7 +146,7 @@ function MeasureMm({ report, part }: Props) {
       )}
       <div className="flex flex-wrap items-end gap-3">
         <TextField
-          label={`Measured, ${isMetric ? words.mm : words.inches}`}
+          label={words.measured(isMetric ? words.mm : words.inches)}
           inputMode="decimal"
           className="w-36"
           fault={form.formState.errors.mm?.message}

@@ -70,9 +70,7 @@ export function Turns({ judged }: { readonly judged: JudgedBike }) {
         {readings?.filter(isTold).map((turn) => (
           <Row
             key={JSON.stringify(turn.from)}
-            when={words
-              .reads(tool ?? words.aTool, sayReadingTurn(turn, reading?.pitches, units))
-              .replace(/ reads (the|whatever)/, ': $1')}
+            when={words.reads(tool ?? words.aTool, sayReadingTurn(turn, reading?.pitches, units))}
             then={sayCall(turn.verdict, units)}
             {...(readings.length > 1 && { p: turn.p })}
             isNow={isSameCall(turn.verdict, verdict)}

@@ -36,11 +36,11 @@ export const eventSchema = (today: string, units: Units) =>
     name: neededText(words.giveItAName, BOUNDS.nameLetters),
     day: string()
       .required(words.giveTheDayOnWhich)
-      .test('day', 'Give a day within the next ten years.', (day) => isIsoDay(day))
-      .test('ahead', 'That day is over. What was ridden is put in as rides.', (day) => day >= today)
+      .test('day', words.giveADayWithin, (day) => isIsoDay(day))
+      .test('ahead', words.thatDayIsOver, (day) => day >= today)
       .test(
         'soon',
-        'Give a day within the next ten years.',
+        words.giveADayWithin,
         (day) => day <= `${Number(today.slice(0, 4)) + 10}${today.slice(4)}`,
       ),
     days: neededNumber({ unit: '', ask: words.howManyDays, least: 1, most: 365, whole: true }),

@@ -46,7 +46,7 @@ export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, o
       {causes.map((cause) => {
         const { steps, caution, mechanic, goOn } = REPAIRS[cause]
         return (
-          <Section key={cause} title={`Mend: ${sayCauseWith(cause, blamed)}`}>
+          <Section key={cause} title={words.mend(sayCauseWith(cause, blamed))}>
             {caution && <CautionNote>{caution}</CautionNote>}
             {isElectric && (
               <p className="mt-2 border-l-4 border-rust pl-3 text-[0.95rem]">{words.electricBikePowerOff}</p>

@@ -88,8 +88,8 @@ export function History({ report, chain, answer }: Props) {
           value={axis}
           onPick={setAxis}
           options={[
-            { value: 'km', label: 'distance' },
-            { value: 'wear-km', label: 'wear-distance' },
+            { value: 'km', label: words.distance },
+            { value: 'wear-km', label: words.wearDistance },
           ]}
         />
         {others.map((part) => (

@@ -32,7 +32,7 @@ export function MissingSwap({ chain, before, look }: Props) {
     object({
       day: pastDay(now).test(
         'between',
-        `Between the two looks: from ${sayDay(before, now)} to ${sayDay(look, now)}.`,
+        words.betweenTheTwoLooks(sayDay(before, now), sayDay(look, now)),
         (day) => day >= earliest && day <= latest,
       ),
     }),

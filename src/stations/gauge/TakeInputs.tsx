@@ -122,7 +122,7 @@ function Lengths({ form, units }: InputProps) {
     name: ['instrument', 'pitches', 'length', 'inside', 'outside'],
   })
   const { errors } = form.formState
-  const unit = units === 'metric' ? 'mm' : 'inches'
+  const unit = units === 'metric' ? words.mm : words.inches
   const scale = units === 'metric' ? 1 : 1 / 25.4
   const fresh = (Number.isFinite(Number(pitches)) ? Number(pitches) : 24) * PITCH_MM * scale
   const fine = instrument === 'rule' ? 0.5 : instrument === 'strip' ? 0.1 : 0.01
@@ -152,7 +152,7 @@ function Lengths({ form, units }: InputProps) {
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1 bench:grid-cols-1">
         <Stepper
           label={words.pitches}
-          hint={`new: ${fresh.toFixed(units === 'metric' ? 1 : 3)} ${unit}`}
+          hint={words.whenNew(fresh.toFixed(units === 'metric' ? 1 : 3), unit)}
           fault={errors.pitches?.message}
           value={Number(pitches)}
           step={1}

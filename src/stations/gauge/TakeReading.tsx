@@ -222,7 +222,7 @@ export function TakeReading(props: Props) {
           onPick={(value) => form.setValue('run', value)}
           options={[
             { value: 'tight', label: words.tightBigRingBig },
-            { value: 'slack', label: 'slack' },
+            { value: 'slack', label: words.slack },
           ]}
         />
         <p className="text-sm text-steel">{words.keepFingersAndLoose}</p>

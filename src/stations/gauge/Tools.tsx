@@ -103,12 +103,7 @@ const toolSchema = object({
   kind: string<Kind>().required(),
   bar: neededNumber({ unit: 'mm', ask: words.measureTheCheckBar, least: 0, most: 1000 }).when('kind', {
     is: 'strip',
-    then: (bar) =>
-      bar.test(
-        'true',
-        'That is more than 2 % off: print the sheet again at 100 %, without fitting it to the page.',
-        (mm) => printScale(mm) !== undefined,
-      ),
+    then: (bar) => bar.test('true', words.thatIsMoreThan, (mm) => printScale(mm) !== undefined),
   }),
 })
 

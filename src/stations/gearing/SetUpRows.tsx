@@ -57,7 +57,7 @@ function useRows({ gearing, costs }: Pick<Props, 'gearing' | 'costs'>) {
       name: words.atInIt(sayRpm(rider.cadenceRpm)),
       of: (one: OnBench) => saySpeed(one.bench.highest.speedKmh, units),
     },
-    { name: 'range', of: (one: OnBench) => `${Math.round(100 * one.bench.range)}\u00a0%` },
+    { name: words.range, of: (one: OnBench) => `${Math.round(100 * one.bench.range)}\u00a0%` },
     { name: words.widestStep, of: (one: OnBench) => `${Math.round(one.bench.widestStepPercent)}\u00a0%` },
     { name: words.gearsOfTheirOwn, of: (one: OnBench) => words.of(one.bench.useful, one.bench.gears.length) },
     {

@@ -127,7 +127,7 @@ export default function Log() {
   const close = () => (cameFrom && window.history.length > 1 ? void navigate(-1) : setSearch({}))
   const abouts = useMemo(
     () => ({
-      '': 'anything',
+      '': phrases.anything,
       ...Object.fromEntries([...garage.bikes.values()].map(({ entry }) => [entry.bike, entry.name])),
       ...Object.fromEntries([...garage.parts.keys()].map((id) => [id, namePart(garage, id)])),
     }),

@@ -26,7 +26,7 @@ const schemaFor = (odometer: readonly OdometerEntry[], now: IsoTime, units: Unit
     }),
     day: pastDay(now),
     restarted: boolean().default(false),
-  }).test('counts on', '', ({ shown, day, restarted }, context) => {
+  }).test(words.countsOn, '', ({ shown, day, restarted }, context) => {
     const at = momentOf(day, now)
     const before = odometer.findLast((reading) => reading.at <= at)
     const km = units === 'metric' ? shown : milesToKm(shown)

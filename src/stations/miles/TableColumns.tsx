@@ -32,7 +32,11 @@ interface Props {
   readonly onLeave: () => void
 }
 
-const UNITS: Readonly<Record<DistanceUnit, string>> = { km: 'kilometres', miles: 'miles', metres: 'metres' }
+const UNITS: Readonly<Record<DistanceUnit, string>> = {
+  km: words.kilometres,
+  miles: words.miles2,
+  metres: words.metres,
+}
 const DATES: Readonly<Record<DateOrder, string>> = {
   iso: words.yearMonthDayOrTheMonth,
   'day-first': words.dayMonthYear,
@@ -46,9 +50,9 @@ const DECIMALS: Readonly<Record<DecimalMark, string>> = {
 const DURATIONS: Readonly<Record<DurationUnit, string>> = {
   'h:m': words.hoursAndMinutes1,
   'm:s': words.minutesAndSeconds45,
-  minutes: 'minutes',
-  seconds: 'seconds',
-  hours: 'hours',
+  minutes: words.minutes,
+  seconds: words.seconds,
+  hours: words.hours,
 }
 const NONE = 'none'
 const SHOWN = 4
@@ -200,7 +204,7 @@ export function TableColumns({ file, table, remembered, onRead, onLeave }: Props
         {mapping.duration !== undefined && (
           <SelectField
             label={words.itsFiguresAre}
-            options={{ [NONE]: 'choose', ...DURATIONS }}
+            options={{ [NONE]: words.choose, ...DURATIONS }}
             value={mapping.durations ?? NONE}
             onPick={(durations) => durations !== NONE && setMapping({ ...mapping, durations })}
           />

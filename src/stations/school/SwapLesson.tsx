@@ -46,7 +46,7 @@ function Costs({
               {SWAP_CHOICE_NAMES[choice]}
             </text>
             <text x={0} y={y + 16} className="fill-steel text-[12px]">
-              {[choice === chose && 'yours', choice === best && words.theApps].filter(Boolean).join(', ')}
+              {[choice === chose && words.yours, choice === best && words.theApps].filter(Boolean).join(', ')}
             </text>
             {costs.map((cost, i) => (
               <circle key={i} cx={x(cost)} cy={y - 8 + ((i * 7) % 17)} r={2.6} className="fill-petrol/40" />

@@ -21,6 +21,7 @@ import {
   QUARTER_NAMES,
   SHIFTING_NAMES,
   STORAGE_NAMES,
+  MATERIAL_NAMES,
 } from '../../words/names.ts'
 import {
   bikeEntries,
@@ -37,7 +38,6 @@ import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import type { DrivetrainKind } from '../../core/gearing/drivetrains.ts'
 import { words } from '../../words/stations/shelf/bike-form.ts'
 
-const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
 const PASTS = { new: words.fittedNew, unknown: words.ofUnknownPast }
 
 interface FactFieldsProps {
@@ -146,7 +146,7 @@ function MoreOfBike({ form }: { readonly form: UseFormReturn<BikeDraft> }) {
         <SelectField
           label={words.cogsOf}
           hint={words.softOnesWearOut}
-          options={MATERIALS}
+          options={MATERIAL_NAMES}
           {...form.register('material')}
         />
         <TextField

@@ -194,7 +194,7 @@ export function FitChain({ report }: { readonly report: BikeReport }) {
                 onPick={(next) => form.setValue('oldTo', next)}
                 options={[
                   { value: 'shelf', label: words.onTheShelfAs },
-                  { value: 'retired', label: 'retired' },
+                  { value: 'retired', label: words.retired },
                 ]}
               />
             </Step>

@@ -19,7 +19,7 @@ import { useForecast } from '../../session/use-forecasts.ts'
 import { Checks } from './Checks.tsx'
 import { words } from '../../words/stations/shelf/move-part.ts'
 
-const PLACES = { shelf: words.onTheShelf, retired: 'retired', lent: words.toSomebodyOnLoan } as const
+const PLACES = { shelf: words.onTheShelf, retired: words.retired, lent: words.toSomebodyOnLoan } as const
 type Off = keyof typeof PLACES
 
 /** Where a part goes, to whom, and when: not before it came to where it is. */

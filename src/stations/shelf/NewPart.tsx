@@ -20,11 +20,11 @@ import {
   type PartForm,
 } from './part-form.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
+import { MATERIAL_NAMES } from '../../words/names.ts'
 import { words } from '../../words/stations/shelf/new-part.ts'
 
-const SURFACES = { plain: words.plainSteel, plated: 'plated', 'hard-coated': 'hard-coated' }
+const SURFACES = { plain: words.plainSteel, plated: words.plated, 'hard-coated': words.hardCoated }
 const JOINS = { 'joining-link': words.aJoiningLink, pin: words.aPin }
-const MATERIALS = { steel: 'steel', aluminium: 'aluminium', titanium: 'titanium' }
 const DIRECTIONS = { no: words.eitherWayRound, yes: words.oneWayRoundOnly }
 
 type Form = UseFormReturn<PartForm>
@@ -73,7 +73,7 @@ function PartFields({ form }: { readonly form: Form }) {
       {...form.register(name)}
     />
   )
-  const material = <SelectField label={words.of} options={MATERIALS} {...form.register('material')} />
+  const material = <SelectField label={words.of} options={MATERIAL_NAMES} {...form.register('material')} />
   switch (type) {
     case 'chain':
       return (
@@ -182,7 +182,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
         <PartFields form={form} />
         <SelectField
           label={words.newOrUsed}
-          options={{ new: 'new', used: words.usedOfUnknownPast }}
+          options={{ new: words.new, used: words.usedOfUnknownPast }}
           {...form.register('used')}
         />
         {used === 'used' && (

@@ -28,8 +28,8 @@ import { words } from '../../words/stations/shelf/shelf.ts'
 function whereabouts(part: PartState, now: string): string {
   const since = openFitting(part)?.from
   if (since !== undefined) return words.since(sayDay(since, now))
-  if (part.lentTo !== undefined) return part.lentTo === '' ? 'lent' : words.lentTo(part.lentTo)
-  return part.retired ? 'retired' : 'spare'
+  if (part.lentTo !== undefined) return part.lentTo === '' ? words.lent : words.lentTo(part.lentTo)
+  return part.retired ? words.retired : words.spare
 }
 
 interface PartLineProps {
@@ -74,7 +74,7 @@ function PartLine({ part, bike, onMove, onHistory }: PartLineProps) {
         <Button look="link" aria-label={words.historyOf(name)} onClick={() => onHistory(part)}>
           {words.history}
         </Button>
-        <Button look="link" aria-label={`Move ${name}`} onClick={() => onMove(part)}>
+        <Button look="link" aria-label={words.move2(name)} onClick={() => onMove(part)}>
           {words.move}
         </Button>
       </span>
@@ -200,7 +200,7 @@ export default function Shelf() {
       <Sheet
         open={moving !== undefined}
         onClose={() => setMoving(undefined)}
-        title={moving ? `Move ${namePart(garage, moving.entry.part, entry.bike)}` : ''}
+        title={moving ? words.move2(namePart(garage, moving.entry.part, entry.bike)) : ''}
       >
         {moving && <MovePart key={moving.entry.part} part={moving} onDone={() => setMoving(undefined)} />}
       </Sheet>

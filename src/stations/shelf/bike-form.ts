@@ -21,7 +21,7 @@ const teeth = (most: number) =>
   string()
     .trim()
     .default('')
-    .test('teeth', `Between 1 and ${most} tooth counts from 9 to 60, as in "11 13 15".`, (text) => {
+    .test('teeth', words.between1AndTooth(most), (text) => {
       const counts = teethOf(text)
       if (text === '') return true
       return counts.length >= 1 && counts.length <= most && counts.every((count) => count >= 9 && count <= 60)
@@ -95,7 +95,7 @@ export const bikeSchema = object({
   owner: facts.owner,
   rack: facts.rack,
   rings: teeth(3),
-  cogs: teeth(14).test('whole cassette', '', (text, context) => {
+  cogs: teeth(14).test(words.wholeCassette, '', (text, context) => {
     const { cogsCounted } = context.parent as { cogsCounted?: boolean }
     const fault = faultOfCogs(text, cogsCounted === true)
     return fault === undefined || context.createError({ message: fault })

@@ -6,6 +6,7 @@ import { toothWord } from '../../core/teeth/tooth-word.ts'
 import { ToothRackDrawing } from '../../ui/drawings/ToothRackDrawing.tsx'
 import { WearMark } from '../../ui/glyphs/ToothGlyph.tsx'
 import { Button } from '../../ui/parts/Button.tsx'
+import { WORD_NAMES } from '../../words/names.ts'
 import { words } from '../../words/stations/teeth/match-by-eye.ts'
 
 /** The wear of a tooth that is matched, %: at most, and a step of the buttons. */
@@ -69,7 +70,7 @@ export function MatchByEye({ state, onMatched }: Props) {
           step={0.02}
           value={worn}
           onChange={(event) => setWorn(clamp(Number(event.target.value)))}
-          aria-valuetext={word}
+          aria-valuetext={WORD_NAMES[word]}
           className="h-8 w-full accent-petrol"
         />
       </label>

@@ -11,11 +11,11 @@ const TEETH_DRAWN = 6
 /** What has been found out about a sprocket, and how. */
 function sayFoundBy({ sprocket, tests, pictures, outlook }: ToothState): string {
   const by = [
-    ...(outlook ? ['road'] : []),
-    ...(sprocket.look ? ['eye'] : []),
-    ...(pictures.length > 0 ? ['picture'] : []),
-    ...(tests.some((test) => test.by === 'tool') ? ['tool'] : []),
-    ...(tests.some((test) => test.by === 'ride') ? ['ride'] : []),
+    ...(outlook ? [words.road] : []),
+    ...(sprocket.look ? [words.eye] : []),
+    ...(pictures.length > 0 ? [words.picture] : []),
+    ...(tests.some((test) => test.by === 'tool') ? [words.tool] : []),
+    ...(tests.some((test) => test.by === 'ride') ? [words.ride] : []),
   ]
   return by.length > 0 ? words.by(sayList(by)) : ''
 }

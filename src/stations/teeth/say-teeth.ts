@@ -73,7 +73,7 @@ export function sayChainAsked(cogs: readonly CogRisk[], name: string | undefined
   const risk = words.riskThatItSkips(sayChance(worst), cogs.length === 1 ? '' : words.onTheWorst)
   const subject = name === undefined ? words.theChainThatIsOn : `${name} `
   if (worst < SKIP_DOUBTFUL) {
-    const runs = name === undefined ? 'runs' : words.willRun
+    const runs = name === undefined ? words.runs : words.willRun
     return {
       subject,
       strong: cogs.length === 1 ? words.onTheCog(runs) : words.onAllCogs(runs),

@@ -58,7 +58,7 @@ const washSchema = (now: string) =>
       .required()
       .test(
         'done',
-        'Neither cleaned nor lubricated: there is nothing to log.',
+        words.neitherCleanedNorLubricated,
         (put, { parent }) => put !== 'unchanged' || (parent as { method: WashMethod }).method !== 'none',
       ),
     day: pastDay(now),

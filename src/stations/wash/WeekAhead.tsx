@@ -20,7 +20,7 @@ const DAYS_AFTER = 6
 
 function sayAdvice(advice: WeekAdvice | undefined, report: BikeReport): string {
   const lube = report.chain?.lube
-  const name = lube ? LUBE_NAMES[lube.lube] : 'lube'
+  const name = lube ? LUBE_NAMES[lube.lube] : words.lube
   switch (advice) {
     case 'wet-lube-now':
       return words.rainWashesDryLube

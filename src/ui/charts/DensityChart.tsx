@@ -26,9 +26,9 @@ const DASHES = [
 
 /** The other schools' limits, drawn faintly beside the one in force. */
 const MARKS = [
-  { at: 0.5, name: 'early' },
+  { at: 0.5, name: words.early },
   { at: 0.75, name: '' },
-  { at: 1, name: 'late' },
+  { at: 1, name: words.late },
 ] as const
 
 const points = ({ e, density }: Density, from: number, to: number): [number, number][] =>

@@ -89,7 +89,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
               label: {
                 position: 'end',
                 align: narrow ? 'right' : 'center',
-                formatter: 'today',
+                formatter: words.today,
                 color: ink.paper,
                 backgroundColor: ink.ink,
                 padding: [5, 10, 3, 10],
@@ -105,7 +105,7 @@ function chartOption(props: Props, units: Units, ink: Ink, width: number): Chart
                     label: {
                       position: 'end',
                       align: narrow ? 'left' : 'center',
-                      formatter: `limit: ${sayAboutKm(crossing, units)}`,
+                      formatter: words.limitIn(sayAboutKm(crossing, units)),
                       color: ink.rust,
                       fontWeight: 700,
                       fontSize: 12,

@@ -146,8 +146,8 @@ export function HistoryChart({ chains, limit, axis, way }: Props) {
           pegs.map(({ x, low, high, slip }) => [
             name,
             sayKm(x, units),
-            low <= 0 ? 'open' : sayFigure(low),
-            high >= PEG_TOP ? 'open' : sayFigure(high),
+            low <= 0 ? words.openEnd : sayFigure(low),
+            high >= PEG_TOP ? words.openEnd : sayFigure(high),
             slip === undefined ? '' : saySlip(slip),
           ]),
         ),

@@ -42,5 +42,5 @@ export const limitLine = (ink: Ink, limit: Limit) => ({
 export const todayLine = (ink: Ink, at: number) => ({
   xAxis: at,
   lineStyle: { color: ink.ink, width: 1.5, type: 'solid' },
-  label: { position: 'end', formatter: 'today', color: ink.ink, fontWeight: 600, fontSize: 12 },
+  label: { position: 'end', formatter: words.today, color: ink.ink, fontWeight: 600, fontSize: 12 },
 })

@@ -34,7 +34,7 @@ export function paintScale(brush: Brush, picture: StripPicture): void {
   ])
   label(brush, picture.limit.toFixed(2), frame.left - 8, y(picture.limit) + 4, ink.rust, 600, 'right')
   if (frame.narrow) return
-  label(brush, 'limit', 0, y(picture.limit) + 4, ink.rust, 600)
+  label(brush, words.limit, 0, y(picture.limit) + 4, ink.rust, 600)
   label(brush, words.elongation, 0, y(frame.topPercent / 3), ink.steel)
   label(brush, words.perCent, 0, y(frame.topPercent / 3) + 15, ink.steel)
 }
@@ -260,9 +260,9 @@ export function paintToday(brush: Brush, { strip }: Pick<StripPicture, 'strip'>)
   ])
   if (frame.small || today < frame.left - 1 || today > frame.right + 1) return
   ctx.font = `600 12px ${ink.sans}`
-  const width = ctx.measureText('today').width + 18
+  const width = ctx.measureText(words.today).width + 18
   const left = Math.max(frame.left, Math.min(today - width / 2, frame.right - width))
   ctx.fillStyle = ink.ink
   ctx.fillRect(left, 0, width, 20)
-  label(brush, 'today', left + 9, 14, ink.paper, 600)
+  label(brush, words.today, left + 9, 14, ink.paper, 600)
 }

@@ -155,7 +155,7 @@ export function paintPlanned(brush: Brush, { strip, ahead }: StripPicture, ratio
 /** A tick for each wash or lube, broad where the chain came off for it. */
 export function paintWashes(brush: Brush, { strip }: StripPicture): void {
   const { ctx, frame, ink, x } = brush
-  label(brush, frame.narrow ? 'wash' : words.washLube, 0, frame.washY + 4, ink.steel)
+  label(brush, frame.narrow ? words.wash : words.washLube, 0, frame.washY + 4, ink.steel)
   ctx.fillStyle = ink.petrol
   for (const { wash, km } of strip.washes) {
     const at = x(km)
@@ -300,5 +300,5 @@ export function paintDates(brush: Brush, { strip }: StripPicture): void {
     label(brush, text, at, frame.datesY + 20, ink.steel)
     free = at + width + 22
   }
-  if (!frame.narrow) label(brush, 'when', 0, frame.datesY + 20, ink.steel)
+  if (!frame.narrow) label(brush, words.when, 0, frame.datesY + 20, ink.steel)
 }

@@ -7,6 +7,7 @@ import { paintPlanned, paintRoad } from './paint-road.ts'
 import { sayLimit } from '../../words/numbers.ts'
 import type { StripPicture } from './picture.ts'
 import { rulerStep, type View } from './view.ts'
+import { words } from '../../words/ui/road/paint-curves.ts'
 
 /** What is due on a small road, km from today. */
 export interface DueAlong {
@@ -123,5 +124,5 @@ export function paintSharedRuler(
     label(brush, text, at, bottom - 10, ink.steel, 400, 'center')
     isNamed = true
   }
-  label(brush, 'today', brush.x(0), bottom - 10, ink.ink, 600, 'center')
+  label(brush, words.today, brush.x(0), bottom - 10, ink.ink, 600, 'center')
 }

@@ -29,7 +29,7 @@ const schema = object({
     most: MOST_PRICE,
   }),
   minutes: neededNumber({
-    unit: 'min',
+    unit: words.min,
     ask: words.howManyMinutesDoes,
     least: 0,
     most: VISIT_BOUNDS.minutes,
@@ -129,7 +129,7 @@ export function JobForm({ one, others, unit, currency, onSave }: Props) {
         legend={words.canItsPartBe}
         value={isOut ? 'no' : 'yes'}
         options={[
-          { value: 'yes', label: 'yes' },
+          { value: 'yes', label: words.yes },
           { value: 'no', label: 'no' },
         ]}
         onPick={(value) => setOut(value === 'no')}

@@ -16,7 +16,7 @@ interface Props {
 
 const YES_NO = [
   { value: 'no', label: 'no' },
-  { value: 'yes', label: 'yes' },
+  { value: 'yes', label: words.yes },
 ] as const
 
 /** A plan of the rider's own, to compare before it is followed. */

@@ -6,13 +6,13 @@ import { sayMoney } from '../../../words/money.ts'
 import { words } from '../../../words/stations/decide/plans/plan-table.ts'
 
 const PART_NAMES: Readonly<Record<CostPart, string>> = {
-  chains: 'chains',
-  cogs: 'cogs',
-  rings: 'rings',
-  pulleys: 'pulleys',
-  lube: 'lube',
-  work: 'work',
-  skips: 'skips',
+  chains: words.chains,
+  cogs: words.cogs,
+  rings: words.rings,
+  pulleys: words.pulleys,
+  lube: words.lube,
+  work: words.work,
+  skips: words.skips,
 }
 /** Each part a tone of its own, dark to light, and in the same order along every bar. */
 const TONES: Readonly<Record<CostPart, string>> = {

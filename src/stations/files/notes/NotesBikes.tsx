@@ -38,7 +38,7 @@ function OneBike({ name, notes }: { readonly name: string; readonly notes: Notes
     <li className="grid grid-cols-[repeat(auto-fill,minmax(14.5rem,1fr))] gap-x-6 gap-y-3 border-t border-hairline py-3 max-sm:grid-cols-1">
       <SelectField
         label={name === '' ? words.theNotesAreAbout : words.is(name)}
-        options={{ [NONE]: 'choose', ...here, ...news }}
+        options={{ [NONE]: words.choose, ...here, ...news }}
         value={value}
         onPick={pick}
       />

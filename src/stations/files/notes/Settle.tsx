@@ -69,7 +69,7 @@ export function Settle({ table, mapping, onMap }: Props) {
       {DISTANCES.some(has) && (
         <Pick
           label={phrases.distancesAreIn}
-          options={{ km: 'kilometres', miles: 'miles' }}
+          options={{ km: phrases.kilometres, miles: phrases.miles }}
           value={mapping.unit}
           onPick={(unit) => set({ unit })}
         />
@@ -133,7 +133,7 @@ export function Settle({ table, mapping, onMap }: Props) {
           />
           <Pick
             label={phrases.lengthsAreIn}
-            options={{ mm: 'millimetres', inches: 'inches' }}
+            options={{ mm: phrases.millimetres, inches: phrases.inches }}
             value={mapping.lengthUnit}
             onPick={(lengthUnit) => set({ lengthUnit })}
           />

@@ -119,7 +119,7 @@ export function Road({ report }: { readonly report: BikeReport }) {
         },
       }),
       perUnit: units === 'metric' ? 1 : KM_PER_MILE,
-      unit: units === 'metric' ? 'km' : 'miles',
+      unit: units === 'metric' ? words.km : words.miles,
       sayLane,
     }
   }, [strip, limit, answers, current, report, units])

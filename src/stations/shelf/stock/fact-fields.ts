@@ -20,7 +20,7 @@ export const factsSchema = object({
         .map(Number),
     )
     .max(16, phrases.sixteenToothCountsAre)
-    .test('teeth', 'Tooth counts lie between 5 and 120.', (teeth = []) =>
+    .test('teeth', phrases.toothCountsLieBetween, (teeth = []) =>
       teeth.every((one) => one >= FIT_BOUNDS.teeth[0] && one <= FIT_BOUNDS.teeth[1]),
     ),
   capacityTeeth: numberField({

@@ -104,7 +104,7 @@ function Hands({
         )
       })}
       {freeSpans(hands, minutes).map(({ fromMin, toMin }) => {
-        const text = [words.freeMin(toMin - fromMin), 'free'].find(
+        const text = [words.freeMin(toMin - fromMin), words.free].find(
           (one) => (toMin - fromMin) * scale > roomFor(one),
         )
         return (

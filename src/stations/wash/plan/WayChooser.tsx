@@ -103,7 +103,7 @@ export function WayChooser({ planned, onChoose }: Props) {
             Object.fromEntries(
               [...WASH_WAYS]
                 .sort((a, b) => rank(a) - rank(b))
-                .map((one) => [one, `${WAY_NAMES[one]}${one === best?.way ? ' (suggested)' : ''}`]),
+                .map((one) => [one, one === best?.way ? words.suggested(WAY_NAMES[one]) : WAY_NAMES[one]]),
             ) as Record<WashWay, string>
           }
           onPick={(next) => {

@@ -11,4 +11,10 @@ export const words = {
   quickReleases: 'quick releases',
   suspension: 'Suspension',
   carbonParts: 'Carbon parts',
+  yes: 'yes',
+  discs: 'discs',
+  fluid: 'fluid',
+  cable: 'cable',
+  tubes: 'tubes',
+  nuts: 'nuts',
 }

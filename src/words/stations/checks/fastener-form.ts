@@ -13,4 +13,5 @@ export const words = {
   aCarbonPart: 'A carbon part?',
   saveTheBolt: 'Save the bolt',
   takeItOffTheBook: 'Take it off the book',
+  yes: 'yes',
 }

@@ -19,4 +19,5 @@ export const words = {
   theFinding: 'the finding',
   save: (phrase: string) => `Save ${phrase}`,
   back: 'Back',
+  giveADayThatIsStill: 'Give a day that is still to come.',
 }

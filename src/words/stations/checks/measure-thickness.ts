@@ -19,4 +19,5 @@ export const words = {
   itIsNew: 'It is new',
   thisOneIsRight: 'This one is right: keep both',
   letMeMeasureAgain: 'Let me measure again',
+  measured: (phrase: string) => `Measured, ${phrase}`,
 }

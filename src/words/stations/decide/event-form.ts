@@ -15,4 +15,6 @@ export const words = {
   distanceMiles: 'Distance, miles',
   conditions: 'Conditions',
   saveEvent: 'Save event',
+  giveADayWithin: 'Give a day within the next ten years.',
+  thatDayIsOver: 'That day is over. What was ridden is put in as rides.',
 }

@@ -1,5 +1,8 @@
 /** The words of Turns. */
 export const words = {
+  /** A side that does something, or any reading at all, is said after a colon. */
+  reads: (tool: string, turn: string) =>
+    /^(the|whatever)/.test(turn) ? `${tool}: ${turn}` : `${tool} reads ${turn}`,
   asNow: ', as now',
   whatWouldChangeThis: 'What would change this',
   eachTriedWithAll: 'Each tried with all that is known; on the right how likely it is.',
@@ -7,7 +10,6 @@ export const words = {
     ` The next reading is tried with a tool that has not read this chain yet: ${tool}.`,
   tryingTheNextReading: 'Trying the next reading…',
   aTool: 'a tool',
-  reads: (tool: string, readingTurn: string) => `${tool} reads ${readingTurn}`,
   aTourOfOver: (aboutKm: string) => `a tour of over ${aboutKm} is next`,
   swapTheChainBefore: 'swap the chain before it',
   aTourOfToIsNext: (aboutKm: string, aboutKm2: string) => `a tour of ${aboutKm} to ${aboutKm2} is next`,

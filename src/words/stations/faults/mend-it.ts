@@ -9,4 +9,5 @@ export const words = {
   itIsMended: 'It is mended',
   foundNotMendedYet2: 'Found, not mended yet',
   backToTheSearch: 'Back to the search',
+  mend: (causeWith: string) => `Mend: ${causeWith}`,
 }

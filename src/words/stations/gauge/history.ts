@@ -10,4 +10,6 @@ export const words = {
   inThisOrder: (chains: string) => `In this order: ${chains}. `,
   aFaintBarIsAYes: 'A faint bar is a yes-or-no gauge, open on the side it cannot see.',
   aMarkStruckThrough: ' A mark struck through was probably misread, and hardly counts.',
+  distance: 'distance',
+  wearDistance: 'wear-distance',
 }

@@ -1,5 +1,8 @@
 /** The words of TakeInputs. */
 export const words = {
+  mm: 'mm',
+  inches: 'inches',
+  whenNew: (length: string, unit: string) => `new: ${length} ${unit}`,
   doesNotEnter: 'does not enter',
   entersALittle: 'enters a little',
   dropsIn: 'drops in',

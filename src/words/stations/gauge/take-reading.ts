@@ -12,4 +12,5 @@ export const words = {
   tightBigRingBig: 'tight: big ring, big cog',
   keepFingersAndLoose: 'Keep fingers and loose sleeves out of a turning cassette.',
   saveTheReading: 'Save the reading',
+  slack: 'slack',
 }

@@ -40,4 +40,6 @@ export const words = {
   useAgain2: 'use again',
   retire2: 'retire',
   nameATool: 'Name a tool',
+  thatIsMoreThan:
+    'That is more than 2 % off: print the sheet again at 100 %, without fitting it to the page.',
 }

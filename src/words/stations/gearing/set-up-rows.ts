@@ -27,4 +27,5 @@ export const words = {
   takenOffTheBench: (name: string) => `${name} taken off the bench.`,
   takeOffTheBench: (name: string) => `Take ${name} off the bench`,
   everyGear: 'Every gear',
+  range: 'range',
 }

@@ -17,4 +17,5 @@ export const words = {
   theLogIsEmpty: 'The log is empty. It begins with a bike, on the Shelf.',
   nothingLikeThatIsInThe: 'Nothing like that is in the log. Try fewer words, or another kind.',
   new: (name: string) => `New ${name}`,
+  anything: 'anything',
 }

@@ -16,4 +16,5 @@ export const words = {
   on: 'On',
   countRestarted: 'count restarted',
   saveTheFigure: 'Save the figure',
+  countsOn: 'counts on',
 }

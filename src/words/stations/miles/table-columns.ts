@@ -37,4 +37,11 @@ export const words = {
     `${count} cannot be read, the first on line ${line}: ${fault}`,
   read: (count: string) => `Read ${count}`,
   leaveThisTable: 'Leave this table',
+  kilometres: 'kilometres',
+  miles2: 'miles',
+  metres: 'metres',
+  minutes: 'minutes',
+  seconds: 'seconds',
+  hours: 'hours',
+  choose: 'choose',
 }

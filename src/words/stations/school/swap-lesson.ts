@@ -1,6 +1,7 @@
 /** The words of SwapLesson. */
 export const words = {
   toPer1000Km: (choice: string, mean: string) => `To ${choice}: ${mean} per 1000 km on average`,
+  yours: 'yours',
   theApps: 'the app’s',
   per1000Km: (low: string) => `${low} per 1000 km`,
   swapOrRideOn: 'Swap or ride on?',

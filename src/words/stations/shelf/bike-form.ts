@@ -49,4 +49,6 @@ export const words = {
   saved: (name: string) => `${name} saved.`,
   asMostly: 'as mostly',
   save: 'Save',
+  between1AndTooth: (most: number) => `Between 1 and ${most} tooth counts from 9 to 60, as in "11 13 15".`,
+  wholeCassette: 'whole cassette',
 }

@@ -42,4 +42,5 @@ export const words = {
   firstLook: 'First look',
   logTheChain: 'Log the chain',
   stepIsNotTicked: (routing: number) => `Step ${routing} is not ticked yet: look before you ride.`,
+  retired: 'retired',
 }

@@ -1,5 +1,6 @@
 /** The words of MovePart. */
 export const words = {
+  retired: 'retired',
   onTheShelf: 'on the shelf',
   toSomebodyOnLoan: 'to somebody, on loan',
   fitted: 'fitted',

@@ -1,5 +1,7 @@
 /** The words of NewPart. */
 export const words = {
+  plated: 'plated',
+  hardCoated: 'hard-coated',
   plainSteel: 'plain steel',
   aJoiningLink: 'a joining link',
   aPin: 'a pin',
@@ -30,4 +32,5 @@ export const words = {
   whereTo: 'Where to',
   day: 'Day',
   logThePart: 'Log the part',
+  new: 'new',
 }

@@ -1,5 +1,8 @@
 /** The words of Shelf. */
 export const words = {
+  lent: 'lent',
+  retired: 'retired',
+  spare: 'spare',
   since: (day: string) => `since ${day}`,
   lentTo: (lentTo: string) => `lent to ${lentTo}`,
   andAnUnknownPast: ', and an unknown past',
@@ -27,4 +30,5 @@ export const words = {
   aNewPart: 'A new part',
   forTheShelfOrTheBike: 'For the shelf or the bike. Checks before it goes on are shown here.',
   edit2: (name: string) => `Edit ${name}`,
+  move2: (name: string) => `Move ${name}`,
 }

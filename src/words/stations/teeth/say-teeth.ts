@@ -1,5 +1,6 @@
 /** The words of say-teeth. */
 export const words = {
+  runs: 'runs',
   sTeethHaveNot: (name: string) => `${name}’s teeth have not been checked yet.`,
   cogs: 'cogs',
   cog: 'cog',

@@ -1,5 +1,10 @@
 /** The words of ToothRows. */
 export const words = {
+  road: 'road',
+  eye: 'eye',
+  picture: 'picture',
+  tool: 'tool',
+  ride: 'ride',
   by: (list: string) => `by ${list}`,
   allTheWork: 'all the work',
   hardlyUsed: 'hardly used',

@@ -12,4 +12,5 @@ export const words = {
   notLubed: 'not lubed',
   day: 'Day',
   logIt: 'Log it',
+  neitherCleanedNorLubricated: 'Neither cleaned nor lubricated: there is nothing to log.',
 }

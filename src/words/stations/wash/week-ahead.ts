@@ -1,5 +1,6 @@
 /** The words of WeekAhead. */
 export const words = {
+  lube: 'lube',
   rainWashesDryLube: 'Rain washes dry lube out: put wet lube on before it comes.',
   theDoesNotLast: (name: string) => `The ${name} does not last through it: put fresh lube on now.`,
   theLastsThroughItDry: (name: string) => `The ${name} lasts through it; dry the chain after each wet ride.`,

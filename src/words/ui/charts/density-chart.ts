@@ -7,4 +7,6 @@ export const words = {
     `Elongation is probably ${figure} to ${figure2} %, most likely about ${figure3} %; the limit is ${limit} %.`,
   limit: 'Limit',
   chanceOfBeingPast: 'Chance of being past it',
+  early: 'early',
+  late: 'late',
 }

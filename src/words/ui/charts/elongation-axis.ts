@@ -1,4 +1,5 @@
 /** The words of elongation-axis. */
 export const words = {
+  today: 'today',
   limit: (limit: string) => `limit ${limit}`,
 }

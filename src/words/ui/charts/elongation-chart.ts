@@ -1,5 +1,7 @@
 /** The words of ElongationChart. */
 export const words = {
+  today: 'today',
+  limitIn: (aboutKm: string) => `limit: ${aboutKm}`,
   kmSinceItWas: 'km since it was fitted',
   milesSinceItWas: 'miles since it was fitted',
   afterTheChainIsAtAbout: (

@@ -1,5 +1,6 @@
 /** The words of HistoryChart. */
 export const words = {
+  openEnd: 'open',
   km: 'km',
   miles: 'miles',
   wearSinceEachWasFitted: (unit: string) => `wear-${unit} since each was fitted`,

@@ -1,5 +1,7 @@
 /** The words of paint-curves. */
 export const words = {
+  limit: 'limit',
+  today: 'today',
   elongation: 'elongation,',
   perCent: 'per cent',
 }

@@ -1,5 +1,7 @@
 /** The words of paint-road. */
 export const words = {
+  wash: 'wash',
+  when: 'when',
   washLube: 'wash, lube',
   jan: 'Jan',
   feb: 'Feb',

@@ -17,4 +17,6 @@ export const words = {
   needs: 'Needs',
   takesThePlaceOf: 'Takes the place of',
   saveJob: 'Save job',
+  min: 'min',
+  yes: 'yes',
 }

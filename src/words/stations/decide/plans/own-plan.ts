@@ -10,4 +10,5 @@ export const words = {
   singleCogsWhereSold: 'Single cogs where sold?',
   aLargerRing: 'A larger ring?',
   compareIt: 'Compare it',
+  yes: 'yes',
 }

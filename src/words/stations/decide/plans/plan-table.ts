@@ -14,4 +14,11 @@ export const words = {
   followIt: 'Follow it',
   n8In10Lives: (money: string, money2: string) => `, 8 in 10 lives between ${money} and ${money2}`,
   noneRenewed: 'none renewed',
+  chains: 'chains',
+  cogs: 'cogs',
+  rings: 'rings',
+  pulleys: 'pulleys',
+  lube: 'lube',
+  work: 'work',
+  skips: 'skips',
 }

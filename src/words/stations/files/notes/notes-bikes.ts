@@ -8,4 +8,5 @@ export const words = {
   giveItAName: 'Give it a name.',
   mostlyRiddenIn: 'Mostly ridden in',
   bikesOfTheNotes: 'Bikes of the notes',
+  choose: 'choose',
 }

@@ -14,4 +14,8 @@ export const words = {
   innerAndOuterLinks: 'Inner and outer links both count. 12 inches are 24.',
   lengthsAreIn: 'Lengths are in',
   pricesAreIn: 'Prices are in',
+  kilometres: 'kilometres',
+  miles: 'miles',
+  millimetres: 'millimetres',
+  inches: 'inches',
 }

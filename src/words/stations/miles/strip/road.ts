@@ -1,5 +1,7 @@
 /** The words of Road. */
 export const words = {
+  km: 'km',
+  miles: 'miles',
   theRoadAsATable: 'The road as a table',
   chain: 'Chain',
   fitted: 'Fitted',

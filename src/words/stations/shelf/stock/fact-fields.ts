@@ -19,4 +19,5 @@ export const words = {
   largestCogCleared: 'Largest cog cleared',
   joiningLinkFor: 'Joining link for',
   asItsMakerCalls: 'As its maker calls it.',
+  toothCountsLieBetween: 'Tooth counts lie between 5 and 120.',
 }

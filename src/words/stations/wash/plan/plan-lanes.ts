@@ -1,5 +1,6 @@
 /** The words of PlanLanes. */
 export const words = {
+  free: 'free',
   min: (name: string, toMin: number) => `${name}, ${toMin} min`,
   min2: (name: string, name2: string, handsMin: number) => `${name}${name2}, ${handsMin} min`,
   freeMin: (toMin: number) => `free ${toMin} min`,

@@ -1,5 +1,6 @@
 /** The words of WayChooser. */
 export const words = {
+  suggested: (way: string) => `${way} (suggested)`,
   asLongAsItTakes: 'as long as it takes',
   min: (value: string) => `${value} min`,
   howMuchTimeDo: 'How much time do you have?',
