@@ -12,6 +12,8 @@ export default defineConfig({
   forbidOnly: Boolean(process.env['CI']),
   use: {
     baseURL: `http://127.0.0.1:${port}`,
+    // Numbers with a point, the day before its month, km and A4: what the walks read. Another locale has a walk of its own.
+    locale: 'en-IE',
     viewport: { width: 1280, height: 800 },
     // Each test is a new browser: none but those of the offline walk fetches the whole app beside its own work.
     serviceWorkers: 'block',

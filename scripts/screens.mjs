@@ -101,7 +101,7 @@ const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '
 try {
   await ready(`http://127.0.0.1:${PORT}/api/health`)
   for (const { name, path, bike, size, theme = 'daylight', whole = false, shows, kept = {} } of SHOTS) {
-    const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce' })
+    const context = await browser.newContext({ viewport: size, reducedMotion: 'reduce', locale: 'en-IE' })
     const page = await context.newPage()
     await page.clock.setFixedTime(DAY)
     await page.addInitScript(

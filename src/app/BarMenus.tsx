@@ -6,6 +6,7 @@ import {
   bikeChosen,
   finderToggled,
   keysToggled,
+  mannerToggled,
   newToggled,
   saveToggled,
   themeChosen,
@@ -95,6 +96,9 @@ export function MoreMenu({ open, onOpen, children, ...trigger }: BarMenuProps) {
             onSelect={() => send(unitsChosen(units === 'metric' ? 'imperial' : 'metric'))}
           >
             {units === 'metric' ? words.unitsToMilesAndInches : words.unitsToKmAndMm}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => send(mannerToggled(true))}>
+            {words.numbersAndDays}
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => send(benchToggled(!bench))}>
             {bench ? words.benchModeOff : words.benchModeLargeScreen}

@@ -8,6 +8,7 @@ import { useNotice } from '../ui/parts/notices.tsx'
 import {
   finderToggled,
   keysToggled,
+  mannerToggled,
   newToggled,
   saveToggled,
   useScreen,
@@ -23,6 +24,7 @@ import { words } from '../words/app/shell.ts'
 
 const Finder = lazy(() => import('./Finder.tsx'))
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'))
+const MannerSheet = lazy(() => import('./MannerSheet.tsx'))
 const SaveSheet = lazy(() => import('./SaveSheet.tsx'))
 const NewSheet = lazy(() => import('./NewSheet.tsx'))
 const WashClock = lazy(() => import('../stations/wash/run/WashClock.tsx'))
@@ -120,12 +122,13 @@ function useMissingPieces() {
 
 /** What any station can call up, each fetched when it is first asked for. */
 function Sheets() {
-  const { finderShown, keysShown, newShown, saveShown } = useScreen((state) => state.screen)
+  const { finderShown, keysShown, mannerShown, newShown, saveShown } = useScreen((state) => state.screen)
   const send = useSend()
   return (
     <Suspense>
       {keysShown && <KeysSheet onClose={() => send(keysToggled(false))} />}
       {saveShown && <SaveSheet onClose={() => send(saveToggled(false))} />}
+      {mannerShown && <MannerSheet onClose={() => send(mannerToggled(false))} />}
       {newShown && <NewSheet onClose={() => send(newToggled(false))} />}
       {finderShown && <Finder onClose={() => send(finderToggled(false))} />}
     </Suspense>
@@ -149,6 +152,8 @@ export function Shell() {
   const { garage } = useOpenLog()
   const navigation = useNavigation()
   const location = useLocation()
+  // What is kept between two drawings was written in the manner of the first: all of it is drawn again.
+  const written = useScreen(({ screen: { numbers, dates } }) => `${numbers} ${dates}`)
   useTheme()
   useBench()
   useShellKeys(() => {
@@ -171,7 +176,7 @@ export function Shell() {
       >
         {words.skipToTheStation}
       </a>
-      <Header bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
+      <Header key={written} bikesOpen={bikesOpen} onBikesOpen={setBikesOpen} />
       <VersionNote />
       <CameBackNote />
       <WashGoingOn />
@@ -182,7 +187,7 @@ export function Shell() {
         aria-busy={navigation.state !== 'idle'}
         className="mx-auto max-w-[80rem] px-9 pt-7 pb-16 outline-none max-md:px-4 max-md:pt-5 max-md:pb-28"
       >
-        <Outlet />
+        <Outlet key={written} />
       </main>
       <Sheets />
     </>

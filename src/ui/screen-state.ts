@@ -2,6 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import { useDispatch, useSelector, type TypedUseSelectorHook } from 'react-redux'
 import type { BikeId } from '../core/log/entry.ts'
 import type { Units } from '../core/units/units.ts'
+import type { DateChoice, NumberChoice } from '../words/manner.ts'
 
 export type Theme = 'daylight' | 'late-shop'
 
@@ -10,11 +11,15 @@ export interface ScreenState {
   readonly bike: BikeId | undefined
   readonly theme: Theme | undefined
   readonly units: Units
+  readonly numbers: NumberChoice
+  readonly dates: DateChoice
   readonly keysShown: boolean
   readonly newShown: boolean
   /** The drawings and tables of the page, to be saved. */
   readonly saveShown: boolean
   readonly finderShown: boolean
+  /** How numbers and days are written, to be changed. */
+  readonly mannerShown: boolean
   /** Large type and targets, and the screen kept awake. */
   readonly bench: boolean
 }
@@ -23,10 +28,13 @@ const initialState: ScreenState = {
   bike: undefined,
   theme: undefined,
   units: 'metric',
+  numbers: 'browser',
+  dates: 'browser',
   keysShown: false,
   newShown: false,
   saveShown: false,
   finderShown: false,
+  mannerShown: false,
   bench: false,
 }
 
@@ -38,6 +46,9 @@ export const screenSlice = createSlice({
     bikeChosen: (state, { payload }: PayloadAction<BikeId | undefined>) => ({ ...state, bike: payload }),
     themeChosen: (state, { payload }: PayloadAction<Theme>) => ({ ...state, theme: payload }),
     unitsChosen: (state, { payload }: PayloadAction<Units>) => ({ ...state, units: payload }),
+    numbersChosen: (state, { payload }: PayloadAction<NumberChoice>) => ({ ...state, numbers: payload }),
+    datesChosen: (state, { payload }: PayloadAction<DateChoice>) => ({ ...state, dates: payload }),
+    mannerToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, mannerShown: payload }),
     keysToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, keysShown: payload }),
     benchToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, bench: payload }),
     finderToggled: (state, { payload }: PayloadAction<boolean>) => ({ ...state, finderShown: payload }),
@@ -48,6 +59,9 @@ export const screenSlice = createSlice({
 export const {
   benchToggled,
   bikeChosen,
+  datesChosen,
+  mannerToggled,
+  numbersChosen,
   themeChosen,
   unitsChosen,
   keysToggled,

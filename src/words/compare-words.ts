@@ -6,6 +6,7 @@ import type { Units } from '../core/units/units.ts'
 import { LUBE_NAMES, QUARTER_NAMES } from './names.ts'
 import { sayCount, sayKm } from './numbers.ts'
 import { namePart } from './part-name.ts'
+import { sayDecimal } from './grouped-number.ts'
 
 /** What is compared, as a choice. */
 export const COMPARED_NAMES: Readonly<Record<Compared, string>> = {
@@ -51,7 +52,7 @@ export const sayShare = (share: number): string =>
     : SHARES.reduce((best, one) => (Math.abs(one[0] - share) < Math.abs(best[0] - share) ? one : best))[1]
 
 const figure = (value: number): string =>
-  value >= 10 ? value.toFixed(0) : value.toFixed(value < 0.995 ? 2 : 1)
+  value >= 10 ? sayDecimal(value, 0) : sayDecimal(value, value < 0.995 ? 2 : 1)
 
 /** How many times as fast: "0.6 to 0.9 times". */
 export const sayTimes = ({ times: { p10, p90 } }: ComparedRatio): string =>

@@ -5,6 +5,7 @@ import type { ShiftedUse } from '../core/gearing/shifted-use.ts'
 import { kmToMiles } from '../core/units/convert.ts'
 import type { Units } from '../core/units/units.ts'
 import { sayList } from './numbers.ts'
+import { sayDecimal } from './grouped-number.ts'
 
 const NBSP = '\u00a0'
 
@@ -36,11 +37,13 @@ export function sayGearSetFault({
 
 /** A speed with its unit. */
 export const saySpeed = (kmh: number, units: Units): string =>
-  units === 'metric' ? `${kmh.toFixed(1)}${NBSP}km/h` : `${kmToMiles(kmh).toFixed(1)}${NBSP}mph`
+  units === 'metric' ? `${sayDecimal(kmh, 1)}${NBSP}km/h` : `${sayDecimal(kmToMiles(kmh), 1)}${NBSP}mph`
 
 /** A development: metres a crank turn, or the gear inches of old that riders in inches use. */
 export const sayDevelopment = (metres: number, units: Units): string =>
-  units === 'metric' ? `${metres.toFixed(2)}${NBSP}m` : `${(metres / (Math.PI * 0.0254)).toFixed(0)}${NBSP}in`
+  units === 'metric'
+    ? `${sayDecimal(metres, 2)}${NBSP}m`
+    : `${sayDecimal(metres / (Math.PI * 0.0254), 0)}${NBSP}in`
 
 const LB_PER_KG = 2.20462
 
@@ -86,7 +89,7 @@ export const sayShifted = (set: GearSet, shifted: ShiftedUse): string =>
 
 /** What a hill asks of a set of gears, in a sentence. */
 export function sayHill(name: string, gradePercent: number, hill: HillAnswer, slowestRpm: number): string {
-  const grade = `${gradePercent.toFixed(1).replace(/\.0$/, '')}${NBSP}%`
+  const grade = `${sayDecimal(gradePercent, 1).replace(/[.,]0$/, '')}${NBSP}%`
   if (hill.isWalking) return `On ${grade} ${name} is at walking pace in its easiest gear: you would get off.`
   return hill.cadenceRpm >= slowestRpm
     ? `On ${grade} ${name} climbs at ${sayRpm(hill.cadenceRpm)} in its easiest gear: low enough.`

@@ -1,3 +1,6 @@
+import { sayDecimal } from './grouped-number.ts'
+import { manner, NUMBER_STYLES } from './manner.ts'
+
 /** Currencies to choose from. */
 export const CURRENCIES = [
   'EUR',
@@ -29,18 +32,24 @@ export function minorPerMajor(currency: string): number {
   }
 }
 
+/** An amount in major units as it is written here: the place of the currency by the language, its marks by the manner. */
+function written(major: number, currency: string, digits: Intl.NumberFormatOptions, plain: number): string {
+  const { language, numbers } = manner()
+  const { group, mark } = NUMBER_STYLES[numbers]
+  try {
+    return new Intl.NumberFormat(language, { style: 'currency', currency, ...digits })
+      .formatToParts(major)
+      .map(({ type, value }) => (type === 'group' ? group : type === 'decimal' ? mark : value))
+      .join('')
+  } catch {
+    return `${sayDecimal(major, plain)} ${currency}`
+  }
+}
+
 /** Money that was paid, or is asked: to the last cent, without a fraction where it is none. @param minor units */
 export function sayExactMoney(minor: number, currency: string): string {
   const major = minor / minorPerMajor(currency)
-  try {
-    return new Intl.NumberFormat(undefined, {
-      style: 'currency',
-      currency,
-      trailingZeroDisplay: 'stripIfInteger',
-    }).format(major)
-  } catch {
-    return `${Number.isInteger(major) ? major : major.toFixed(2)} ${currency}`
-  }
+  return written(major, currency, { trailingZeroDisplay: 'stripIfInteger' }, Number.isInteger(major) ? 0 : 2)
 }
 
 /** Money that is only an estimate: two figures, so that it does not look surer than it is. @param minor units */
@@ -52,10 +61,7 @@ export function sayAboutMoney(minor: number, currency: string): string {
 /** Money as it is written here; whole units from ten on. @param minor units, such as cents */
 export function sayMoney(minor: number, currency: string): string {
   const major = minor / minorPerMajor(currency)
-  const digits = Math.abs(major) < 10 ? {} : { maximumFractionDigits: 0, minimumFractionDigits: 0 }
-  try {
-    return new Intl.NumberFormat(undefined, { style: 'currency', currency, ...digits }).format(major)
-  } catch {
-    return `${major.toFixed(Math.abs(major) < 10 ? 2 : 0)} ${currency}`
-  }
+  const isSmall = Math.abs(major) < 10
+  const digits = isSmall ? {} : { maximumFractionDigits: 0, minimumFractionDigits: 0 }
+  return written(major, currency, digits, isSmall ? 2 : 0)
 }

@@ -1,8 +1,9 @@
-import { differenceInCalendarDays } from 'date-fns'
+import { differenceInCalendarDays, lightFormat } from 'date-fns'
 import type { IsoTime } from '../core/log/entry.ts'
 import { kmToMiles, mmToInches } from '../core/units/convert.ts'
-import { groupedNumber } from '../core/units/grouped-number.ts'
+import { groupedNumber, sayDecimal } from './grouped-number.ts'
 import type { Units } from '../core/units/units.ts'
+import { manner } from './manner.ts'
 import { NOUNS, type Noun } from './nouns.ts'
 
 /** A space that does not break a number from its unit. */
@@ -27,17 +28,17 @@ export const sayPercent = (percent: number): string => `${sayFigure(percent)}${N
 
 /** Elongation without its unit, two decimals; never "-0.00". */
 export const sayFigure = (percent: number): string =>
-  (Math.abs(percent) < 0.005 ? 0 : percent).toFixed(2).replace('-', '\u2212')
+  sayDecimal(Math.abs(percent) < 0.005 ? 0 : percent, 2).replace('-', '\u2212')
 
 /** A limit as it is marked on gauges: 0.5, 0.75, 1.0. */
 export const sayLimit = (percent: number): string =>
-  Number.isInteger(Number((percent * 10).toFixed(6))) ? percent.toFixed(1) : percent.toFixed(2)
+  Number.isInteger(Number((percent * 10).toFixed(6))) ? sayDecimal(percent, 1) : sayDecimal(percent, 2)
 
 /** A length with its unit, mm or inches. */
 export const sayLength = (mm: number, units: Units): string =>
   units === 'metric'
-    ? `${mm.toFixed(mm % 1 === 0 ? 0 : mm % 0.5 === 0 ? 1 : 2)}${NBSP}mm`
-    : `${mmToInches(mm).toFixed(3)}${NBSP}in`
+    ? `${sayDecimal(mm, mm % 1 === 0 ? 0 : mm % 0.5 === 0 ? 1 : 2)}${NBSP}mm`
+    : `${sayDecimal(mmToInches(mm), 3)}${NBSP}in`
 
 const FRACTIONS: readonly (readonly [number, string])[] = [
   [1 / 10, '1 in 10'],
@@ -75,15 +76,30 @@ export const sayList = (names: readonly string[]): string =>
 /** Keeps a figure and its per cent sign on one line. */
 export const keepUnits = (text: string): string => text.replace(/(\d) %/g, `$1${NBSP}%`)
 
-const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' })
-const FULL_DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+const dayWriter = (language: string) => {
+  const of = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat(language, options)
+  return {
+    short: of({ day: 'numeric', month: 'long' }),
+    full: of({ day: 'numeric', month: 'long', year: 'numeric' }),
+  }
+}
+/** The order of days and months goes by the manner; their names are those of the language that the app speaks. */
+const WRITERS = { 'day-month': dayWriter('en-GB'), 'month-day': dayWriter('en-US') }
 
-/** A day with its year: "12 December 2026". */
-export const sayFullDay = (at: IsoTime): string => FULL_DAY.format(new Date(at))
+/** A day with its year: "12 December 2026", or as it is written here. */
+export function sayFullDay(at: IsoTime): string {
+  const { dates } = manner()
+  return dates === 'year-first'
+    ? lightFormat(new Date(at), 'yyyy-MM-dd')
+    : WRITERS[dates].full.format(new Date(at))
+}
 
-/** A day: "12 December", with the year when it is not this one. */
+/** A day: "12 December", with the year when it is not this one; always with it where the year comes first. */
 export function sayDay(at: IsoTime, now: IsoTime): string {
-  return (at.slice(0, 4) === now.slice(0, 4) ? DAY : FULL_DAY).format(new Date(at))
+  const { dates } = manner()
+  return dates === 'year-first' || at.slice(0, 4) !== now.slice(0, 4)
+    ? sayFullDay(at)
+    : WRITERS[dates].short.format(new Date(at))
 }
 
 /** How long ago a day was: "today", "9 days ago". */

@@ -1,4 +1,4 @@
-import { groupedNumber } from '../core/units/grouped-number.ts'
+import { groupedNumber } from './grouped-number.ts'
 import { sayCount } from './numbers.ts'
 
 /** How a data package stands, in a sentence. */

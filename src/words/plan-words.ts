@@ -5,6 +5,7 @@ import type { PlanId, PolicyFields } from '../core/strategy/plans/plans.ts'
 import type { RateTip } from '../core/strategy/plans/rate-tips.ts'
 import type { OwnerHabits } from '../core/strategy/plans/owner-habits.ts'
 import { sayKm, sayLimit } from './numbers.ts'
+import { sayDecimal } from './grouped-number.ts'
 
 /** What has a price, as it is called beside its field. */
 export const PRICE_NAMES: Readonly<Record<Priced, string>> = {
@@ -89,8 +90,8 @@ export function sayRoadTip({ times, moreRain }: RateTip): string {
   const rain =
     moreRain === undefined ? '' : `, as with ${Math.round(100 * moreRain)}\u00a0% more of the way in rain`
   return times > 1
-    ? `Wear over ${times.toFixed(1)} times as fast${rain}`
-    : `Wear under ${times.toFixed(1)} times as fast`
+    ? `Wear over ${sayDecimal(times, 1)} times as fast${rain}`
+    : `Wear under ${sayDecimal(times, 1)} times as fast`
 }
 
 /** How the owner looks and acts, as the lives have it. */
@@ -108,5 +109,5 @@ export function saySkips(per1000: number, units: Units): string {
   const { said, times } = perDistance(units)
   const count = per1000 * times
   if (count < 0.05) return 'almost never'
-  return `${count < 0.95 ? count.toFixed(1) : Math.round(count)} in ${said}`
+  return `${count < 0.95 ? sayDecimal(count, 1) : Math.round(count)} in ${said}`
 }

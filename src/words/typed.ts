@@ -1,5 +1,5 @@
 import { typedNumber, type TypedRange } from '../core/units/typed-number.ts'
-import { groupedNumber } from '../core/units/grouped-number.ts'
+import { groupedNumber } from './grouped-number.ts'
 
 /** What a field for a number is about. */
 export interface NumberField extends TypedRange {

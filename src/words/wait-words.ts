@@ -4,6 +4,7 @@ import { SWAPS, type Verdict } from '../core/strategy/verdict.ts'
 import type { Units } from '../core/units/units.ts'
 import { sayAboutMoney } from './money.ts'
 import { sayAboutKm } from './numbers.ts'
+import { sayDecimal } from './grouped-number.ts'
 
 /** The wait nearest to a distance. @param costs at least one */
 export const waitAt = (costs: readonly WaitCost[], km: number): WaitCost =>
@@ -78,7 +79,7 @@ export function sayRunnerUp(
   const often =
     Math.abs(skips) < 0.05
       ? 'skips no more often'
-      : `${Math.abs(skips).toFixed(1)} ${skips > 0 ? 'more' : 'fewer'} skips in the next ${units === 'metric' ? '1000\u00a0km' : '620\u00a0mi'}`
+      : `${sayDecimal(Math.abs(skips), 1)} ${skips > 0 ? 'more' : 'fewer'} skips in the next ${units === 'metric' ? '1000\u00a0km' : '620\u00a0mi'}`
   const what = isSwap ? `ride on another ${sayAboutKm(later.km, units)}` : 'swap the chain today'
   return `Next best: ${what}. ${capital(money)}, ${often}.`
 }

@@ -1,4 +1,4 @@
-import { groupedNumber } from '../../core/units/grouped-number.ts'
+import { groupedNumber } from '../../words/grouped-number.ts'
 import CRC32 from 'crc-32'
 import { Gunzip, inflateSync } from 'fflate'
 import { RideFileError } from './ride-file-error.ts'

@@ -22,6 +22,7 @@ import { sayAgo } from '../../words/numbers.ts'
 import { FastenerForm } from './FastenerForm.tsx'
 import { thisMoment } from './round-writing.ts'
 import { words } from '../../words/stations/checks/torque-book.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 interface Line {
   readonly bolt: FastenerEntry
@@ -163,7 +164,7 @@ export function TorqueBook({ report }: { readonly report: BikeReport }) {
           options={TORQUE_UNITS.map((value) => ({ value, label: TORQUE_UNIT_NAMES[value] }))}
         />
         <span className="pb-2 text-sm text-steel">
-          {words.n1NMInLbf((1 / NM_PER['in lbf']).toFixed(2), (1 / NM_PER['kgf cm']).toFixed(1))}
+          {words.n1NMInLbf(sayDecimal(1 / NM_PER['in lbf'], 2), sayDecimal(1 / NM_PER['kgf cm'], 1))}
         </span>
         <Button onClick={() => setEditing(newBolt(entry.bike))}>{words.addABolt}</Button>
         {lines.length === 0 && <Button onClick={fill}>{words.startWithTheUsual}</Button>}

@@ -20,6 +20,7 @@ import {
 } from '../../words/compare-words.ts'
 import { sayCount, sayKm } from '../../words/numbers.ts'
 import { words } from '../../words/stations/compare/compare.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 const MARKS = [0.05, 0.1, 0.2, 0.3, 0.5]
 const CHOICES = COMPARED.map((value) => ({ value, label: COMPARED_NAMES[value] }))
@@ -38,15 +39,15 @@ function Sides({ comparison }: { readonly comparison: Comparison }) {
         <RateRows
           caption={words.wearOf(COMPARED_NAMES[of].toLowerCase(), per)}
           marks={MARKS}
-          sayMark={(value) => value.toFixed(2)}
+          sayMark={(value) => sayDecimal(value, 2)}
           rows={groups.map(({ key, chains, km, rate }) => ({
             name: sayCompared(of, key, garage),
             note: of === 'chain' ? sayKm(km, units) : `${sayCount(chains, 'chain')}, ${sayKm(km, units)}`,
             after: { p10: inUnits(rate.p10), p50: inUnits(rate.p50), p90: inUnits(rate.p90) },
             said: words.to(
-              inUnits(rate.p50).toFixed(2),
-              inUnits(rate.p10).toFixed(2),
-              inUnits(rate.p90).toFixed(2),
+              sayDecimal(inUnits(rate.p50), 2),
+              sayDecimal(inUnits(rate.p10), 2),
+              sayDecimal(inUnits(rate.p90), 2),
             ),
             guess: false,
           }))}

@@ -4,6 +4,7 @@ import { useNarrow } from '../../ui/use-narrow.ts'
 import { sayMoney } from '../../words/money.ts'
 import { sayAboutKm, sayKm } from '../../words/numbers.ts'
 import { words } from '../../words/stations/decide/wait-chart.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 const [WIDE, NARROW] = [560, 360]
 const [LEFT, TOP, HIGH, FOOT] = [52, 22, 120, 34]
@@ -104,7 +105,7 @@ export function WaitChart({ choice, currency, limitKm, sentence }: Props) {
                 <td className="text-right font-mono">
                   {sayMoney(more, currency)} ± {sayMoney(moreSe, currency)}
                 </td>
-                <td className="text-right font-mono">{skipsSoon.toFixed(2)}</td>
+                <td className="text-right font-mono">{sayDecimal(skipsSoon, 2)}</td>
               </tr>
             ))}
           </tbody>

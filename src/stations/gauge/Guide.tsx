@@ -3,6 +3,7 @@ import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { PLACES } from './take-form.ts'
 import { words } from '../../words/stations/gauge/guide.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** Ring and cog that hold the chain tight while it is measured: the big ones. */
 export function measuringGear(report: BikeReport): { ring: number; cog: number } {
@@ -25,7 +26,7 @@ export function Guide({ report, links, read, place }: Props) {
   const { ring, cog } = measuringGear(report)
   const from = read.at(-1) ?? 0
   const ahead = place === undefined ? 0 : (place - from + links) % links
-  const turns = ((ahead / links) * crankTurnsPerChain(links, ring)).toFixed(1)
+  const turns = sayDecimal((ahead / links) * crankTurnsPerChain(links, ring), 1)
   return (
     <div className="border-l-4 border-petrol pl-4">
       <p className="font-semibold">

@@ -2,6 +2,7 @@ import { useEffect, useEffectEvent, useState } from 'react'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { words } from '../../words/stations/gauge/live-caliper.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 type Link = 'off' | 'connecting' | 'on' | 'lost' | 'unreachable'
 
@@ -148,7 +149,7 @@ export function LiveCaliper({ onLength }: { readonly onLength: (mm: number) => v
         role="status"
         className={`mt-2 text-sm ${link === 'lost' || link === 'unreachable' ? 'font-medium text-rust' : 'text-steel'}`}
       >
-        {SAID[link]} {sent && words.lastMm(sent.mm.toFixed(2))}{' '}
+        {SAID[link]} {sent && words.lastMm(sayDecimal(sent.mm, 2))}{' '}
         {sent?.battery === 'low' && words.itsBatteryIsLow}
       </p>
       <p className="mt-1 text-sm text-steel">{words.aCaliperThatTypes}</p>

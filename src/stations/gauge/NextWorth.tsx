@@ -3,12 +3,13 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { sayFigure } from '../../words/numbers.ts'
 import { useToolNames } from './use-tool-names.ts'
 import { words } from '../../words/stations/gauge/next-worth.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** A small chance as odds: "1 in 60". */
 function sayOdds(p: number): string {
   if (p < 0.002) return words.under1In500
   const n = 1 / p
-  return words.n1In(n >= 20 ? Math.round(n / 5) * 5 : n >= 4 ? Math.round(n) : n.toFixed(1))
+  return words.n1In(n >= 20 ? Math.round(n / 5) * 5 : n >= 4 ? Math.round(n) : sayDecimal(n, 1))
 }
 
 interface Props {

@@ -11,6 +11,7 @@ import { LIFT_NAMES, PLAY_NAMES } from '../../words/names.ts'
 import { sayFigure, sayLimit } from '../../words/numbers.ts'
 import type { TakeDraft } from './take-form.ts'
 import { words } from '../../words/stations/gauge/take-inputs.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 export type TakeForm = UseFormReturn<TakeDraft>
 
@@ -99,7 +100,7 @@ function OffsetTap({ form, units, step }: InputProps & { readonly step: number }
         value={offset}
         onChange={(event) => set(Number(event.target.value))}
         className="mt-2 h-11 w-full accent-petrol bench:h-16"
-        aria-valuetext={words.mmOver(offset.toFixed(1), sayFigure((100 * offset) / fresh))}
+        aria-valuetext={words.mmOver(sayDecimal(offset, 1), sayFigure((100 * offset) / fresh))}
       />
       <span className="relative block h-5 font-mono text-xs text-steel">
         {STRIP_MARKS.map((percent) => (
@@ -152,7 +153,7 @@ function Lengths({ form, units }: InputProps) {
       <div className="grid grid-cols-2 gap-3 max-sm:grid-cols-1 bench:grid-cols-1">
         <Stepper
           label={words.pitches}
-          hint={words.whenNew(fresh.toFixed(units === 'metric' ? 1 : 3), unit)}
+          hint={words.whenNew(sayDecimal(fresh, units === 'metric' ? 1 : 3), unit)}
           fault={errors.pitches?.message}
           value={Number(pitches)}
           step={1}

@@ -16,6 +16,7 @@ import type { Units } from '../../core/units/units.ts'
 import { neededNumber, numberField } from '../../ui/form/fields.ts'
 import { sayFigure } from '../../words/numbers.ts'
 import { words } from '../../words/stations/gauge/take-form.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** What can be read with, the surest first. */
 export const INSTRUMENT_ORDER = [
@@ -144,7 +145,7 @@ function limitReadings(draft: TakeDraft, instrument: LimitInstrument, slack: { s
     return refuse(
       'high',
       words.butDoesNotRead(
-        highMark.toFixed(highMark === 0.75 ? 2 : 1),
+        sayDecimal(highMark, highMark === 0.75 ? 2 : 1),
         high === 'drops' ? words.drops : words.enters,
         lowMark,
       ),

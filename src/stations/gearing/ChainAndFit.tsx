@@ -8,6 +8,7 @@ import { Stepper } from '../../ui/parts/Stepper.tsx'
 import { sayFit, saySet, ONE_RING_STEPS, ONE_RING_TOOLS } from '../../words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 import { words } from '../../words/stations/gearing/chain-and-fit.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 function Links({ gearing, one }: { readonly gearing: GearingInHand; readonly one: OnBench }) {
   const { rider, hasDerailleur, links } = gearing
@@ -21,7 +22,12 @@ function Links({ gearing, one }: { readonly gearing: GearingInHand; readonly one
     <div className="text-[0.98rem] leading-snug">
       <p>
         <strong>{words.linksByTheFormula(byFormula.links)}</strong>
-        {words.goRoundRingAndCog(byFormula.exact.toFixed(1), ring, cog, hasDerailleur ? words.n2More : '')}
+        {words.goRoundRingAndCog(
+          sayDecimal(byFormula.exact, 1),
+          ring,
+          cog,
+          hasDerailleur ? words.n2More : '',
+        )}
         {links !== undefined &&
           (more === 0
             ? words.asManyAsNow

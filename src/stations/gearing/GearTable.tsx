@@ -6,6 +6,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { sayDevelopment, sayRpm, saySpeed } from '../../words/gearing-words.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 import { words } from '../../words/stations/gearing/gear-table.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 interface Props {
   readonly one: OnBench
@@ -70,7 +71,7 @@ export function GearTable({ one, gearing }: Props) {
                 <th scope="row" className="py-1 text-left font-mono font-normal">
                   {gear.ring} × {gear.cog}
                 </th>
-                <td>{gear.ratio.toFixed(2)}</td>
+                <td>{sayDecimal(gear.ratio, 2)}</td>
                 <td>{sayDevelopment(gear.developmentM, units)}</td>
                 <td>{gear.stepPercent === undefined ? '' : `${Math.round(gear.stepPercent)}\u00a0%`}</td>
                 <td>{saySpeed(gear.speedKmh, units)}</td>

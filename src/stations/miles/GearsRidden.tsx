@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { object } from 'yup'
-import { groupedNumber } from '../../core/units/grouped-number.ts'
+import { groupedNumber, sayDecimal } from '../../words/grouped-number.ts'
 import { neededNumber } from '../../ui/form/fields.ts'
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { cogMixOf, gearCost, gearMix, hardestCogs, sprocketTeeth } from '../../core/exposure/gear-mix.ts'
@@ -276,7 +276,10 @@ export function GearsRidden({ report }: { readonly report: BikeReport }) {
                 <ul className="flex list-disc flex-col gap-1 pl-5 text-[0.95rem]">
                   {cost.smallCogShare > 0.01 && (
                     <li>
-                      {words.goesThroughCogsOf13(percent(cost.smallCogShare), cost.smallCogTimes.toFixed(1))}
+                      {words.goesThroughCogsOf13(
+                        percent(cost.smallCogShare),
+                        sayDecimal(cost.smallCogTimes, 1),
+                      )}
                     </li>
                   )}
                   {teeth.rings.length > 1 && (

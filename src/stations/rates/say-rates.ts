@@ -11,6 +11,7 @@ import { CONDITION_NAMES, LUBE_NAMES, toolName } from '../../words/names.ts'
 import { namePart } from '../../words/part-name.ts'
 import { sayChance } from '../../words/numbers.ts'
 import { words } from '../../words/stations/rates/say-rates.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** Readings have told something of it from this share of the uncertainty on. */
 export const LEARNED_FROM = 0.03
@@ -21,7 +22,7 @@ export const rateIn = (units: Units, rate: number): number =>
 
 /** A figure with two that matter: 0.154 as 0.15, 3.66 as 3.7. */
 export const sayTwo = (value: number): string =>
-  value >= 9.95 ? value.toFixed(0) : value >= 0.995 ? value.toFixed(1) : value.toFixed(2)
+  value >= 9.95 ? sayDecimal(value, 0) : value >= 0.995 ? sayDecimal(value, 1) : sayDecimal(value, 2)
 
 /** A likely figure and where 8 in 10 lie. */
 export const sayInterval = ({ p10, p50, p90 }: Interval): string =>

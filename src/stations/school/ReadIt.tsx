@@ -17,6 +17,7 @@ import { Button } from '../../ui/parts/Button.tsx'
 import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { Dial, ScaleWindow } from './Windows.tsx'
 import { words } from '../../words/stations/school/read-it.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 interface Props {
   readonly setup: GaugeSetup
@@ -125,10 +126,10 @@ function ReadCaliper({ setup, put, onRead }: Props) {
         step={0.1}
         value={value}
         onChange={({ target }) => set(Number(target.value))}
-        aria-valuetext={`${shown.toFixed(2)} mm`}
+        aria-valuetext={`${sayDecimal(shown, 2)} mm`}
         className="h-10 w-full accent-petrol"
       />
-      <span className="font-mono text-xl">{words.mm2(shown.toFixed(2))}</span>
+      <span className="font-mono text-xl">{words.mm2(sayDecimal(shown, 2))}</span>
       <span className="font-normal text-steel">{hint}</span>
     </label>
   )

@@ -9,6 +9,7 @@ import { sayCount, sayFigure, sayKm, sayLimit, sayPercent } from '../../words/nu
 import { SWAP_CHOICE_NAMES } from '../../words/school-words.ts'
 import type { LessonProps } from './lesson-props.ts'
 import { words } from '../../words/stations/school/swap-lesson.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 const [WIDE, LANE, LEFT] = [620, 46, 170]
 
@@ -30,7 +31,7 @@ function Costs({
       viewBox={`0 0 ${WIDE} ${LANE * outcomes.length + 22}`}
       role="img"
       aria-label={outcomes
-        .map(({ choice, mean }) => words.toPer1000Km(SWAP_CHOICE_NAMES[choice], mean.toFixed(1)))
+        .map(({ choice, mean }) => words.toPer1000Km(SWAP_CHOICE_NAMES[choice], sayDecimal(mean, 1)))
         .join('; ')}
       className="w-full max-w-[48rem]"
     >
@@ -56,10 +57,10 @@ function Costs({
         )
       })}
       <text x={LEFT} y={LANE * outcomes.length + 16} className="fill-steel text-[12px]">
-        {words.per1000Km(low.toFixed(0))}
+        {words.per1000Km(sayDecimal(low, 0))}
       </text>
       <text x={WIDE - 12} y={LANE * outcomes.length + 16} textAnchor="end" className="fill-steel text-[12px]">
-        {high.toFixed(0)}
+        {sayDecimal(high, 0)}
       </text>
     </svg>
   )
@@ -139,11 +140,11 @@ export function SwapLesson({ seed, onNext, onLeave }: LessonProps) {
           <div role="status" className="flex flex-col gap-4 border-t border-hairline pt-4">
             <p className="text-[1.3rem] leading-snug font-semibold">
               {mine === best
-                ? words.theAppDoesTheSame(mine.mean.toFixed(1))
+                ? words.theAppDoesTheSame(sayDecimal(mine.mean, 1))
                 : words.yoursPer1000Km(
-                    mine.mean.toFixed(1),
+                    sayDecimal(mine.mean, 1),
                     SWAP_CHOICE_NAMES[best.choice],
-                    best.mean.toFixed(1),
+                    sayDecimal(best.mean, 1),
                   )}
               {mine !== best && Math.abs(mine.mean - best.mean) < 0.03 * best.mean && words.theTwoAreNearly}
             </p>
@@ -151,7 +152,7 @@ export function SwapLesson({ seed, onNext, onLeave }: LessonProps) {
             <p className="text-steel">
               {words.hardPushesThatSkip(
                 told.outcomes
-                  .map(({ choice, skips }) => `${SWAP_CHOICE_NAMES[choice]} ${skips.toFixed(1)}`)
+                  .map(({ choice, skips }) => `${SWAP_CHOICE_NAMES[choice]} ${sayDecimal(skips, 1)}`)
                   .join('; '),
                 sayWhyBest(best.choice),
               )}

@@ -24,6 +24,7 @@ import { BOUGHT, chainCost } from './chain-cost.ts'
 import { faultOfChain } from './bike-form.ts'
 import { chainsToHand, linksToHand, swapEntries, type Swap } from '../../core/strategy/shelf/swap.ts'
 import { words } from '../../words/stations/shelf/use-swap.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** Stands for a part that is not in the log yet. */
 export const NEW = 'new'
@@ -120,7 +121,7 @@ function faultOfSwap(
     : {
         field: 'length',
         message: words.over24PitchesThatRead(
-          Number.isFinite(first) ? words.wouldBe(first.toFixed(2)) : words.isNoLength,
+          Number.isFinite(first) ? words.wouldBe(sayDecimal(first, 2)) : words.isNoLength,
         ),
       }
 }

@@ -1,12 +1,13 @@
 import type { TeethOutlook } from '../../core/teeth/teeth-outlook.ts'
 import { sayFigure } from '../../words/numbers.ts'
 import { words } from '../../words/stations/teeth/own-numbers.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** What is taken of every rider, and what this rider's own skips, holds and pictures have made of it. */
 export function OwnNumbers({ threshold, mmPerPercent }: TeethOutlook) {
   const signed = (value: number): string => `${value < 0 ? '−' : '+'}${sayFigure(Math.abs(value))}`
   const mm = ({ p10, p90 }: { readonly p10: number; readonly p90: number }): string =>
-    words.toMm(p10.toFixed(2), p90.toFixed(2))
+    words.toMm(sayDecimal(p10, 2), sayDecimal(p90, 2))
   return (
     <details className="mt-4">
       <summary className="min-h-11 cursor-pointer py-2 underline underline-offset-4">

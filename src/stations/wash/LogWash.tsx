@@ -16,6 +16,7 @@ import { Choice, TextField } from '../../ui/parts/fields.tsx'
 import { LUBE_NAMES, WASH_NAMES } from '../../words/names.ts'
 import { STEP_WORDS } from '../../words/step-words.ts'
 import { words } from '../../words/stations/wash/log-wash.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 const METHODS: readonly WashMethod[] = ['wipe', 'on-bike', 'off-bike', 'none']
 
@@ -96,7 +97,7 @@ export function LogWash({ report, chain }: Props) {
   const [method, put] = useWatch({ control: form.control, name: ['method', 'put'] })
   const lube = lubeOf(put)
   const { errors } = form.formState
-  const how = howTo(lube, drops, crankTurns.toFixed(1))
+  const how = howTo(lube, drops, sayDecimal(crankTurns, 1))
   return (
     <WorkSection id="log" title={words.whatWasDone}>
       <form onSubmit={submit} noValidate className="flex flex-col gap-4">

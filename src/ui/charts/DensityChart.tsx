@@ -6,6 +6,7 @@ import { Chart } from './Chart.tsx'
 import type { Ink } from './ink.ts'
 import type { ChartOption } from './echarts.ts'
 import { words } from '../../words/ui/charts/density-chart.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 interface Props {
   /** Belief about the chain now, from all readings. */
@@ -76,7 +77,7 @@ export function DensityChart({ density, summary, limit, voices }: Props) {
           color: ink.ink,
           fontSize: 12,
           hideOverlap: true,
-          formatter: (x: number) => x.toFixed(1),
+          formatter: (x: number) => sayDecimal(x, 1),
         },
         splitLine: { show: false },
       },
@@ -121,7 +122,7 @@ export function DensityChart({ density, summary, limit, voices }: Props) {
         heads: [words.limit, words.chanceOfBeingPast],
         rows: Object.entries(summary.pAbove)
           .sort(([a], [b]) => Number(a) - Number(b))
-          .map(([mark, p]) => [`${mark} %`, p.toFixed(3)]),
+          .map(([mark, p]) => [`${mark} %`, sayDecimal(p, 3)]),
       }}
     />
   )

@@ -1,4 +1,4 @@
-import { groupedNumber } from '../../core/units/grouped-number.ts'
+import { groupedNumber, sayDecimal } from '../../words/grouped-number.ts'
 import type { Limit } from '../../core/measure/limits.ts'
 import { sayLimit } from '../../words/numbers.ts'
 import type { Ink } from './ink.ts'
@@ -17,7 +17,7 @@ export const elongationAxis = (ink: Ink, top: number) => ({
     fontFamily: ink.sans,
     // A top between two marks would be written over the last of them.
     showMaxLabel: top % 0.25 === 0,
-    formatter: (y: number) => y.toFixed(2),
+    formatter: (y: number) => sayDecimal(y, 2),
   },
   splitLine: { lineStyle: { color: ink.hairline, type: [1, 4] } },
 })

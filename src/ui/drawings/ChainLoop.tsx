@@ -3,6 +3,7 @@ import { chainLoop, fewestLinks, type LoopPoint } from '../../core/gearing/chain
 import { crankTurnsPerChain } from '../../core/gearing/ratio.ts'
 import { useNarrow } from '../use-narrow.ts'
 import { words as phrases } from '../../words/ui/drawings/chain-loop.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** A place on the chain with what was read there. */
 export interface ReadPlace {
@@ -90,7 +91,7 @@ function Loop({ links, ring, cog, places }: Props) {
     links,
     ring,
     cog,
-    turns.toFixed(1),
+    sayDecimal(turns, 1),
     places.length === 0
       ? phrases.noPlacesReadYet
       : phrases.readAt(places.map(({ link, label }) => phrases.link2(link, label)).join('; ')),
@@ -152,7 +153,7 @@ function Loop({ links, ring, cog, places }: Props) {
           {phrases.linksOnceRound(links)}
         </text>
         <text x={centresMm / 2} y={1.1 * words.text}>
-          {phrases.isCrankTurns(turns.toFixed(1))}
+          {phrases.isCrankTurns(sayDecimal(turns, 1))}
         </text>
       </g>
       {labels.map(({ x, y, up, level, label }) => {

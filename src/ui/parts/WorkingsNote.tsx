@@ -1,6 +1,7 @@
 import type { Workings } from '../../core/wear/rider-outlook.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { words } from '../../words/ui/parts/workings-note.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 const row = (name: string, figure: string, means: string) => ({ name, figure, means })
 
@@ -14,7 +15,11 @@ export function WorkingsNote({ workings }: { readonly workings: Workings }) {
       words.ofThatWereMeasured(sayCount(chains, 'chain'), sayCount(readings, 'reading')),
     ),
     row(words.draws, `${samplers} × ${draws}`, words.independentSamplersDrawsOfEach),
-    row(words.rHatTheWorst, rHat.toFixed(3), rHat < 1.02 ? words.theSamplersAgree : words.theSamplersDoNot),
+    row(
+      words.rHatTheWorst,
+      sayDecimal(rHat, 3),
+      rHat < 1.02 ? words.theSamplersAgree : words.theSamplersDoNot,
+    ),
     row(words.effectiveSizeTheLeast, String(Math.round(effectiveSize)), words.asGoodAsThisMany),
     row(words.proposalsTaken, `${Math.round(100 * accepted)}\u00a0%`, words.fourInFiveIsAs),
   ]

@@ -2,6 +2,7 @@ import { PEG_GAP_PX, type Peg } from '../charts/pegs.ts'
 import type { CurvedChain, StripPicture } from './picture.ts'
 import { label, line, type Brush } from './brush.ts'
 import { words } from '../../words/ui/road/paint-curves.ts'
+import { sayDecimal } from '../../words/grouped-number.ts'
 
 /** The scale of elongation at the left, with the limit across the road. */
 export function paintScale(brush: Brush, picture: StripPicture): void {
@@ -17,7 +18,7 @@ export function paintScale(brush: Brush, picture: StripPicture): void {
     if (Math.abs(percent - picture.limit) > 0.05)
       label(
         brush,
-        percent === 0 ? '0' : percent.toFixed(2),
+        percent === 0 ? '0' : sayDecimal(percent, 2),
         frame.left - 8,
         y(percent) + 4,
         ink.steel,
@@ -32,7 +33,7 @@ export function paintScale(brush: Brush, picture: StripPicture): void {
     [frame.left, y(picture.limit)],
     [frame.right, y(picture.limit)],
   ])
-  label(brush, picture.limit.toFixed(2), frame.left - 8, y(picture.limit) + 4, ink.rust, 600, 'right')
+  label(brush, sayDecimal(picture.limit, 2), frame.left - 8, y(picture.limit) + 4, ink.rust, 600, 'right')
   if (frame.narrow) return
   label(brush, words.limit, 0, y(picture.limit) + 4, ink.rust, 600)
   label(brush, words.elongation, 0, y(frame.topPercent / 3), ink.steel)

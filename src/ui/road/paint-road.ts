@@ -4,7 +4,7 @@ import { rideIndexAt, roadKmAt, type MileStrip, type StripLane } from '../../cor
 import type { Ink } from '../charts/ink.ts'
 import { markWidth, ROAD_TEXTURES } from '../drawings/RoadTextures.tsx'
 import { TOOTH_PROFILES } from '../glyphs/ToothGlyph.tsx'
-import { groupedNumber } from '../../core/units/grouped-number.ts'
+import { groupedNumber } from '../../words/grouped-number.ts'
 import { rulerStep } from './view.ts'
 import type { StripPicture } from './picture.ts'
 import { clipped, label, line, MONO, type Brush } from './brush.ts'

@@ -9,6 +9,7 @@ export const words = {
   themeToLateShop: 'Theme: to late shop',
   unitsToMilesAndInches: 'Units: to miles and inches',
   unitsToKmAndMm: 'Units: to km and mm',
+  numbersAndDays: 'Numbers and days',
   benchModeOff: 'Bench mode: off',
   benchModeLargeScreen: 'Bench mode: large, screen awake',
   leaveTheDemo: 'Leave the demo',

@@ -14,6 +14,8 @@ export const words = {
   unitsMilesAndInches: 'Units: miles and inches',
   unitsKmAndMm: 'Units: km and mm',
   imperialMetric: 'imperial metric',
+  numbersAndDays: 'Numbers, days and units',
+  decimalCommaDate: 'decimal comma point date format language locale',
   benchModeOff: 'Bench mode: off',
   benchModeOn: 'Bench mode: on',
   largeAwake: 'large awake',

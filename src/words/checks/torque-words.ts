@@ -1,5 +1,6 @@
 import type { Joint, TorqueUnit } from '../../core/checks/torque.ts'
 import { convertTorque } from '../../core/checks/torque.ts'
+import { sayDecimal } from '../grouped-number.ts'
 
 /** What usual bolts are called. */
 export const FASTENER_NAMES: Readonly<Record<string, string>> = {
@@ -44,5 +45,5 @@ export const TORQUE_UNIT_NAMES: Readonly<Record<TorqueUnit, string>> = {
 /** A torque in a unit. */
 export function sayTorque(nm: number, unit: TorqueUnit): string {
   const value = convertTorque(nm, 'N m', unit)
-  return `${value.toFixed(unit === 'N m' && value < 10 && value % 1 !== 0 ? 1 : 0)}\u00a0${TORQUE_UNIT_NAMES[unit]}`
+  return `${sayDecimal(value, unit === 'N m' && value < 10 && value % 1 !== 0 ? 1 : 0)}\u00a0${TORQUE_UNIT_NAMES[unit]}`
 }

@@ -4,6 +4,7 @@ import type { WearingOutlook } from '../../core/strategy/facts/wearing-facts.ts'
 import type { Units } from '../../core/units/units.ts'
 import { KM_PER_MILE, mmToInches } from '../../core/units/convert.ts'
 import { sayAboutKm, sayChance, sayCount, sayDay } from '../numbers.ts'
+import { sayDecimal } from '../grouped-number.ts'
 
 /** What each part that wears is called. */
 export const WEARING_NAMES: Readonly<Record<WearingPart, string>> = {
@@ -50,7 +51,9 @@ export const THICKNESS_TOOL_NAMES: Readonly<Record<ThicknessTool, string>> = {
 
 /** A thickness as a figure: two decimals for what is thin. */
 export const sayMm = (mm: number, units: Units): string =>
-  units === 'metric' ? `${mm.toFixed(mm < 2.5 ? 2 : 1)}\u00a0mm` : `${mmToInches(mm).toFixed(3)}\u00a0in`
+  units === 'metric'
+    ? `${sayDecimal(mm, mm < 2.5 ? 2 : 1)}\u00a0mm`
+    : `${sayDecimal(mmToInches(mm), 3)}\u00a0in`
 
 const isSealant = ({ law }: WearingOutlook): boolean => law.gets === 'older'
 
@@ -83,7 +86,9 @@ export function sayWearRate(one: WearingOutlook, units: Units): string {
     return `lasts about ${life(rate.p50)} weeks, probably ${life(rate.p90)} to ${life(rate.p10)}`
   }
   const per = (value: number): string =>
-    units === 'metric' ? value.toFixed(rate.p50 < 0.1 ? 3 : 2) : (mmToInches(value) * KM_PER_MILE).toFixed(4)
+    units === 'metric'
+      ? sayDecimal(value, rate.p50 < 0.1 ? 3 : 2)
+      : sayDecimal(mmToInches(value) * KM_PER_MILE, 4)
   const unit = units === 'metric' ? 'mm per 1000 km' : 'in per 1000 mi'
   const count = entries.filter(({ mm }) => mm !== undefined).length
   return `wears ${per(rate.p50)} ${unit}, probably ${per(rate.p10)} to ${per(rate.p90)}${isGuess ? ': a guess so far' : `: learned from ${sayCount(count, 'reading')}`}`

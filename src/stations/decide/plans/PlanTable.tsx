@@ -4,6 +4,7 @@ import { perDistance, saySkips } from '../../../words/plan-words.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { sayMoney } from '../../../words/money.ts'
 import { words } from '../../../words/stations/decide/plans/plan-table.ts'
+import { sayDecimal } from '../../../words/grouped-number.ts'
 
 const PART_NAMES: Readonly<Record<CostPart, string>> = {
   chains: words.chains,
@@ -145,11 +146,11 @@ export function PlanTable({ costs, best, now, nameOf, onFollow, isBusy, currency
               </td>
               <td className="pl-3 text-right max-sm:hidden">
                 {Number.isFinite(cost.chainsPerCassette)
-                  ? cost.chainsPerCassette.toFixed(1)
+                  ? sayDecimal(cost.chainsPerCassette, 1)
                   : words.noneRenewed}
               </td>
               <td className="pl-3 text-right max-sm:hidden">{Math.round(cost.minutesPer1000 * times)}</td>
-              <td className="pl-3 text-right max-lg:hidden">{(cost.daysPer1000 * times).toFixed(1)}</td>
+              <td className="pl-3 text-right max-lg:hidden">{sayDecimal(cost.daysPer1000 * times, 1)}</td>
               <td className={`pl-3 ${cost.skipsPer1000 > mostSkips ? 'text-rust' : ''}`}>
                 {saySkips(cost.skipsPer1000, units)}
               </td>

@@ -10,6 +10,7 @@ import {
   YES_MEANS_NAMES,
 } from '../../../words/notes-words.ts'
 import { words as phrases } from '../../../words/stations/files/notes/settle.ts'
+import { sayDecimal } from '../../../words/grouped-number.ts'
 
 interface Props {
   readonly table: NoteTable
@@ -86,7 +87,7 @@ export function Settle({ table, mapping, onMap }: Props) {
             <Pick
               key={at}
               label={phrases.markOf(table.heads[at] || phrases.column(at + 1))}
-              options={Object.fromEntries(MARKS.map((mark) => [String(mark), `${mark.toFixed(2)} %`]))}
+              options={Object.fromEntries(MARKS.map((mark) => [String(mark), `${sayDecimal(mark, 2)} %`]))}
               value={limits[String(at)] === undefined ? undefined : String(limits[String(at)])}
               onPick={(mark) => set({ limits: { ...limits, [String(at)]: Number(mark) } })}
             />

@@ -3,6 +3,7 @@ import type { MeasuredPicture, PictureFault } from '../../../core/teeth/picture/
 import { sayCount } from '../../../words/numbers.ts'
 import type { DecodeFault } from '../../../ui/pictures/decode.ts'
 import { words } from '../../../words/stations/teeth/picture/say-picture.ts'
+import { sayDecimal } from '../../../words/grouped-number.ts'
 
 /** Why there is no measurement, and what to do. @param name of the sprocket: "cog 13" */
 export function sayPictureFault(
@@ -34,7 +35,7 @@ export function sayPictureFault(
 }
 
 /** A length of a tooth, mm, to the hundredth. */
-export const sayMm = (mm: number): string => `${Math.max(0, mm).toFixed(2)} mm`
+export const sayMm = (mm: number): string => `${sayDecimal(Math.max(0, mm), 2)} mm`
 
 /** What was measured, in one sentence. */
 export const sayMeasured = ({
@@ -53,6 +54,6 @@ export function sayGrounds({ teeth, tiltDeg, pxPerMm, landMm }: MeasuredPicture)
     ...(aids > 0 ? [words.leftOut(sayCount(aids, 'shiftAid'))] : []),
     words.tipsWide(sayMm(landMm)),
     words.tilted(Math.round(tiltDeg)),
-    words.pixelsToTheMm(pxPerMm.toFixed(1)),
+    words.pixelsToTheMm(sayDecimal(pxPerMm, 1)),
   ].join(', ')
 }

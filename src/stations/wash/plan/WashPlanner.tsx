@@ -23,6 +23,7 @@ import { stepTags } from './step-tag.ts'
 import { useWashPlan, type PlannedBike, type WashPlan } from './use-wash-plan.ts'
 import { TimeChooser, WayChooser } from './WayChooser.tsx'
 import { words } from '../../../words/stations/wash/plan/wash-planner.ts'
+import { sayDecimal } from '../../../words/grouped-number.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -97,7 +98,7 @@ const sayAmounts = (garage: Garage, bikes: readonly PlannedBike[], { steps }: Wa
     .map(({ report, job }) => {
       const { drops, ml, crankTurns } = chainOnBike(garage, report, job?.fits).amounts
       const whose = bikes.length > 1 ? `${report.bike.entry.name}: ` : ''
-      return words.dropsAboutMlOnce(whose, drops, Math.round(ml), crankTurns.toFixed(1))
+      return words.dropsAboutMlOnce(whose, drops, Math.round(ml), sayDecimal(crankTurns, 1))
     })
     .join(' ')
 

@@ -30,6 +30,7 @@ import { sayBikes, sayStep } from './say-step.ts'
 import { useNotices, useNowMs } from './use-clocks.ts'
 import { WashEnd } from './WashEnd.tsx'
 import { words as phrases } from '../../../words/stations/wash/run/run-screen.ts'
+import { sayDecimal } from '../../../words/grouped-number.ts'
 
 const MINUTE_MS = 60_000
 
@@ -100,7 +101,7 @@ export function RunScreen({ kept, onChange }: Props) {
                 LUBE_NAMES[wash.job.lube],
                 amounts.drops,
                 Math.round(amounts.ml),
-                amounts.crankTurns.toFixed(1),
+                sayDecimal(amounts.crankTurns, 1),
               )}
           </p>
         )}
