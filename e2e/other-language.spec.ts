@@ -6,7 +6,7 @@ import { pseudoWords } from '../test/pseudo-words.ts'
 import { startServer, type OwnServer } from './own-server.ts'
 
 /** Where the app in another language is built, of this run alone. */
-const FOLDER = resolve('test-results-pseudo')
+const FOLDER = resolve('test-results/other-language')
 const DAY = '2026-11-26T12:00:00Z'
 
 const PLACES = [

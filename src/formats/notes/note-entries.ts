@@ -382,7 +382,7 @@ function followingOf(
 
 /**
  * What a table of notes becomes in a log: bikes, chains, rides, counts, readings, washes, parts, prices and notes. What
- * the log holds already is left out, what is not clear is told by row, and nothing of the log is changed.
+ * the log holds already is left out, what is not clear is listed by row, and nothing of the log is changed.
  */
 export function entriesOfNotes({ rows, lost }: ReadNotes, into: NotesInto): NotesOutcome {
   const followed = new Map<string, Following>()

@@ -156,7 +156,7 @@ function distanceOf(cells: Cells, doubt: (why: Unclear, written: string) => void
 
 const MOST_MINOR = 1e8
 
-/** Reads one row; what cannot be used is told apart and nothing is guessed. */
+/** Reads one row; what cannot be used is named, and nothing is guessed. */
 function readRow(table: NoteTable, i: number, mapping: NoteMapping, latest: string): NoteRow | LostRow {
   const cells: Cells = { row: table.rows[i] ?? [], mapping }
   const line = table.lines[i] ?? i + 2

@@ -28,7 +28,7 @@ const isWhole = ({ tests }: SchemaDescription): boolean => tests.some(({ name })
 function plain(description: SchemaDescription): Json {
   const { type, oneOf, meta } = description
   const own = (meta as { jsonSchema?: Json } | undefined)?.jsonSchema
-  // A value of any kind is told by what is said of it beside.
+  // What a value of any kind must be, its own description says.
   const kind = type === 'mixed' ? {} : { type: isWhole(description) ? 'integer' : type }
   return { ...kind, ...boundsOf(description), ...(oneOf.length > 0 && { enum: oneOf }), ...own }
 }

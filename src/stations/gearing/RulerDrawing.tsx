@@ -32,6 +32,31 @@ function Gears({ one, baseline, x }: GearsProps) {
   ))
 }
 
+interface MarksProps {
+  readonly marks: readonly number[]
+  readonly x: (developmentM: number) => number
+  readonly bottom: number
+  readonly cadenceRpm: number
+}
+
+/** The marks of the ruler: how far one turn of the crank goes, and how fast that is. */
+function Marks({ marks, x, bottom, cadenceRpm }: MarksProps) {
+  const units = useUnits()
+  return marks.map((mark) => (
+    <g key={mark}>
+      <path d={`M${x(mark)} ${TOP - 8}V${bottom}`} className="stroke-hairline" strokeWidth={1} />
+      <text x={x(mark)} y={TOP - 16} textAnchor="middle" className="fill-steel font-mono text-[12px]">
+        {sayDevelopment(mark, units)
+          .replace(/0(\u00a0m)$/, '$1')
+          .replace(/[.,]0(\u00a0m)$/, '$1')}
+      </text>
+      <text x={x(mark)} y={bottom + 18} textAnchor="middle" className="fill-steel font-mono text-[12px]">
+        {saySpeed(speedAt(mark, cadenceRpm), units).split('\u00a0')[0]}
+      </text>
+    </g>
+  ))
+}
+
 /** The set-ups one under the other on one ruler, with the rider's energy laid under them and the hill marked. */
 export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
   const { onBench, rider, used } = gearing
@@ -65,7 +90,7 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
         `${(left + ((width - left - right) * i) / (PLACES - 1)).toFixed(1)} ${(TOP + ENERGY - 8 - h * (ENERGY - 14)).toFixed(1)}`,
     )
     .join('L')
-  const rowLabel = (one: OnBench): string => (one.isOwn ? `as it is: ${saySet(one.set)}` : one.name)
+  const rowLabel = (one: OnBench): string => (one.isOwn ? words.asItIsWith(saySet(one.set)) : one.name)
   return (
     <figure>
       <div>
@@ -86,24 +111,7 @@ export function RulerDrawing({ gearing }: { readonly gearing: GearingInHand }) {
           )}
           className="w-full"
         >
-          {marks.map((mark) => (
-            <g key={mark}>
-              <path d={`M${x(mark)} ${TOP - 8}V${bottom}`} className="stroke-hairline" strokeWidth={1} />
-              <text x={x(mark)} y={TOP - 16} textAnchor="middle" className="fill-steel font-mono text-[12px]">
-                {sayDevelopment(mark, units)
-                  .replace(/0(\u00a0m)$/, '$1')
-                  .replace(/\.0(\u00a0m)$/, '$1')}
-              </text>
-              <text
-                x={x(mark)}
-                y={bottom + 18}
-                textAnchor="middle"
-                className="fill-steel font-mono text-[12px]"
-              >
-                {saySpeed(speedAt(mark, rider.cadenceRpm), units).split('\u00a0')[0]}
-              </text>
-            </g>
-          ))}
+          <Marks marks={marks} x={x} bottom={bottom} cadenceRpm={rider.cadenceRpm} />
           {area !== '' && (
             <path
               d={`M${left} ${TOP + ENERGY - 8}L${area}L${width - right} ${TOP + ENERGY - 8}Z`}

@@ -1,3 +1,4 @@
+import type { Units } from '../../core/units/units.ts'
 import { useEffect, useRef, useState } from 'react'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import { ServiceError } from '../../services/patient-fetch.ts'
@@ -11,6 +12,15 @@ import { syncRides, type SyncSum } from './sync-rides.ts'
 import { words } from '../../words/stations/miles/ride-service.ts'
 
 const NOTHING: SyncSum = { added: 0, addedKm: 0, known: 0, removed: 0, refused: 0, pages: 0 }
+
+const sayTaken = (now: SyncSum, units: Units): string =>
+  words.addedHereAlready(
+    sayCount(now.added, 'ride'),
+    now.added > 0 ? `, ${sayKm(now.addedKm, units)}` : '',
+    now.known,
+    now.removed > 0 ? words.deletedThereAndTaken(now.removed) : '',
+    now.refused > 0 ? words.leftOutTheirDay(now.refused) : '',
+  )
 
 /** Rides from the service: sign in once, then one press brings what is new. */
 export function RideService({ bike }: { readonly bike: BikeEntry }) {
@@ -54,14 +64,6 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
     setBusy(true)
     setFault(undefined)
     setSum(NOTHING)
-    const tell = (now: SyncSum) =>
-      words.addedHereAlready(
-        sayCount(now.added, 'ride'),
-        now.added > 0 ? `, ${sayKm(now.addedKm, units)}` : '',
-        now.known,
-        now.removed > 0 ? words.deletedThereAndTaken(now.removed) : '',
-        now.refused > 0 ? words.leftOutTheirDay(now.refused) : '',
-      )
     let held = NOTHING
     try {
       held = await syncRides({
@@ -79,18 +81,18 @@ export function RideService({ bike }: { readonly bike: BikeEntry }) {
         },
         onWait: (ms, why) => setSaid(words.tryingAgainInS(why, Math.max(1, Math.round(ms / 1000)))),
       })
-      setSaid(words.upToDate(tell(held)))
+      setSaid(words.upToDate(sayTaken(held, units)))
     } catch (error) {
       if (error instanceof ServiceError && error.status === 401) {
         setToken(undefined)
         await kept.keep(tokenKey, undefined)
         setFault(words.pleaseSignInToTheService)
-      } else if (control.signal.aborted) setSaid(words.stoppedTheNextSync(tell(held)))
+      } else if (control.signal.aborted) setSaid(words.stoppedTheNextSync(sayTaken(held, units)))
       else
         setFault(
           words.pressSyncAgainItGoes(
             error instanceof ServiceError ? error.message : words.theSyncBrokeOff,
-            tell(held),
+            sayTaken(held, units),
           ),
         )
     } finally {

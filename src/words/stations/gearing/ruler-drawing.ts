@@ -1,5 +1,6 @@
 /** The words of RulerDrawing. */
 export const words = {
+  asItIsWith: (set: string) => `as it is: ${set}`,
   to: (rowLabel: string, development: string, development2: string) =>
     `${rowLabel}: ${development} to ${development2}`,
   gearsOfSetUps: (count: number, onBench: string) =>
