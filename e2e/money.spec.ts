@@ -89,7 +89,7 @@ test('from a reading past the limit to a decision, a warning before the chain go
   const saved = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as PDF' }).click()
   const file = await saved
-  expect(file.suggestedFilename()).toBe('Kite-2026-11-26.pdf')
+  expect(file.suggestedFilename()).toBe('kite-2026-11-26.pdf')
   const text = await textOf(await file.path())
   for (const said of [
     'Kite: what was done',

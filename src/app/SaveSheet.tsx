@@ -7,18 +7,11 @@ import { saveBytes } from '../ui/save-file.ts'
 import { thingsOn, type PageThing } from '../ui/saving/page-things.ts'
 import { asPng, asSvg } from '../ui/saving/picture.ts'
 import { csvOfTable } from '../ui/saving/table-csv.ts'
+import { fileName } from '../ui/file-name.ts'
 import { useOnce } from '../ui/use-once.ts'
 import { words } from '../words/app/save-sheet.ts'
 
 type Form = 'SVG' | 'PNG' | 'CSV'
-
-/** A name for a file out of what a thing is called. */
-const fileName = (station: string, thing: string): string =>
-  `${station} ${thing}`
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 60)
 
 /** @returns what could not be done, if anything */
 async function save({ element, name }: PageThing, form: Form, station: string): Promise<string | undefined> {

@@ -1,13 +1,10 @@
 import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib'
+import { PAPER_MM, type Paper } from '../core/paper/paper-sheet.ts'
 import { CHECK_BAR_MM, markMm, STRIP_MARKS, STRIP_MM, VERNIER } from '../core/measure/strip-marks.ts'
 import { sprocketGeometry } from '../core/teeth/geometry.ts'
 import { sprocketOutline } from '../core/teeth/outline.ts'
 import { words as phrases } from '../words/formats/printed-sheet.ts'
 
-export type Paper = 'a4' | 'letter'
-
-/** Long and short side of a sheet, mm. */
-const PAPERS: Readonly<Record<Paper, readonly [number, number]>> = { a4: [297, 210], letter: [279.4, 215.9] }
 const POINTS_PER_MM = 72 / 25.4
 const INK = rgb(0.08, 0.15, 0.17)
 const RUST = rgb(0.64, 0.23, 0.08)
@@ -111,7 +108,7 @@ function drawCard({ line, text }: Pen, teeth: number, widthMm: number, heightMm:
 export async function printedSheet(paper: Paper, cardTeeth: number): Promise<Uint8Array> {
   if (!Number.isInteger(cardTeeth) || cardTeeth < 9 || cardTeeth > 60)
     throw new RangeError('A tooth card is drawn for 9 to 60 teeth.')
-  const [long, short] = PAPERS[paper]
+  const [short, long] = PAPER_MM[paper]
   const document = await PDFDocument.create()
   document.setTitle(phrases.joltMilePrintedStrip)
   const font = await document.embedFont(StandardFonts.Helvetica)

@@ -8,7 +8,7 @@ import type { Verdict } from '../core/strategy/verdict.ts'
 import { addDays } from '../core/units/days.ts'
 import type { Interval } from '../core/stats/interval.ts'
 import type { WearAnswer } from '../core/wear/outlook.ts'
-import type { OwnerSheet } from '../core/strategy/job/owner-sheet.ts'
+import type { PaperSheet } from '../core/paper/paper-sheet.ts'
 import type { Units } from '../core/units/units.ts'
 import { sayFinding } from './checks/check-words.ts'
 import { sayWearAhead, sayWearNow, WEARING_NAMES } from './checks/wearing-words.ts'
@@ -141,7 +141,7 @@ export function sheetOf(
   bike: { readonly name: string; readonly note: string },
   units: Units,
   now: IsoTime,
-): OwnerSheet {
+): PaperSheet {
   const done = visit.jobs.filter(({ outcome }) => outcome === 'done')
   const left = visit.jobs.filter(({ outcome }) => outcome === 'left')
   const total = done.reduce((sum, job) => sum + jobCost(job, visit.hour), 0)

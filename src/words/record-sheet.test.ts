@@ -3,7 +3,7 @@ import { commuter, hundreds, written } from '../../test/log.ts'
 import { factsOn, LUBED, measuredAt } from '../../test/judged.ts'
 import { replay } from '../core/log/replay.ts'
 import { verdictOf } from '../core/strategy/verdict.ts'
-import { ownerSheetPdf } from '../formats/owner-sheet.ts'
+import { paperPdf } from '../formats/paper-pdf.ts'
 import { recordSheet } from './record-sheet.ts'
 
 const drafts = [...commuter, ...hundreds, ...measuredAt(0.4), LUBED]
@@ -31,8 +31,8 @@ test('before it is worked out it says only what the log holds', () => {
 test('boxes to tick are drawn before the lines that ask for them', async () => {
   const plain = { title: 't', about: 'a', pictures: [], foot: 'f' }
   const lines = ['Bike 1: swap the chain.', 'Bike 2: measure it.']
-  const dotted = await ownerSheetPdf({ ...plain, sections: [{ heading: 'h', lines }] }, 'a4')
-  const boxed = await ownerSheetPdf({ ...plain, sections: [{ heading: 'h', lines, mark: 'box' }] }, 'letter')
+  const dotted = await paperPdf({ ...plain, sections: [{ heading: 'h', lines }] }, 'a4')
+  const boxed = await paperPdf({ ...plain, sections: [{ heading: 'h', lines, mark: 'box' }] }, 'letter')
   for (const { bytes, lost } of [dotted, boxed]) {
     expect(String.fromCharCode(...bytes.subarray(0, 5))).toBe('%PDF-')
     expect(lost).toBe(0)

@@ -1,6 +1,6 @@
 import { fittedParts, type Garage } from '../core/log/garage.ts'
 import { kmOf } from '../core/exposure/distance.ts'
-import type { OwnerSheet } from '../core/strategy/job/owner-sheet.ts'
+import type { PaperSheet } from '../core/paper/paper-sheet.ts'
 import type { BikeReport } from '../core/strategy/facts/bike-report.ts'
 import type { Verdict } from '../core/strategy/verdict.ts'
 import type { WearAnswer } from '../core/wear/outlook.ts'
@@ -21,7 +21,7 @@ export function recordSheet(
   verdict: Verdict | undefined,
   garage: Garage,
   units: Units,
-): OwnerSheet {
+): PaperSheet {
   const { entry } = report.bike
   const parts = fittedParts(garage, entry.bike)
   const chain = report.chain?.part.entry.part ?? ''

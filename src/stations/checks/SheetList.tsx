@@ -9,6 +9,7 @@ import { Section } from '../../ui/parts/Section.tsx'
 import { OCCASION_NAMES, sayDueWhy } from '../../words/checks/check-words.ts'
 import { sayItem } from '../../words/checks/item-names.ts'
 import { sayCount, sayDay, sayList } from '../../words/numbers.ts'
+import { SheetOnPaper } from './SheetOnPaper.tsx'
 import type { ChecksInHand } from './use-checks.ts'
 import { words } from '../../words/stations/checks/sheet-list.ts'
 
@@ -67,6 +68,7 @@ export function SheetList({ hand, onStart }: Props) {
           )
         })}
       </ul>
+      <SheetOnPaper hand={hand} occasions={order} />
     </Section>
   )
 }

@@ -20,12 +20,10 @@ export const buttonLook = (look: Look): string =>
     LOOKS[look],
   )
 
+/** What a button can be given. */
+export type ButtonProps = ComponentProps<'button'> & { look?: Look }
+
 /** A button. `next` is the one bright one of a screen. */
-export function Button({
-  look = 'plain',
-  className,
-  type = 'button',
-  ...rest
-}: ComponentProps<'button'> & { look?: Look }) {
+export function Button({ look = 'plain', className, type = 'button', ...rest }: ButtonProps) {
   return <button type={type} className={clsx(buttonLook(look), className)} {...rest} />
 }

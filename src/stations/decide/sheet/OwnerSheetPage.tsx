@@ -1,20 +1,18 @@
-import { useState } from 'react'
 import { Link } from 'react-router'
 import type { PictureEntry } from '../../../core/log/kinds/picture.ts'
 import type { VisitEntry } from '../../../core/log/kinds/visit.ts'
 import { fittedParts } from '../../../core/log/garage.ts'
-import type { Paper } from '../../../formats/printed-sheet.ts'
+import type { Paper } from '../../../core/paper/paper-sheet.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { usePicture } from '../../../session/use-picture.ts'
 import { Button, buttonLook } from '../../../ui/parts/Button.tsx'
-import { SelectField } from '../../../ui/parts/fields.tsx'
 import { STATIONS } from '../../../words/places.ts'
-import { saveBytes } from '../../../ui/save-file.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { useOnce } from '../../../ui/use-once.ts'
 import { sayDay } from '../../../words/numbers.ts'
 import { sheetOf } from '../../../words/owner-sheet.ts'
 import { namePart } from '../../../words/part-name.ts'
+import { fileName } from '../../../ui/file-name.ts'
+import { SavePaper } from '../../../ui/parts/SavePaper.tsx'
 import { words } from '../../../words/stations/decide/sheet/owner-sheet-page.ts'
 
 /** So many pictures at most stand on a sheet. */
@@ -49,32 +47,19 @@ function usePictures({ bike, at }: VisitEntry): readonly { entry: PictureEntry; 
 export function OwnerSheetPage({ visit }: { readonly visit: VisitEntry }) {
   const { garage, now, pictures } = useOpenLog()
   const units = useUnits()
-  const [paper, setPaper] = useState<Paper>('a4')
-  const [said, setSaid] = useState('')
   const shown = usePictures(visit)
   const bike = garage.bikes.get(visit.bike)?.entry ?? { name: words.theBike, note: '' }
   const sheet = sheetOf(visit, bike, units, now)
-  const [save, isSaving] = useOnce(async () => {
-    setSaid(words.settingThePage)
-    const { ownerSheetPdf } = await import('../../../formats/owner-sheet.ts')
+  const write = async (paper: Paper) => {
+    const { paperPdf } = await import('../../../formats/paper-pdf.ts')
     const kept = await Promise.all(
       shown.map(async ({ entry, caption }) => {
         const blob = entry.picture === undefined ? undefined : await pictures.read(entry.picture)
         return blob ? [{ caption, jpeg: new Uint8Array(await blob.arrayBuffer()) }] : []
       }),
     )
-    try {
-      const { bytes, lost } = await ownerSheetPdf({ ...sheet, pictures: kept.flat() }, paper)
-      saveBytes(
-        words.pdf(bike.name.replace(/[^\p{L}\p{N}]+/gu, '-'), visit.at.slice(0, 10)),
-        bytes,
-        'application/pdf',
-      )
-      setSaid(lost > 0 ? words.savedButLettersHave(lost) : words.saved)
-    } catch {
-      setSaid(words.aPictureCouldNot)
-    }
-  })
+    return paperPdf({ ...sheet, pictures: kept.flat() }, paper)
+  }
   return (
     <article className="flex max-w-[46rem] flex-col gap-6">
       <div>
@@ -104,23 +89,16 @@ export function OwnerSheetPage({ visit }: { readonly visit: VisitEntry }) {
       )}
       <p className="text-sm text-steel">{sheet.foot}</p>
       <div className="no-print flex flex-wrap items-end gap-4">
-        <Button look="firm" disabled={isSaving} onClick={save}>
-          {words.saveAsPdf}
-        </Button>
-        <SelectField<Paper>
-          label={words.paper}
-          className="w-32"
-          value={paper}
-          options={{ a4: 'A4', letter: words.letter }}
-          onPick={setPaper}
+        <SavePaper
+          look="firm"
+          label={words.saveAsPdf}
+          file={fileName(bike.name, visit.at.slice(0, 10))}
+          write={write}
         />
         <Button onClick={() => window.print()}>{words.print}</Button>
         <Link to={STATIONS.decide.path} className={buttonLook('link')}>
           {words.backToTheDecision}
         </Link>
-        <p role="status" className="w-full text-sm text-steel">
-          {said}
-        </p>
       </div>
     </article>
   )

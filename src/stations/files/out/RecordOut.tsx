@@ -7,25 +7,19 @@ import { useJudged } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField } from '../../../ui/parts/fields.tsx'
 import { Section } from '../../../ui/parts/Section.tsx'
-import { saveBytes, saveText } from '../../../ui/save-file.ts'
+import { saveText } from '../../../ui/save-file.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useBikeId } from '../../../ui/use-bike-id.ts'
 import { useOnce } from '../../../ui/use-once.ts'
 import { namePart } from '../../../words/part-name.ts'
 import { sayRecord } from '../../../words/out-words.ts'
 import { recordSheet } from '../../../words/record-sheet.ts'
-import { usePaper } from '../../../ui/paper.ts'
+import { fileName } from '../../../ui/file-name.ts'
+import { SavePaper } from '../../../ui/parts/SavePaper.tsx'
 import { LeaveOut } from './LeaveOut.tsx'
 import { words } from '../../../words/stations/files/out/record-out.ts'
 
 const PART = 'part:'
-
-/** A name for a file out of what a thing is called. */
-const plain = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
 
 /** What the record is of, what it is called, and the bike whose sheet goes with it. */
 function useChosen() {
@@ -42,29 +36,21 @@ function useChosen() {
 }
 
 /** The bike's sheet as PDF: the readable twin of its record. */
-function Sheet({ bike, name }: { readonly bike: string; readonly name: string }) {
+function RecordPaper({ bike, name }: { readonly bike: string; readonly name: string }) {
   const { garage } = useOpenLog()
   const units = useUnits()
-  const paper = usePaper()
   const judged = useJudged(bike)
-  const [said, setSaid] = useState('')
-  const [save, busy] = useOnce(async () => {
-    if (!judged) return
-    const { ownerSheetPdf } = await import('../../../formats/owner-sheet.ts')
-    const sheet = recordSheet(judged.report, judged.answer, judged.verdict, garage, units)
-    const { bytes, lost } = await ownerSheetPdf(sheet, paper)
-    saveBytes(words.recordPdf(plain(name)), bytes, 'application/pdf')
-    setSaid(lost > 0 ? words.savedButLettersHave(lost) : words.saved)
-  })
   return (
-    <>
-      <Button disabled={busy || !judged?.verdict} onClick={save}>
-        {words.itsSheetAsPdf}
-      </Button>
-      <span role="status" className="text-sm text-steel">
-        {said}
-      </span>
-    </>
+    <SavePaper
+      label={words.itsSheetAsPdf}
+      file={fileName(name, words.record)}
+      disabled={!judged?.verdict}
+      write={async (paper) => {
+        if (!judged) throw new TypeError('A bike without a report has no sheet.')
+        const { paperPdf } = await import('../../../formats/paper-pdf.ts')
+        return paperPdf(recordSheet(judged.report, judged.answer, judged.verdict, garage, units), paper)
+      }}
+    />
   )
 }
 
@@ -81,7 +67,7 @@ export function RecordOut() {
     const record = recordOf(state.entries, garage, of, { people, money })
     const named = new Set(picturesNamed(record))
     await saveLog(
-      (now) => `jolt-mile-${plain(name)}-${now.slice(0, 10)}.json`,
+      (now) => `${fileName('jolt-mile', name, now.slice(0, 10))}.json`,
       async () => ({
         stored: record,
         aside: [],
@@ -119,7 +105,7 @@ export function RecordOut() {
         <Button disabled={busy || name === ''} onClick={save}>
           {words.saveTheRecord}
         </Button>
-        {bike !== undefined && <Sheet key={bike} bike={bike} name={name} />}
+        {bike !== undefined && <RecordPaper key={bike} bike={bike} name={name} />}
       </div>
       <p role="status" className="mt-3 text-[0.95rem] empty:hidden">
         {said}

@@ -13,11 +13,9 @@ import { paintStrip } from '../../../ui/road/paint.ts'
 import { usePainting, usePrinting, useWidth, type Paint } from '../../../ui/road/use-painting.ts'
 import { useWheel } from './use-wheel.ts'
 import { CLOSER, stripKeys, useStanding, useStripPointers, type Standing } from './use-strip.ts'
+import { PRINT_PX } from './print-width.ts'
 import { zoomView } from '../../../ui/road/view.ts'
 import { words } from '../../../words/stations/miles/strip/mile-strip.ts'
-
-/** Width of the road on a printed sheet, px. */
-const PRINT_PX = 1000
 
 interface Props {
   readonly picture: StripPicture

@@ -17,6 +17,7 @@ import { sayLimitDates } from '../../../words/verdict.tsx'
 import { useAnswers, useForecast } from '../../../session/use-forecasts.ts'
 import { MileStrip } from './MileStrip.tsx'
 import type { StripPicture } from '../../../ui/road/picture.ts'
+import { RoadPaper } from './RoadPaper.tsx'
 import { words } from '../../../words/stations/miles/strip/road.ts'
 
 const LEAST_TOP = 1
@@ -128,17 +129,14 @@ export function Road({ report }: { readonly report: BikeReport }) {
   const lastEvent = Math.max(0, ...(picture.ahead?.events ?? []).map(({ to }) => to))
   const reach = current ? Math.max(current.toLimitKm.p90, lastEvent) * 1.05 : 0
   const end = total + Math.max(0.06 * total, Math.min(reach, Math.max(0.3 * total, 400, lastEvent * 1.05)))
+  const note =
+    fault !== undefined
+      ? words.theWearCouldNot
+      : current
+        ? words.theLineIsTheLikely(sayLimitDates(current, now), sayLimit(limit))
+        : words.workingItOut
   return (
-    <Section
-      title={words.theRoadOf(report.bike.entry.name)}
-      note={
-        fault !== undefined
-          ? words.theWearCouldNot
-          : current
-            ? words.theLineIsTheLikely(sayLimitDates(current, now), sayLimit(limit))
-            : words.workingItOut
-      }
-    >
+    <Section title={words.theRoadOf(report.bike.entry.name)} note={note}>
       <MileStrip picture={picture} end={end} topPercent={topPercent} />
       <ul
         className="no-print mt-2 flex flex-wrap gap-x-5 gap-y-1 text-sm text-steel"
@@ -170,6 +168,15 @@ export function Road({ report }: { readonly report: BikeReport }) {
         </p>
       ))}
       <ChainTable picture={picture} units={units} />
+      <div className="mt-3">
+        <RoadPaper
+          name={report.bike.entry.name}
+          picture={picture}
+          end={end}
+          topPercent={topPercent}
+          note={note}
+        />
+      </div>
     </Section>
   )
 }

@@ -7,15 +7,14 @@ import { useAskFirst } from '../../../session/use-forecasts.ts'
 import type { JudgedBike } from '../../../session/verdicts.ts'
 import { Button } from '../../../ui/parts/Button.tsx'
 import { SelectField, TextField } from '../../../ui/parts/fields.tsx'
-import { usePaper } from '../../../ui/paper.ts'
-import { saveBytes } from '../../../ui/save-file.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
-import { useOnce } from '../../../ui/use-once.ts'
 import { GROUP_NAMES, NEED_NAMES, ORDER_NAMES, sayGroup } from '../../../words/day-words.ts'
 import { BulkBar } from './BulkBar.tsx'
 import { DayRow } from './DayRow.tsx'
 import { daySheet } from './day-sheet.ts'
 import { useDayList, type DayListState, type DayWish, type ListedBike } from './use-day-list.ts'
+import { fileName } from '../../../ui/file-name.ts'
+import { SavePaper } from '../../../ui/parts/SavePaper.tsx'
 import { words } from '../../../words/stations/today/day/day-list.ts'
 
 const ROW_PX = 58
@@ -78,16 +77,16 @@ function Toolbar({ list }: { readonly list: DayListState }) {
 function PrintList({ list }: { readonly list: DayListState }) {
   const { garage, now } = useOpenLog()
   const units = useUnits()
-  const paper = usePaper()
-  const [print, busy] = useOnce(async () => {
-    const { ownerSheetPdf } = await import('../../../formats/owner-sheet.ts')
-    const { bytes } = await ownerSheetPdf(daySheet(list.groups, list.wish.group, garage, units, now), paper)
-    saveBytes(`jolt-mile-day-${now.slice(0, 10)}.pdf`, bytes, 'application/pdf')
-  })
   return (
-    <Button disabled={busy || list.shown.length === 0} onClick={() => print()}>
-      {words.theListOnPaper}
-    </Button>
+    <SavePaper
+      label={words.theListOnPaper}
+      file={fileName('jolt-mile-day', now.slice(0, 10))}
+      disabled={list.shown.length === 0}
+      write={async (paper) => {
+        const { paperPdf } = await import('../../../formats/paper-pdf.ts')
+        return paperPdf(daySheet(list.groups, list.wish.group, garage, units, now), paper)
+      }}
+    />
   )
 }
 

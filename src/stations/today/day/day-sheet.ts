@@ -1,4 +1,4 @@
-import type { OwnerSheet } from '../../../core/strategy/job/owner-sheet.ts'
+import type { PaperSheet } from '../../../core/paper/paper-sheet.ts'
 import type { IsoTime } from '../../../core/log/entry.ts'
 import type { DayGroup, DayGroupOf } from '../../../core/strategy/needs.ts'
 import { sayAction, sayReason } from '../../../words/advice.ts'
@@ -16,7 +16,7 @@ export function daySheet(
   garage: Garage,
   units: Units,
   now: IsoTime,
-): OwnerSheet {
+): PaperSheet {
   const count = groups.reduce((sum, { bikes }) => sum + bikes.length, 0)
   return {
     title: words.theDaysList,

@@ -22,6 +22,10 @@ import { StepList } from './StepList.tsx'
 import { stepTags } from './step-tag.ts'
 import { useWashPlan, type PlannedBike, type WashPlan } from './use-wash-plan.ts'
 import { TimeChooser, WayChooser } from './WayChooser.tsx'
+import type { WashStep } from '../../../core/session/wash-steps.ts'
+import { fileName } from '../../../ui/file-name.ts'
+import { SavePaper } from '../../../ui/parts/SavePaper.tsx'
+import { washSheet } from '../../../words/wash-sheet.ts'
 import { words } from '../../../words/stations/wash/plan/wash-planner.ts'
 import { sayDecimal } from '../../../words/grouped-number.ts'
 
@@ -36,6 +40,11 @@ const MINUTE_MS = 60_000
 
 const capital = (text: string): string => `${text.slice(0, 1).toUpperCase()}${text.slice(1)}`
 
+/** What can go wrong at its steps, each said once. */
+const caresOf = (plan: WashPlan): string[] => [
+  ...new Set(plan.steps.flatMap(({ kind }) => STEP_WORDS[kind].care ?? [])),
+]
+
 /** What is laid out, why it is done this way, and what can go wrong. */
 function Notes({
   plan,
@@ -46,7 +55,7 @@ function Notes({
   readonly why: string
   readonly amounts: string
 }) {
-  const cares = [...new Set(plan.steps.flatMap(({ kind }) => STEP_WORDS[kind].care ?? []))]
+  const cares = caresOf(plan)
   const materials = materialsOf(plan.steps).map((one) => MATERIAL_NAMES[one])
   return (
     <div className="grid grid-cols-3 gap-x-10 gap-y-6 max-lg:grid-cols-1">
@@ -127,6 +136,9 @@ function ThePlan({
   const { garage, now } = useOpenLog()
   const { tagOf, legend } = useMemo(() => stepTags(garage, bikes), [garage, bikes])
   const names = sayList(bikes.map(({ report }) => report.bike.entry.name))
+  const amounts = sayAmounts(garage, bikes, plan)
+  const lubeOf = (step: WashStep) =>
+    (bikes.find(({ report }) => report.bike.entry.bike === step.bike) ?? bikes[0])?.lube ?? 'none'
   const why = bikes
     .map((one) => `${bikes.length > 1 ? `${one.report.bike.entry.name}: ` : ''}${sayWhy(one)}`)
     .join(' ')
@@ -140,7 +152,7 @@ function ThePlan({
       />
       {legend.length > 0 && <p className="text-sm text-steel">{legend.join(' · ')}</p>}
       <Meanwhile plan={plan} tagOf={tagOf} report={bikes[0]?.report} />
-      <Notes plan={plan} why={why} amounts={sayAmounts(garage, bikes, plan)} />
+      <Notes plan={plan} why={why} amounts={amounts} />
       <div className="flex flex-wrap items-center gap-4">
         <Button look="firm" onClick={() => onStart(plan)}>
           {words.startTheWashOf(names)}
@@ -149,13 +161,24 @@ function ThePlan({
           {words.clocksRunWhileYour(sayCount(plan.steps.length, 'step'))}
         </span>
       </div>
-      <StepList
-        steps={plan.steps}
-        plan={plan.timed.plan}
-        tagOf={tagOf}
-        lubeOf={(step) =>
-          (bikes.find(({ report }) => report.bike.entry.bike === step.bike) ?? bikes[0])?.lube ?? 'none'
-        }
+      <StepList steps={plan.steps} plan={plan.timed.plan} tagOf={tagOf} lubeOf={lubeOf} />
+      <SavePaper
+        label={words.thePlanOnPaper}
+        file={fileName(names, words.wash)}
+        write={async (paper) => {
+          const { paperPdf } = await import('../../../formats/paper-pdf.ts')
+          const wash = {
+            bikes: bikes.map(({ report }) => report.bike.entry.name),
+            steps: plan.steps,
+            plan: plan.timed.plan,
+            tagOf,
+            lubeOf,
+            legend,
+            amounts,
+            cares: caresOf(plan),
+          }
+          return paperPdf(washSheet(wash, now), paper)
+        }}
       />
     </>
   )

@@ -1,14 +1,10 @@
 /** The words of PrintStrip. */
 export const words = {
-  letter: 'Letter',
-  drawingTheSheet: 'Drawing the sheet…',
-  savedPrintItAt100:
-    'Saved. Print it at 100 %, measure the check bar, and name it among your tools with what the bar measures.',
-  theSheetCouldNot: 'The sheet could not be drawn. Try again.',
   printAStripAndATooth: 'Print a strip and a tooth card',
   aPaperStripOver:
     'A paper strip over 20 pitches, read with its vernier to 0.1 mm, is as good as many gauges.',
-  paper: 'Paper',
   cardForASprocket: 'Card for a sprocket of, teeth',
   saveTheSheetAs: 'Save the sheet as PDF',
+  printItAt100:
+    'Print it at 100 %, measure the check bar, and name it among your tools with what the bar measures.',
 }

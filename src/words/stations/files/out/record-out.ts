@@ -1,8 +1,6 @@
 /** The words of RecordOut. */
 export const words = {
-  recordPdf: (plain: string) => `${plain}-record.pdf`,
-  savedButLettersHave: (lost: number) => `Saved, but ${lost} letters have no place in a plain PDF.`,
-  saved: 'Saved.',
+  record: 'record',
   itsSheetAsPdf: 'Its sheet as PDF',
   oneBikesRecord: 'One bike’s record',
   forWhoeverRidesOrMends:

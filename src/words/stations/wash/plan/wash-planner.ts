@@ -1,5 +1,7 @@
 /** The words of WashPlanner. */
 export const words = {
+  thePlanOnPaper: 'The plan on paper (PDF)',
+  wash: 'wash',
   layOutFirst: 'Lay out first',
   whyThisWay: 'Why this way',
   careful: 'Careful',

@@ -1,10 +1,9 @@
-import { inflateSync } from 'node:zlib'
 import { describe, expect, test } from '@jest/globals'
-import { PDFDocument, PDFRawStream } from 'pdf-lib'
-import type { OwnerSheet } from '../core/strategy/job/owner-sheet.ts'
-import { ownerSheetPdf } from './owner-sheet.ts'
+import { pagesOf } from '../../test/pdf-text.ts'
+import type { PaperSheet } from '../core/paper/paper-sheet.ts'
+import { paperPdf } from './paper-pdf.ts'
 
-const SHEET: OwnerSheet = {
+const SHEET: PaperSheet = {
   title: 'Heron: what was done, and what comes next',
   about: '27 November 2026 \u00b7 steel commuter',
   sections: [
@@ -19,29 +18,9 @@ const SHEET: OwnerSheet = {
   foot: 'Distances are estimates.',
 }
 
-/** Letters that Windows-1252 has where Latin-1 has none. */
-const ofWindows = (text: string): string =>
-  text.replaceAll('\u0080', '€').replaceAll('\u0092', '’').replaceAll('\u0095', '\u2022')
-
-/** The text that a PDF shows, page by page: its strings are written in hex. */
-async function pagesOf(bytes: Uint8Array): Promise<string[]> {
-  const document = await PDFDocument.load(bytes)
-  return document.getPages().map((page) => {
-    const { Contents } = page.node.normalizedEntries()
-    const text = (Contents?.asArray() ?? [])
-      .map((ref) => page.doc.context.lookup(ref))
-      .filter((stream): stream is PDFRawStream => stream instanceof PDFRawStream)
-      .map((stream) => inflateSync(stream.contents).toString('latin1'))
-      .join('\n')
-    return [...text.matchAll(/<([0-9A-F]+)> Tj/gi)]
-      .map(([, hex = '']) => ofWindows(Buffer.from(hex, 'hex').toString('latin1')))
-      .join('\n')
-  })
-}
-
 describe('the owner’s sheet as a PDF', () => {
   test('says all of it, in order, and leaves out what has nothing to say', async () => {
-    const { bytes, lost } = await ownerSheetPdf(SHEET, 'a4')
+    const { bytes, lost } = await paperPdf(SHEET, 'a4')
     const [text = '', ...more] = await pagesOf(bytes)
     const page = text.replaceAll('\n', ' ')
     expect(lost).toBe(0)
@@ -56,7 +35,7 @@ describe('the owner’s sheet as a PDF', () => {
 
   test('goes on to as many pages as it takes, long words and all', async () => {
     const lines = Array.from({ length: 200 }, (_, i) => `Line ${i}: ${'word '.repeat(12)}`)
-    const { bytes } = await ownerSheetPdf(
+    const { bytes } = await paperPdf(
       { ...SHEET, sections: [{ heading: 'Much', lines: [...lines, 'x'.repeat(400)] }] },
       'letter',
     )
@@ -67,13 +46,13 @@ describe('the owner’s sheet as a PDF', () => {
   })
 
   test('counts letters that it cannot set, and sets the rest', async () => {
-    const { bytes, lost } = await ownerSheetPdf({ ...SHEET, title: 'Цапля and Heron' }, 'a4')
+    const { bytes, lost } = await paperPdf({ ...SHEET, title: 'Цапля and Heron' }, 'a4')
     expect(lost).toBe(5)
     expect((await pagesOf(bytes))[0]).toContain('????? and Heron')
   })
 
   test('a picture that is none is an error, not a page without it', async () => {
     const broken = { caption: 'the 13', jpeg: new Uint8Array([1, 2, 3]) }
-    await expect(ownerSheetPdf({ ...SHEET, pictures: [broken] }, 'a4')).rejects.toThrow()
+    await expect(paperPdf({ ...SHEET, pictures: [broken] }, 'a4')).rejects.toThrow()
   })
 })

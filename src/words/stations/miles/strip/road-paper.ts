@@ -1,0 +1,5 @@
+/** The words of RoadPaper. */
+export const words = {
+  theRoadOnPaper: 'The road on paper (PDF)',
+  road: 'road',
+}
