@@ -58,7 +58,11 @@ async function saveOne(page: Page, km: number): Promise<number> {
 
 /** A workshop's log (200 bikes, 100,000 rides) in the real page: brought in, opened cold, written to. */
 export async function logFigures(browser: Browser, baseURL: string): Promise<PageFigure[]> {
-  const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } })
+  const context = await browser.newContext({
+    baseURL,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-IE',
+  })
   await context.addInitScript('globalThis.__name = (held) => held')
   const page = await context.newPage()
   await watch(page)

@@ -1,32 +1,17 @@
 import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { writeBackup } from '../src/formats/write-backup.ts'
 import { logFigures } from './log-page.ts'
+import { pagesMb } from './pages-mb.ts'
+import { workshopFigures } from './workshop-page.ts'
 import type { PageFigure } from './page-figure.ts'
 import { recordedHour, tenYearsOfOneBike } from './samples.ts'
 
 const PORT = 4293
 const FILES = 1000
-
-/** What Chromium's processes that run pages hold, MB: what several of them share is counted once between them. */
-function pagesMb(): number {
-  let kb = 0
-  for (const pid of readdirSync('/proc')) {
-    if (!/^\d+$/.test(pid)) continue
-    try {
-      const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
-      if (!command.includes('--type=renderer')) continue
-      const held = readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8')
-      kb += Number(/^Pss:\s+(\d+)/m.exec(held)?.[1] ?? 0)
-    } catch {
-      // It ended meanwhile.
-    }
-  }
-  return kb / 1024
-}
 
 async function ready(url: string): Promise<void> {
   for (let i = 0; i < 100; i++) {
@@ -242,6 +227,7 @@ export async function pageFigures(): Promise<PageFigure[]> {
       baseURL,
       bypassCSP: true,
       viewport: { width: 1280, height: 800 },
+      locale: 'en-IE',
     })
     // The runner of this script names its functions by a helper that the page does not have.
     await context.addInitScript('globalThis.__name = (held) => held')
@@ -251,7 +237,7 @@ export async function pageFigures(): Promise<PageFigure[]> {
     const frames = await roadFrames(page)
     const log = await logFigures(browser, baseURL)
     await page.goto('/files')
-    const second = await browser.newContext({ baseURL, bypassCSP: true })
+    const second = await browser.newContext({ baseURL, bypassCSP: true, locale: 'en-IE' })
     await second.addInitScript('globalThis.__name = (held) => held')
     const fresh = await second.newPage()
     await bringIn(
@@ -260,7 +246,9 @@ export async function pageFigures(): Promise<PageFigure[]> {
     )
     await context.close()
     await fresh.goto('/miles')
-    return [...(await thousandRides(fresh, folder)), frames, ...log]
+    const rides = await thousandRides(fresh, folder)
+    await second.close()
+    return [...rides, frames, ...log, ...(await workshopFigures(browser, baseURL))]
   } finally {
     await browser.close()
     server.kill()

@@ -147,11 +147,13 @@ export function readWorkshopLog(): Entry[] {
       : entry,
   )
   const readings: Entry[] = []
-  for (let b = 0; b < 200; b++)
+  for (let b = 0; b < 200; b++) {
+    // Some are ridden in the dry and some in mud: of the chains that are on, some are new, some are past their limit.
+    const perThousand = random.between(0.06, 0.45)
     for (let f = 0; f < 10; f++)
       for (let n = 1; n <= 5; n++) {
         const kmRidden = n * 70 * 4.45
-        const percent = random.between(0.1, 0.16) * (kmRidden / 1000) + random.between(-0.03, 0.03)
+        const percent = perThousand * (kmRidden / 1000) + random.between(-0.03, 0.03)
         readings.push({
           kind: 'reading',
           format: ENTRY_FORMAT,
@@ -165,6 +167,7 @@ export function readWorkshopLog(): Entry[] {
           },
         })
       }
+  }
   return [...bare, ...readings]
 }
 

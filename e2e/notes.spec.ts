@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { madeXlsx } from '../test/made-xlsx.ts'
-import { answerOf, goTo } from './bench-hand.ts'
+import { answerOf, expectAccessible, goTo } from './bench-hand.ts'
 
 test.setTimeout(180_000)
 
@@ -36,6 +36,10 @@ test('years of a diary, pasted: two questions, one press, a forecast, and one un
   await expect(page.getByRole('region', { name: 'Rows', exact: true })).toContainText(
     'Chain 1 fitted to Tern',
   )
+  await expectAccessible(page)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await expectAccessible(page)
+  await page.setViewportSize({ width: 1280, height: 800 })
   await adds(page)
   await page.getByRole('link', { name: 'See what it says' }).click()
   // The forecast: past 0.5 on the 0.5 side, and a distance to the limit or a swap.

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readWorkshopLog } from '../bench/samples.ts'
 import { writeBackup } from '../src/formats/write-backup.ts'
-import { asBackup, goTo } from './bench-hand.ts'
+import { asBackup, expectAccessible, goTo } from './bench-hand.ts'
 
 test.setTimeout(240_000)
 
@@ -64,4 +64,29 @@ test('a morning in a workshop: narrowed, grouped, several seen to in one go, the
     page.getByRole('button', { name: 'The list on paper (PDF)' }).click(),
   ])
   expect(paper.suggestedFilename()).toMatch(/^jolt-mile-day-.*\.pdf$/)
+})
+
+test('several chains are washed together: chosen on Today, planned as one wash', async ({ page }) => {
+  await opened(page)
+  const list = page.getByRole('region', { name: 'Bikes', exact: true })
+  await list.getByRole('checkbox').nth(0).click()
+  await list.getByRole('checkbox').nth(1).click()
+  await page
+    .getByRole('region', { name: 'Chosen bikes' })
+    .getByRole('button', { name: 'Plan one wash for all' })
+    .click()
+  await expect(page).toHaveURL(/\/wash/)
+  const plan = page.getByRole('region', { name: /^The next wash: .*Bike \d+/ })
+  await expect(plan.getByRole('button', { name: /^Start the wash of Bike \d+ and Bike \d+/ })).toBeVisible()
+  await expectAccessible(page)
+})
+
+test('the long list fits a phone and is in order', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await opened(page)
+  await expectAccessible(page)
+  const wide = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  )
+  expect(wide).toBeLessThanOrEqual(0)
 })

@@ -73,8 +73,8 @@ const SHOTS = [
   { name: 'school', path: '/school?lesson=gauge+rule', bike: 'kite', size: WIDE, whole: true },
   { name: 'shelf', path: '/shelf', bike: 'heron', size: WIDE, whole: true, shows: 'for Kite, due now' },
   { name: 'rates', path: '/rates', bike: 'heron', size: WIDE },
+  { name: 'compare', path: '/compare', bike: 'heron', size: WIDE, whole: true, shows: 'wet lube' },
   { name: 'files', path: '/files', bike: 'heron', size: WIDE },
-  { name: 'today-phone', path: '/', size: PHONE },
   { name: 'gauge-phone', path: '/gauge', bike: 'heron', size: PHONE },
 ]
 
