@@ -7,14 +7,15 @@ import { readWorkshopLog } from './samples.ts'
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 
 /** Notes when the page is held up for over 50 ms, from its first moment. */
-const watch = (page: Page): Promise<void> =>
-  page.addInitScript(() => {
+async function watch(page: Page): Promise<void> {
+  await page.addInitScript(() => {
     const held = window as unknown as { held: (readonly [number, number])[] }
     held.held = []
     new PerformanceObserver((list) => {
       for (const { startTime, duration } of list.getEntries()) held.held.push([startTime, duration])
     }).observe({ type: 'longtask', buffered: true })
   })
+}
 
 /** Tasks over 50 ms that began later than so long after the page was asked for, ms each. */
 const tasksAfter = (page: Page, ms: number): Promise<readonly number[]> =>

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import { COMPARED, type Compared, type Comparison } from '../../core/compare/compare.ts'
+import { QUARTERS } from '../../core/exposure/conditions.ts'
 import { stretchesOf } from '../../core/compare/stretches.ts'
 import { KM_PER_MILE } from '../../core/units/convert.ts'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -25,6 +26,10 @@ import { sayDecimal } from '../../words/grouped-number.ts'
 const MARKS = [0.05, 0.1, 0.2, 0.3, 0.5]
 const CHOICES = COMPARED.map((value) => ({ value, label: COMPARED_NAMES[value] }))
 
+/** Parts of the year as they follow one another; anything else as it is. */
+const inOrder = <G extends { readonly key: string }>(of: Compared, groups: readonly G[]): readonly G[] =>
+  of === 'season' ? QUARTERS.flatMap((quarter) => groups.filter(({ key }) => key === quarter)) : groups
+
 /** Rates of the groups on one scale, and how each stands to the first. */
 function Sides({ comparison }: { readonly comparison: Comparison }) {
   const { garage } = useOpenLog()
@@ -40,7 +45,7 @@ function Sides({ comparison }: { readonly comparison: Comparison }) {
           caption={words.wearOf(COMPARED_NAMES[of].toLowerCase(), per)}
           marks={MARKS}
           sayMark={(value) => sayDecimal(value, 2)}
-          rows={groups.map(({ key, chains, km, rate }) => ({
+          rows={inOrder(of, groups).map(({ key, chains, km, rate }) => ({
             name: sayCompared(of, key, garage),
             note: of === 'chain' ? sayKm(km, units) : `${sayCount(chains, 'chain')}, ${sayKm(km, units)}`,
             after: { p10: inUnits(rate.p10), p50: inUnits(rate.p50), p90: inUnits(rate.p90) },
@@ -58,7 +63,7 @@ function Sides({ comparison }: { readonly comparison: Comparison }) {
         note={groups[0] && words.eachBesideWhichHas(sayCompared(of, groups[0].key, garage))}
       >
         <ul>
-          {ratios.map((ratio) => (
+          {inOrder(of, ratios).map((ratio) => (
             <li key={ratio.key} className="border-b border-hairline/70 py-2 first:border-t">
               <span className="flex flex-wrap justify-between gap-x-4">
                 <span>{sayCompared(of, ratio.key, garage)}</span>
@@ -69,7 +74,7 @@ function Sides({ comparison }: { readonly comparison: Comparison }) {
           ))}
         </ul>
       </Section>
-      <Section title={words.whatThisDoesNot}>
+      <Section title={words.whatThisDoesNot} note={words.besideRates}>
         <ul className="list-disc pl-5 text-[0.95rem] text-steel">
           {sayNotShown(comparison, garage, units).map((line) => (
             <li key={line} className="py-0.5">

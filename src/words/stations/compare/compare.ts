@@ -10,6 +10,8 @@ export const words = {
   sideBySide: 'Side by side',
   eachBesideWhichHas: (compared: string) => `Each beside ${compared}, which has the most distance.`,
   theWear: (times: string) => `${times} the wear`,
+  besideRates:
+    'Rates tells what a kind of road or a lube does by itself, all else alike; here stands what came of it in all, as you rode. The two need not be the same.',
   whatThisDoesNot: 'What this does not show',
   rideMeasureNowAndThen:
     'Ride, measure now and then, and this page sets your chains, lubes and bikes side by side.',
