@@ -60,7 +60,7 @@ test('three mechanics, three devices: who did what is written, and two swaps of 
   // One chain is on, and who put it there is in the log.
   await ada.goto('/log')
   await ada.getByLabel('Find').fill('Bo')
-  await expect(ada.getByRole('region', { name: 'Entries' })).toContainText('Bo')
+  await expect(ada.getByRole('region', { name: 'Entries', exact: true })).toContainText('Bo')
 
   // What was settled goes round like any other entry: Cy is not asked again.
   await goToFiles(ada)

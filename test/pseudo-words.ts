@@ -40,7 +40,7 @@ const isLiteralType = (type: ts.Type | undefined): boolean =>
 
 /** Whether a text in the source is something that is read aloud, rather than a name that the code goes by. */
 function isSaid(node: ts.Expression, text: string, checker: ts.TypeChecker): boolean {
-  if (!/[A-Za-z]{2}|^[A-Za-z] /.test(text) || /^[/#]/.test(text)) return false
+  if (!/[A-Za-z]{2}|^[A-Za-z] /.test(text) || /^[/#]|^[a-z]{2}-[A-Z]{2}$/.test(text)) return false
   let { parent } = node
   while (ts.isConditionalExpression(parent) || ts.isParenthesizedExpression(parent)) parent = parent.parent
   if (ts.isBinaryExpression(parent) && /^[!=]==?$|^in$/.test(parent.operatorToken.getText())) return false

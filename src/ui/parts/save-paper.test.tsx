@@ -20,7 +20,9 @@ afterEach(() => {
 })
 
 const sheet = (lost: number) =>
-  jest.fn((_paper: Paper) => Promise.resolve({ bytes: new Uint8Array([37, 80, 68, 70]), lost }))
+  jest.fn<(paper: Paper) => Promise<{ bytes: Uint8Array; lost: number }>>(() =>
+    Promise.resolve({ bytes: new Uint8Array([37, 80, 68, 70]), lost }),
+  )
 
 test('a sheet is set on the paper of the place until another is chosen; then every sheet is', async () => {
   const write = sheet(0)
