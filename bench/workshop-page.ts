@@ -135,14 +135,21 @@ async function notesRead(browser: Browser, baseURL: string): Promise<PageFigure>
   })
   const page = await context.newPage()
   await page.goto('/files?notes')
-  await page.getByLabel('Cells of the spreadsheet').fill(diary())
+  const input = page.getByLabel('Spreadsheet file')
+  await input.waitFor({ state: 'attached' })
   const began = performance.now()
-  await page.getByRole('button', { name: 'Read it' }).click()
-  await page.getByRole('heading', { name: /^\D*5\D?000 rows/ }).waitFor({ timeout: 60_000 })
-  const took = performance.now() - began
+  await input.setInputFiles({ name: 'diary.csv', mimeType: 'text/csv', buffer: Buffer.from(diary()) })
+  await page.getByRole('heading', { name: 'What the columns hold' }).waitFor({ timeout: 60_000 })
+  const read = performance.now() - began
+  await page.getByLabel('The gauge has').selectOption({ index: 1 })
+  await page.getByLabel('The notes are about', { exact: true }).selectOption('a new bike: 11 or more cogs')
+  const answered = performance.now()
+  await page.getByLabel('Its name').fill('Tern')
+  await page.getByRole('heading', { name: /^5.000 rows/ }).waitFor({ timeout: 60_000 })
+  const took = read + performance.now() - answered
   await context.close()
   return {
-    what: `a table of notes with ${ROWS} rows, from “Read it” to what each row becomes`,
+    what: `a table of notes with ${ROWS} rows, from choosing the file, the time for answers left out, to what each row becomes`,
     median: seconds(took),
     worst: '',
     goal: 'under 3 s',
