@@ -1,3 +1,5 @@
+import type { Units } from '../core/units/units.ts'
+
 /** How numbers are written: what parts groups of three digits, and what stands before the decimals. */
 export const NUMBER_STYLES = {
   'space-point': { group: '\u00a0', mark: '.' },
@@ -75,7 +77,7 @@ export function mannerOf(language: string, numbers: NumberChoice, dates: DateCho
 const IMPERIAL = ['US', 'LR', 'MM']
 
 /** The units that are usual where a language is spoken as in its tag. */
-export function unitsOf(language: string): 'metric' | 'imperial' {
+export function unitsOf(language: string): Units {
   try {
     const { region } = new Intl.Locale(language).maximize()
     return region !== undefined && IMPERIAL.includes(region) ? 'imperial' : 'metric'

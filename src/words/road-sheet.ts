@@ -45,6 +45,6 @@ export function roadSheet({ name, strip, png, note }: RoadOnPaper, units: Units,
       },
     ],
     pictures: [],
-    foot: 'Patterns along the road stand for what it was ridden in; a circle is a reading, a line across it how sure it is.',
+    foot: 'Patterns along the road stand for what it was ridden in; a circle is a reading, the line through it how sure it is.',
   }
 }
