@@ -10,6 +10,9 @@ const swc = (jsx) => [
   },
 ]
 const shared = {
+  // The database's library changes the global Promise back and forth, some moments after a test's last word still: wrapped
+  // as "deleted" by the runner, each change wraps it once more, until the stack is full.
+  testEnvironmentOptions: { globalsCleanup: 'off' },
   roots: ['<rootDir>/src', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/cases', '<rootDir>/study'],
   // These ship ES modules only; the rest of node_modules is left alone.
   transformIgnorePatterns: ['/node_modules/(?!(react-hotkeys-hook|@tanstack|uuid|@noble)/)'],
