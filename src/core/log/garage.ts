@@ -86,15 +86,33 @@ export function openFitting(part: PartState): Fitting | undefined {
   return last?.to === undefined ? last : undefined
 }
 
+const onBikes = new WeakMap<Garage['parts'], ReadonlyMap<BikeId, readonly PartState[]>>()
+const NO_PARTS: readonly PartState[] = []
+
+/** The parts that are on a bike now, by the bike. Gathered once for each state of the parts: a workshop has thousands. */
+function partsOnBikes(parts: Garage['parts']): ReadonlyMap<BikeId, readonly PartState[]> {
+  const held = onBikes.get(parts)
+  if (held) return held
+  const gathered = new Map<BikeId, PartState[]>()
+  for (const part of parts.values()) {
+    const bike = openFitting(part)?.bike
+    if (bike === undefined) continue
+    const own = gathered.get(bike)
+    if (own) own.push(part)
+    else gathered.set(bike, [part])
+  }
+  onBikes.set(parts, gathered)
+  return gathered
+}
+
 /** The parts on a bike now, of one type or of all. */
 export function fittedParts(
   garage: Garage,
   bike: BikeId,
   type?: PartEntry['spec']['type'],
 ): readonly PartState[] {
-  return [...garage.parts.values()].filter(
-    (part) => openFitting(part)?.bike === bike && (type === undefined || part.entry.spec.type === type),
-  )
+  const own = partsOnBikes(garage.parts).get(bike) ?? NO_PARTS
+  return type === undefined ? own : own.filter((part) => part.entry.spec.type === type)
 }
 
 /** The chain on a bike now. */

@@ -40,23 +40,26 @@ export const besideRides = (lists: Listed): ListedBeside =>
     Object.entries(lists).filter(([kind]) => !(KINDS[kind as EntryKind] as Kind<never>).changesRides),
   ) as unknown as ListedBeside
 
-/** Lists the entries of each kind under the key that its home names. Words about other entries have none. */
-export function listed(lists: ByKind): Listed {
-  const under = <E extends Entry>(entries: readonly E[]): ReadonlyMap<string, readonly E[]> => {
-    const groups = new Map<string, E[]>()
-    for (const entry of entries) {
-      const key = kindOf(entry).key?.(entry)
-      if (key === undefined) continue
-      const group = groups.get(key)
-      if (group) group.push(entry)
-      else groups.set(key, [entry])
-    }
-    return groups
+/** Entries of one kind under the key that its home names, in the order in which they were passed. */
+export function underKeys<E extends Entry>(entries: readonly E[]): ReadonlyMap<string, readonly E[]> {
+  const groups = new Map<string, E[]>()
+  const [first] = entries
+  const keyOf = first && kindOf(first).key
+  if (!keyOf) return groups
+  for (const entry of entries) {
+    const key = keyOf(entry)
+    const group = groups.get(key)
+    if (group) group.push(entry)
+    else groups.set(key, [entry])
   }
-  return Object.fromEntries(
-    Object.entries(lists).map(([kind, entries]) => [kind, under<Entry>(entries)]),
-  ) as unknown as Listed
+  return groups
 }
+
+/** Lists the entries of each kind under the key that its home names. Words about other entries have none. */
+export const listed = (lists: ByKind): Listed =>
+  Object.fromEntries(
+    Object.entries(lists).map(([kind, entries]) => [kind, underKeys<Entry>(entries)]),
+  ) as unknown as Listed
 
 /**
  * The last word on each entry that words of one kind speak of, by the order of writing.

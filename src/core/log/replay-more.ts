@@ -39,14 +39,23 @@ function withRides(garage: Garage, rides: readonly RideEntry[]): Garage {
 /** So many entries at once are replayed from the start: carrying on would take as long. */
 const MOST = 50
 
+/** Gives the garage of the entries passed. */
+export type LogFollower = (entries: readonly Entry[]) => Garage
+
 /**
  * Follows a growing log: each call gives the garage of the entries passed. Where the log has only gained rides, or
  * entries that leave the rides alone, the last garage is carried on instead of replaying everything; the result is the
  * same as {@link replay}'s.
+ * @param first what was replayed before, and of which entries
  */
-export function followLog(): (entries: readonly Entry[]) => Garage {
-  let held: readonly Entry[] = []
-  let last: Replayed = replayed(held)
+export function followLog(
+  first: { readonly entries: readonly Entry[]; readonly replayed: Replayed } = {
+    entries: [],
+    replayed: replayed([]),
+  },
+): LogFollower {
+  let held = first.entries
+  let last = first.replayed
   const carryOn = (fresh: readonly Entry[]): Replayed | undefined => {
     const rides = fresh.filter((entry) => isPlainRide(entry, last.garage))
     const beside = fresh.filter(isBeside)

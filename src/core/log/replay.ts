@@ -1,5 +1,6 @@
 import { usualAt } from '../exposure/conditions.ts'
 import { withSpreadRides } from '../exposure/odometer.ts'
+import { toEnd } from '../job.ts'
 import type { Entry } from './entries.ts'
 import type { BikeId, EntryId, PartId } from './entry.ts'
 import type { BikeState, Garage, PartState, ReadingState, Ride } from './garage.ts'
@@ -10,6 +11,7 @@ import {
   kindOf,
   lastWords,
   listed,
+  underKeys,
   type ByKind,
   type Listed,
 } from './kind-of.ts'
@@ -25,15 +27,27 @@ import { lineage, liveEntries } from './supersede.ts'
 
 /** Live entries, sorted by kind and, within a kind, by time. */
 interface Sorted {
+  /** Rides stand here in the order of arrival; bike by bike they are listed in order of time. */
   readonly lists: ByKind
   readonly listed: Listed
   /** Which entry stands for an id today. */
   readonly current: (id: EntryId) => EntryId
 }
 
-function sortedByTime(entries: readonly Entry[], current: Sorted['current']): Sorted {
-  const lists = byKind(inTimeOrder(entries))
-  return { lists, listed: listed(lists), current }
+const isRide = (entry: Entry): entry is RideEntry => entry.kind === 'ride'
+
+/** Sorts entries, with a rest after each bike's rides: a workshop's take a while. */
+function* sortedSteps(entries: readonly Entry[], current: Sorted['current']): Generator<void, Sorted> {
+  const ride = entries.filter(isRide)
+  const lists = byKind(inTimeOrder(entries.filter((entry) => !isRide(entry))))
+  yield
+  // Bike by bike most rides come in as they were ridden: to sort them all together would take far longer.
+  const rides = new Map<string, readonly RideEntry[]>()
+  for (const [bike, own] of underKeys(ride)) {
+    rides.set(bike, inTimeOrder(own))
+    yield
+  }
+  return { lists: { ...lists, ride }, listed: { ...listed(lists), ride: rides }, current }
 }
 
 /**
@@ -72,7 +86,8 @@ function withPlans(
   }
 }
 
-function bikeStates(sorted: Sorted): Map<BikeId, BikeState> {
+/** Every bike with its rides, with a rest after each. */
+function* bikeSteps(sorted: Sorted): Generator<void, Map<BikeId, BikeState>> {
   const said = saidConditions(sorted)
   const bikes = new Map<BikeId, BikeState>()
   for (const entry of sorted.lists.bike) {
@@ -80,13 +95,14 @@ function bikeStates(sorted: Sorted): Map<BikeId, BikeState> {
     const counted = withSpreadRides(sorted.listed.ride.get(entry.bike) ?? [], odometer)
     const ridden = counted.map((ride) => countedRide(ride, entry, said.get(ride.id)))
     bikes.set(entry.bike, withPlans({ entry, odometer, rides: ridden }, sorted))
+    yield
   }
   return bikes
 }
 
 /** Fittings and takings off together, in order of time. */
 const movesOf = ({ lists }: Sorted): (FitEntry | RemoveEntry)[] =>
-  inTimeOrder([...lists.fit, ...lists.remove]) as (FitEntry | RemoveEntry)[]
+  inTimeOrder([...lists.fit, ...lists.remove])
 
 /** The garage of sorted entries whose bikes are known. */
 function assemble(sorted: Sorted, bikes: ReadonlyMap<BikeId, BikeState>): Garage {
@@ -131,16 +147,24 @@ export interface Replayed {
   readonly current: (id: EntryId) => EntryId
 }
 
-/** {@link replay}, with what it takes to carry it on. */
-export function replayed(entries: readonly Entry[]): Replayed {
+/**
+ * {@link replayed} in steps of a few milliseconds each, so that a page may be drawn between two while a workshop's years
+ * of entries are gone through.
+ */
+export function* replaySteps(entries: readonly Entry[]): Generator<void, Replayed> {
   const live = liveEntries(entries)
-  const sorted = sortedByTime(live, lineage(entries))
-  return {
-    garage: assemble(sorted, bikeStates(sorted)),
-    rest: live.filter((entry) => !kindOf(entry).changesRides),
-    current: sorted.current,
-  }
+  yield
+  const current = lineage(entries)
+  yield
+  const sorted = yield* sortedSteps(live, current)
+  const bikes = yield* bikeSteps(sorted)
+  const garage = assemble(sorted, bikes)
+  yield
+  return { garage, rest: live.filter((entry) => !kindOf(entry).changesRides), current }
 }
+
+/** {@link replay}, with what it takes to carry it on. */
+export const replayed = (entries: readonly Entry[]): Replayed => toEnd(replaySteps(entries))
 
 /**
  * The garage when entries have come that correct nothing, withdraw nothing and change no ride: what was ridden stays as it
@@ -148,7 +172,7 @@ export function replayed(entries: readonly Entry[]): Replayed {
  */
 export function replayedWithMore({ garage, rest, current }: Replayed, more: readonly Entry[]): Replayed {
   const all = [...rest, ...more]
-  const sorted = sortedByTime(all, current)
+  const sorted = toEnd(sortedSteps(all, current))
   const bikes = new Map(garage.bikes)
   for (const id of new Set(more.flatMap(aboutOf))) {
     const bike = bikes.get(id)

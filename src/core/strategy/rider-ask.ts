@@ -1,3 +1,4 @@
+import { toEnd } from '../job.ts'
 import { drawnMarks, roadsAt, type ChainStory } from '../exposure/chain-story.ts'
 import { QUARTERS, quarterOf } from '../exposure/conditions.ts'
 import { ridingPlan } from '../exposure/riding-plan.ts'
@@ -12,7 +13,7 @@ import type { SeasonRoad } from '../wear/rates.ts'
 import type { RiderAsk } from '../wear/rider-outlook.ts'
 import { bikeLimit } from './facts/bike-limit.ts'
 import { takenReading, toolBiases } from './facts/chain-evidence.ts'
-import { allChainFacts, type ChainFacts } from './facts/chain-facts.ts'
+import { chainFactsSteps, type ChainFacts } from './facts/chain-facts.ts'
 
 /** The chains of one rider, and everything that is asked of them. */
 export interface RiderGroup {
@@ -159,29 +160,41 @@ export interface AskedBefore {
 }
 
 /** What is asked of the wear model, in one go: see {@link riderGroupSteps}. */
-export const riderGroups = (garage: Garage, now: IsoTime): RiderGroup[] => [...riderGroupSteps(garage, now)]
+export const riderGroups = (garage: Garage, now: IsoTime): readonly RiderGroup[] =>
+  toEnd(riderGroupSteps(garage, now))
+
+/** Chains by the bike that they ran on last, in the order in which they were passed. */
+function byLastBike(chains: readonly ChainFacts[]): ReadonlyMap<BikeId, readonly ChainFacts[]> {
+  const under = new Map<BikeId, ChainFacts[]>()
+  for (const facts of chains) {
+    const bike = facts.part.fittings.at(-1)?.bike ?? ''
+    under.set(bike, [...(under.get(bike) ?? []), facts])
+  }
+  return under
+}
 
 /**
- * What is asked of the wear model, rider by rider. The same log asks the same all day.
+ * What is asked of the wear model, rider by rider, a step of some milliseconds each. The same log asks the same all day.
  * @param now any moment of the day
  */
 export function* riderGroupSteps(
   garage: Garage,
   now: IsoTime,
   before?: AskedBefore,
-): Generator<RiderGroup, void> {
+): Generator<void, readonly RiderGroup[]> {
   const day = askedAt(now)
-  const chains = allChainFacts(garage).filter(({ part }) => part.fittings.length > 0)
+  const all = yield* chainFactsSteps(garage)
+  const chains = all.filter(({ part }) => part.fittings.length > 0)
   const isOneOfMany = garage.bikes.size > MOST_OF_ONE_RIDER
-  const isLastOn = ({ part }: ChainFacts, bikes: readonly BikeId[]): boolean =>
-    bikes.includes(part.fittings.at(-1)?.bike ?? '')
+  const underBikes = byLastBike(chains)
+  const lastOn = (bikes: readonly BikeId[]): readonly ChainFacts[] => {
+    const [only, ...more] = bikes
+    if (only !== undefined && more.length === 0) return underBikes.get(only) ?? []
+    const some = new Set(bikes)
+    return chains.filter(({ part }) => some.has(part.fittings.at(-1)?.bike ?? ''))
+  }
   const groupOf = (bikes: readonly BikeId[]): RiderGroup => {
-    const own = isOneOfMany
-      ? newestOf(
-          chains.filter((facts) => isLastOn(facts, bikes)),
-          MOST_OF_A_BIKE * bikes.length,
-        )
-      : chains.filter((facts) => isLastOn(facts, bikes))
+    const own = isOneOfMany ? newestOf(lastOn(bikes), MOST_OF_A_BIKE * bikes.length) : lastOn(bikes)
     // Its chains speak of their tools themselves; what other riders' chains and new ones say is known before.
     const biases = toolBiases(garage, new Set(own.map(({ part }) => part.entry.part)))
     const asked = own.flatMap((facts) => askedChain(garage, facts, biases, day) ?? [])
@@ -204,7 +217,7 @@ export function* riderGroupSteps(
     } catch (error) {
       const [only, ...more] = bikes
       if (only !== undefined && more.length > 0) return bikes.flatMap((bike) => guarded([bike]))
-      const own = chains.filter((facts) => only !== undefined && isLastOn(facts, [only]))
+      const own = lastOn(bikes)
       return [
         {
           id: only ?? '',
@@ -217,9 +230,12 @@ export function* riderGroupSteps(
     }
   }
   const known = new Map(before?.now === now ? before.groups.map((group) => [group.id, group]) : [])
+  const groups: RiderGroup[] = []
   for (const bikes of ridersOf(garage, chains)) {
     const same = known.get(idOf(bikes, garage))
-    if (same && before && isSameBut(garage, before.garage, bikes)) yield same
-    else yield* guarded(bikes)
+    if (same && before && isSameBut(garage, before.garage, bikes)) groups.push(same)
+    else groups.push(...guarded(bikes))
+    yield
   }
+  return groups
 }

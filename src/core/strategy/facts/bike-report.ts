@@ -11,7 +11,7 @@ import type { NextLookQuestion } from '../../wear/next-look-value.ts'
 import { openAdvice, type OpenAdvice } from './advice.ts'
 import { bikeLimit } from './bike-limit.ts'
 import { placedReading, toolBiases } from './chain-evidence.ts'
-import { chainFacts, isSameList, type ChainFacts } from './chain-facts.ts'
+import { chainFacts, chainFactsSteps, isSameList, type ChainFacts } from './chain-facts.ts'
 import { lubeFacts, type LubeFacts } from './lube.ts'
 import { livesOf } from './own-lives.ts'
 import { lastChecks, openFindings, type OpenFinding } from './check-facts.ts'
@@ -143,6 +143,20 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
   const report = made(garage, bike, chain, now)
   reports.set(bike, { from, report })
   return report
+}
+
+/**
+ * {@link bikeReport} of every bike, in steps of a few milliseconds each: what the bikes share is made first, chain by chain,
+ * so that no bike's own step takes long.
+ */
+export function* bikeReportSteps(garage: Garage, now: IsoTime): Generator<void, readonly BikeReport[]> {
+  yield* chainFactsSteps(garage)
+  const all: BikeReport[] = []
+  for (const bike of garage.bikes.values()) {
+    all.push(bikeReport(garage, bike, now))
+    yield
+  }
+  return all
 }
 
 /** Every chain that was ever on a bike, in the order of its first fitting there, the one now on it included. */

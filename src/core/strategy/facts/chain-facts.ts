@@ -69,3 +69,15 @@ export function chainFacts(garage: Garage, id: PartId): ChainFacts | undefined {
 /** What the log says of every chain of a garage. */
 export const allChainFacts = (garage: Garage): readonly ChainFacts[] =>
   [...garage.parts.keys()].flatMap((id) => chainFacts(garage, id) ?? [])
+
+/** {@link allChainFacts}, a chain a step, each a few milliseconds. */
+export function* chainFactsSteps(garage: Garage): Generator<void, readonly ChainFacts[]> {
+  const all: ChainFacts[] = []
+  for (const id of garage.parts.keys()) {
+    const facts = chainFacts(garage, id)
+    if (!facts) continue
+    all.push(facts)
+    yield
+  }
+  return all
+}
