@@ -1,7 +1,9 @@
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react'
-import { followLog } from '../core/log/replay-more.ts'
+import { followLog, type LogFollower } from '../core/log/replay-more.ts'
+import { replaySteps } from '../core/log/replay.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { entryChecks } from '../formats/entry-checks.ts'
+import { inSlices } from '../session/in-slices.ts'
 import { LogContext, type OpenLog } from '../session/log-context.ts'
 import { SafeKeepingContext, type StoragePromise } from '../session/safe-keeping.ts'
 import { useSafeKeeper } from '../session/use-safe-keeping.ts'
@@ -69,14 +71,14 @@ const PROMISE_WORDS: Readonly<Record<StoragePromise, string>> = {
 interface OpenProps {
   readonly stored: readonly Entry[]
   readonly entries: readonly Entry[]
+  readonly follow: LogFollower
   readonly children: ReactNode
 }
 
 /** What an open log says, kept at hand for every station. */
-function Open({ stored, entries, children }: OpenProps) {
+function Open({ stored, entries, follow, children }: OpenProps) {
   const now = useNow()
   const tell = useNotice()
-  const [follow] = useState(followLog)
   const garage = useMemo(() => follow(entries), [entries, follow])
   const writing = useWriting(ledger, useTelling())
   const onAnswer = useCallback((promise: StoragePromise) => tell(PROMISE_WORDS[promise]), [tell])
@@ -97,10 +99,34 @@ function Open({ stored, entries, children }: OpenProps) {
   )
 }
 
+/** Follows the log from when it was first read; undefined while a long one is gone through, a slice at a time. */
+function useFollower(entries: readonly Entry[] | undefined): LogFollower | undefined {
+  const [follower, setFollower] = useState<LogFollower>()
+  const isMissing = follower === undefined
+  useEffect(() => {
+    if (!isMissing || entries === undefined) return
+    let isWanted = true
+    void inSlices(replaySteps(entries), () => isWanted).then(
+      (replayed) => replayed && setFollower(() => followLog({ entries, replayed })),
+    )
+    return () => {
+      isWanted = false
+    }
+  }, [entries, isMissing])
+  return follower
+}
+
+const Opening = ({ children }: { readonly children: string }) => (
+  <p role="status" className="p-9 text-steel">
+    {children}
+  </p>
+)
+
 /** Opens the log of this world, or says why it cannot be and what to do. */
 export function OpenLogProvider({ children }: { readonly children: ReactNode }) {
   const state = useSyncExternalStore(ledger.subscribe, ledger.state)
   const [fault, setFault] = useState<unknown>()
+  const follow = useFollower(state.status === 'open' ? state.entries : undefined)
   useEffect(() => {
     if (ledger.state().status === 'opening') ledger.open()
   }, [])
@@ -118,19 +144,12 @@ export function OpenLogProvider({ children }: { readonly children: ReactNode }) 
   if (fault instanceof Error) throw fault
   const shut = notOpen(state, ledger)
   if (shut !== undefined) return shut
-  if (state.status !== 'open')
-    return (
-      <p role="status" className="p-9 text-steel">
-        {words.openingTheLog}
-      </p>
-    )
+  if (state.status !== 'open') return <Opening>{words.openingTheLog}</Opening>
   if (isLost) return <LogLost count={before} onGoOn={() => setBefore(0)} />
-  return wantsDemo ? (
-    <p role="status" className="p-9 text-steel">
-      {words.openingTheGarageOfOstermere}
-    </p>
-  ) : (
-    <Open stored={state.stored} entries={state.entries}>
+  if (wantsDemo) return <Opening>{words.openingTheGarageOfOstermere}</Opening>
+  if (!follow) return <Opening>{words.openingTheLog}</Opening>
+  return (
+    <Open stored={state.stored} entries={state.entries} follow={follow}>
       {children}
     </Open>
   )

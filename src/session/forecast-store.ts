@@ -3,31 +3,29 @@ import type { Garage } from '../core/log/garage.ts'
 import { riderGroupSteps, type AskedBefore, type RiderGroup } from '../core/strategy/rider-ask.ts'
 import { questionText, type AnswerKeeper, type Known } from '../workers/answer-keeper.ts'
 import type { Answer } from '../workers/jobs.ts'
+import { inSlices } from './in-slices.ts'
 import type { ForecastStore, GroupForecast } from './use-forecasts.ts'
 
-/** Questions are put together for so long at a time, ms: then the page may be drawn. */
-const SLICE_MS = 10
+/** Questions to the wear model, each with its text, which tells it from others. */
+function* questions(...of: Parameters<typeof riderGroupSteps>): Generator<void, readonly RiderGroup[]> {
+  const groups = yield* riderGroupSteps(...of)
+  for (const { ask } of groups) {
+    questionText(ask)
+    yield
+  }
+  return groups
+}
 
-const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
-
-/** Questions to the wear model, put together without holding up the page. */
+/** Questions to the wear model, put together once the page is drawn and without holding it up. */
 async function askInSlices(
   garage: Garage,
   now: IsoTime,
   before: AskedBefore | undefined,
   isWanted: () => boolean,
 ): Promise<readonly RiderGroup[] | undefined> {
-  await drawn()
-  const groups: RiderGroup[] = []
-  let began = performance.now()
-  for (const group of riderGroupSteps(garage, now, before)) {
-    questionText(group.ask)
-    groups.push(group)
-    if (performance.now() - began < SLICE_MS) continue
-    await drawn()
-    if (!isWanted()) return undefined
-    began = performance.now()
-  }
+  await new Promise((resolve) => setTimeout(resolve))
+  if (!isWanted()) return undefined
+  const groups = await inSlices(questions(garage, now, before), isWanted)
   return isWanted() ? groups : undefined
 }
 

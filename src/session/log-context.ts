@@ -1,11 +1,12 @@
-import { createContext, useContext, useMemo } from 'react'
+import { createContext, useContext, useEffect, useMemo, useState } from 'react'
 import type { BikeId, EntryId, IsoTime } from '../core/log/entry.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Garage } from '../core/log/garage.ts'
-import { bikeReport, type BikeReport } from '../core/strategy/facts/bike-report.ts'
+import { bikeReport, bikeReportSteps, type BikeReport } from '../core/strategy/facts/bike-report.ts'
 import type { World } from '../store/database.ts'
 import type { Ledger } from '../store/ledger.ts'
+import { inSlices } from './in-slices.ts'
 
 export type { World } from '../store/database.ts'
 
@@ -72,4 +73,33 @@ export function useBikeReport(bike: BikeId | undefined): BikeReport | undefined 
 export function useAllReports(): readonly BikeReport[] {
   const { garage, now } = useOpenLog()
   return useMemo(() => [...garage.bikes.values()].map((bike) => bikeReport(garage, bike, now)), [garage, now])
+}
+
+/** So many bikes take no longer to go through than a page takes to be drawn. */
+const FEW = 12
+
+/**
+ * What the log says of every bike, without holding up the page: a workshop's bikes are gone through a slice of time at once,
+ * and while that is so, what the log said before is there still.
+ * @returns undefined until they were gone through for the first time
+ */
+export function useReportsInTurn(): readonly BikeReport[] | undefined {
+  const { garage, now } = useOpenLog()
+  const isFew = garage.bikes.size <= FEW
+  const few = useMemo(
+    () => (isFew ? [...garage.bikes.values()].map((bike) => bikeReport(garage, bike, now)) : undefined),
+    [isFew, garage, now],
+  )
+  const [many, setMany] = useState<readonly BikeReport[]>()
+  useEffect(() => {
+    if (isFew) return
+    let isWanted = true
+    void inSlices(bikeReportSteps(garage, now), () => isWanted).then(
+      (reports) => reports && isWanted && setMany(reports),
+    )
+    return () => {
+      isWanted = false
+    }
+  }, [isFew, garage, now])
+  return few ?? many
 }

@@ -5,7 +5,8 @@ import { teethAsk } from '../core/strategy/teeth-ask.ts'
 import type { TeethAsk } from '../core/teeth/asked-teeth.ts'
 import type { TeethOutlook } from '../core/teeth/teeth-outlook.ts'
 import type { RiderOutlook } from '../core/wear/rider-outlook.ts'
-import type { AnswerKeeper } from '../workers/answer-keeper.ts'
+import { questionText, type AnswerKeeper } from '../workers/answer-keeper.ts'
+import { inSlices } from './in-slices.ts'
 import type { ForecastStore, GroupForecast } from './use-forecasts.ts'
 
 /** What is known of the teeth of a bike's sprockets. */
@@ -45,6 +46,8 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
   let garage: Garage | undefined
   let groups: readonly GroupForecast[] = []
   let asked = new Map<string, Asked>()
+  /** Questions that were put together, asked or not. */
+  const put = new Map<string, Asked>()
   let bikesOf = new Map<BikeId, string>()
   const known = new Map<string, { readonly from: unknown; readonly said: TeethKnown }>()
 
@@ -57,26 +60,38 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
       log.listed.picture,
       ...group.bikes.map((bike) => log.bikes.get(bike)),
     ]
-    const before = asked.get(group.id)
+    const before = put.get(group.id)
     if (before && isSame(before.from, from)) return before
     return { from, ask: teethAsk(log, new Set(group.bikes), outlook.draws) }
   }
+  function* questions(log: Garage): Generator<void, Map<string, Asked>> {
+    const next = new Map<string, Asked>()
+    for (const group of groups) {
+      // An answer about an older log asks for nothing new: the fresh one is on its way.
+      if (!group.outlook) continue
+      const before = asked.get(group.id)
+      const one = group.fresh || !before ? askOf(group, group.outlook, log) : before
+      // Kept at once: where other answers come in meanwhile it is not put together a second time.
+      put.set(group.id, one)
+      next.set(group.id, one)
+      questionText(one.ask)
+      yield
+    }
+    return next
+  }
   const askAnew = (): void => {
     const log = garage
-    groups = forecasts.groups()
+    const mine = forecasts.groups()
+    groups = mine
     if (!log) return
-    const next = new Map<string, Asked>()
-    for (const group of groups)
-      // An answer about an older log asks for nothing new: the fresh one is on its way.
-      if (group.outlook) {
-        const before = asked.get(group.id)
-        next.set(group.id, group.fresh || !before ? askOf(group, group.outlook, log) : before)
-      }
-    bikesOf = new Map(groups.flatMap(({ id, bikes }) => bikes.map((bike) => [bike, id] as const)))
-    const isAsSaid = next.size === asked.size && [...next].every(([id, one]) => asked.get(id) === one)
-    if (isAsSaid) return
-    asked = next
-    keeper.want([...next].map(([about, { ask }]) => ({ about, question: ask })))
+    void inSlices(questions(log), () => groups === mine && garage === log).then((next) => {
+      if (!next) return
+      bikesOf = new Map(mine.flatMap(({ id, bikes }) => bikes.map((bike) => [bike, id] as const)))
+      const isAsSaid = next.size === asked.size && [...next].every(([id, one]) => asked.get(id) === one)
+      if (isAsSaid) return
+      asked = next
+      keeper.want([...next].map(([about, { ask }]) => ({ about, question: ask })))
+    })
   }
   forecasts.subscribe(() => {
     if (forecasts.groups() !== groups) askAnew()

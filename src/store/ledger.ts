@@ -136,15 +136,23 @@ function hear(database: LogDatabase, log: Keeping): void {
 /** The copy of a log in another store, where the browser has one. */
 function copyOf(database: LogDatabase, findPlace: (() => Promise<CopyPlace | undefined>) | undefined) {
   let copy: SecondCopy | undefined
+  let finding: Promise<void> | undefined
   let cameBack = 0
+  const found = (): Promise<void> => {
+    finding ??= Promise.resolve(findPlace?.()).then((place) => {
+      copy = place && secondCopy(place, () => allAside(database))
+    })
+    return finding
+  }
   return {
     follow: (stored: readonly Entry[], generation: Generation): void => copy?.follow(stored, generation),
     cameBack: () => cameBack,
+    /** Looks for it, while the log itself is opened. */
+    lookFor: (): void => void found().catch(() => undefined),
     /** What the browser lost comes back, before anything is shown or written. */
     putBack: async (log: Keeping, nowMs: number): Promise<void> => {
-      const place = await findPlace?.()
-      if (!place) return
-      copy ??= secondCopy(place, () => allAside(database))
+      await found()
+      if (!copy) return
       const generation = await readGeneration(database)
       const lost = generation && (await copy.lost(generation))
       if (!lost) return
@@ -189,6 +197,7 @@ export function openLedger(
       if (isOpening) return
       isOpening = true
       log.become({ status: 'opening' })
+      copy.lookFor()
       openPatiently(database)
         .finally(() => (isOpening = false))
         .then(

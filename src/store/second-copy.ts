@@ -120,6 +120,8 @@ async function readLost(copy: CopyDatabase, generation: Generation): Promise<Los
  */
 export function secondCopy(place: CopyPlace, asideNow: () => Promise<readonly AsideEntry[]>): SecondCopy {
   const copy = openCopy(place)
+  // Opened while the log is: both take the browser a while. Where it cannot be, whoever reads it hears so.
+  copy.open().catch(() => undefined)
   let wanted: readonly [readonly Entry[], Generation] | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
   let isRunning = false

@@ -111,7 +111,7 @@ export async function allEntries(database: LogDatabase): Promise<Entry[]> {
 }
 
 /** So many places are read at once: the page can be drawn between two reads, and the next is fetched meanwhile. */
-const HANDFUL = 10_000
+const HANDFUL = 4000
 
 /** Entries that arrived after a place in the order of arrival, the new place, and whether there are none at all. */
 export async function entriesSince(

@@ -83,10 +83,10 @@ describe('the keeper of answers', () => {
     expect(known).toMatchObject({ fresh: true, answer: outlookNamed('new') })
     expect(known).not.toHaveProperty('progress')
     expect(saved[keyOf(group('all', 1))]).toEqual(outlookNamed('new'))
-    // The first change is told at once, those that come right after it together, a moment later.
-    expect(told).toHaveLength(1)
+    // That it is asked is told at once, and that nothing was kept of it; what comes right after that together, a moment later.
+    expect(told).toEqual([-1, 0])
     await new Promise((resolve) => setTimeout(resolve, 250))
-    expect(told).toHaveLength(2)
+    expect(told).toEqual([-1, 0, -1])
   })
 
   test('what was kept for the same log is there without any work', async () => {

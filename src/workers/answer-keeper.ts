@@ -115,9 +115,11 @@ const isWaiting = <N extends JobName>({ fresh, loaded, stopped, fault }: Held<N>
  */
 export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans<N>): AnswerKeeper<N> {
   let held: readonly Held<N>[] = []
+  /** So many look-ups are under way. */
+  let lookUps = 0
   const running = new Map<string, { readonly key: string; readonly asked: Asked<Answer<N>> }>()
 
-  const { subscribe, tell } = telling(() => (held.length > MANY ? TELL_OF_MANY_MS : TELL_MS))
+  const { subscribe, tell, tellWaiting } = telling(() => (held.length > MANY ? TELL_OF_MANY_MS : TELL_MS))
   const put = (about: string, key: string, change: (one: Held<N>) => Held<N>): void => {
     held = held.map((one) => (one.about === about && one.key === key ? change(one) : one))
     tell()
@@ -172,7 +174,10 @@ export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans
         return { ...one, ...known, loaded: true, fresh: one.fresh || kept?.isSame === true }
       })
       beginWaiting()
+      // All that was kept is there: whoever opened the page waits for no more than that.
+      if (--lookUps === 0) tellWaiting()
     }
+    lookUps++
     load(key, answer === undefined ? about : undefined).then(found, () => found(undefined))
   }
 

@@ -2,6 +2,8 @@
 export interface Telling {
   readonly subscribe: (onChange: () => void) => () => void
   readonly tell: () => void
+  /** Tells at once of what is still to be told, if anything is. */
+  readonly tellWaiting: () => void
 }
 
 /**
@@ -28,6 +30,9 @@ export function telling(leastMs: number | (() => number)): Telling {
       const wait = toldAt + (typeof leastMs === 'number' ? leastMs : leastMs()) - Date.now()
       if (wait <= 0) tellNow()
       else timer ??= setTimeout(tellNow, wait)
+    },
+    tellWaiting: () => {
+      if (timer !== undefined) tellNow()
     },
   }
 }

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useMemo } from 'react'
 import { KM_PER_MILE } from '../../core/units/convert.ts'
 import { useNavigate } from 'react-router'
 import { needsSomething, urgency } from '../../core/strategy/verdict.ts'
@@ -23,17 +23,20 @@ import { AfterRide } from './AfterRide.tsx'
 import { ComingUp } from './ComingUp.tsx'
 import { Contradictions } from './Contradictions.tsx'
 import { useForecasts } from '../../session/use-forecasts.ts'
-import { useAllJudged, type JudgedBike } from '../../session/verdicts.ts'
+import { useJudgedInTurn, type JudgedBike } from '../../session/verdicts.ts'
 import { words } from '../../words/stations/today/today.ts'
 
+const NONE: readonly JudgedBike[] = []
+
 function useLines() {
-  const bikes = useAllJudged()
+  const judged = useJudgedInTurn()
+  const bikes = judged ?? NONE
   const fault = bikes.find((bike) => bike.fault !== undefined)?.fault
   const calls = ({ verdict }: JudgedBike): number => (verdict ? urgency(verdict) : -1)
   const lines = [...bikes].sort((a, b) => calls(b) - calls(a))
   const { groups } = useForecasts()
   const working = groups.some((group) => !group.fresh && !group.stopped && group.fault === undefined)
-  return { lines, fault, working }
+  return { lines, fault, working, isThere: judged !== undefined }
 }
 
 function sayHowSure({ report, answer, verdict }: JudgedBike): string {
@@ -213,14 +216,16 @@ function sayRest(lines: readonly JudgedBike[]): string {
 export default function Today() {
   const { garage } = useOpenLog()
   const units = useUnits()
-  const { lines, fault, working } = useLines()
-  const scale = sharedScale(lines)
+  const { lines, fault, working, isThere } = useLines()
+  const isMany = garage.bikes.size > MANY
+  const scale = useMemo(() => sharedScale(isMany ? NONE : lines), [isMany, lines])
   if (garage.bikes.size === 0) return <NoBike what={words.addYourBikeAndARide} />
+  if (!isThere) return <Answer detail={sayCount(garage.bikes.size, 'bike')}>{words.checkingYourBikes}</Answer>
   return (
     <>
       <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working, units)}</Answer>
       <Contradictions />
-      {lines.length > MANY ? (
+      {isMany ? (
         <Suspense fallback={<p className="mt-4 text-steel">{words.layingOutTheList}</p>}>
           <DayList lines={lines} />
         </Suspense>
