@@ -7,7 +7,9 @@ import { inSlices } from './in-slices.ts'
 import type { ForecastStore, GroupForecast } from './use-forecasts.ts'
 
 /** Questions to the wear model, each with its text, which tells it from others. */
-function* questions(...of: Parameters<typeof riderGroupSteps>): Generator<void, readonly RiderGroup[]> {
+function* questions(
+  ...of: Parameters<typeof riderGroupSteps>
+): Generator<void, readonly RiderGroup[], undefined> {
   const groups = yield* riderGroupSteps(...of)
   for (const { ask } of groups) {
     questionText(ask)

@@ -10,6 +10,6 @@ const subtle = (): SubtleCrypto | undefined => (globalThis.crypto as { subtle?: 
  */
 export async function questionHash(question: string): Promise<string> {
   const bytes = utf8ToBytes(question)
-  const digest = subtle()?.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>)
+  const digest = subtle()?.digest('SHA-256', bytes)
   return bytesToHex(digest ? new Uint8Array(await digest) : sha256(bytes))
 }

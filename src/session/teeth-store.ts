@@ -64,7 +64,7 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
     if (before && isSame(before.from, from)) return before
     return { from, ask: teethAsk(log, new Set(group.bikes), outlook.draws) }
   }
-  function* questions(log: Garage): Generator<void, Map<string, Asked>> {
+  function* questions(log: Garage): Generator<void, Map<string, Asked>, undefined> {
     const next = new Map<string, Asked>()
     for (const group of groups) {
       // An answer about an older log asks for nothing new: the fresh one is on its way.

@@ -37,7 +37,10 @@ interface Sorted {
 const isRide = (entry: Entry): entry is RideEntry => entry.kind === 'ride'
 
 /** Sorts entries, with a rest after each bike's rides: a workshop's take a while. */
-function* sortedSteps(entries: readonly Entry[], current: Sorted['current']): Generator<void, Sorted> {
+function* sortedSteps(
+  entries: readonly Entry[],
+  current: Sorted['current'],
+): Generator<void, Sorted, undefined> {
   const ride = entries.filter(isRide)
   const lists = byKind(inTimeOrder(entries.filter((entry) => !isRide(entry))))
   yield
@@ -87,7 +90,7 @@ function withPlans(
 }
 
 /** Every bike with its rides, with a rest after each. */
-function* bikeSteps(sorted: Sorted): Generator<void, Map<BikeId, BikeState>> {
+function* bikeSteps(sorted: Sorted): Generator<void, Map<BikeId, BikeState>, undefined> {
   const said = saidConditions(sorted)
   const bikes = new Map<BikeId, BikeState>()
   for (const entry of sorted.lists.bike) {
@@ -151,7 +154,7 @@ export interface Replayed {
  * {@link replayed} in steps of a few milliseconds each, so that a page may be drawn between two while a workshop's years
  * of entries are gone through.
  */
-export function* replaySteps(entries: readonly Entry[]): Generator<void, Replayed> {
+export function* replaySteps(entries: readonly Entry[]): Generator<void, Replayed, undefined> {
   const live = liveEntries(entries)
   yield
   const current = lineage(entries)

@@ -181,7 +181,7 @@ export function* riderGroupSteps(
   garage: Garage,
   now: IsoTime,
   before?: AskedBefore,
-): Generator<void, readonly RiderGroup[]> {
+): Generator<void, readonly RiderGroup[], undefined> {
   const day = askedAt(now)
   const all = yield* chainFactsSteps(garage)
   const chains = all.filter(({ part }) => part.fittings.length > 0)

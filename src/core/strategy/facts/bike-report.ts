@@ -149,7 +149,10 @@ export function bikeReport(garage: Garage, bike: BikeState, now: IsoTime): BikeR
  * {@link bikeReport} of every bike, in steps of a few milliseconds each: what the bikes share is made first, chain by chain,
  * so that no bike's own step takes long.
  */
-export function* bikeReportSteps(garage: Garage, now: IsoTime): Generator<void, readonly BikeReport[]> {
+export function* bikeReportSteps(
+  garage: Garage,
+  now: IsoTime,
+): Generator<void, readonly BikeReport[], undefined> {
   yield* chainFactsSteps(garage)
   const all: BikeReport[] = []
   for (const bike of garage.bikes.values()) {

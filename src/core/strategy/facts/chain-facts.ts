@@ -71,7 +71,7 @@ export const allChainFacts = (garage: Garage): readonly ChainFacts[] =>
   [...garage.parts.keys()].flatMap((id) => chainFacts(garage, id) ?? [])
 
 /** {@link allChainFacts}, a chain a step, each a few milliseconds. */
-export function* chainFactsSteps(garage: Garage): Generator<void, readonly ChainFacts[]> {
+export function* chainFactsSteps(garage: Garage): Generator<void, readonly ChainFacts[], undefined> {
   const all: ChainFacts[] = []
   for (const id of garage.parts.keys()) {
     const facts = chainFacts(garage, id)
