@@ -1,18 +1,23 @@
 import { readFileSync, readdirSync } from 'node:fs'
 
-/** What Chromium's processes that run pages hold, MB: what several of them share is counted once between them. */
-export function pagesMb(): number {
-  let kb = 0
-  for (const pid of readdirSync('/proc')) {
-    if (!/^\d+$/.test(pid)) continue
+/** What each of Chromium's processes that run pages holds, MB: what several of them share is counted once between them. */
+function eachMb(): number[] {
+  return readdirSync('/proc').flatMap((pid) => {
+    if (!/^\d+$/.test(pid)) return []
     try {
       const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
-      if (!command.includes('--type=renderer')) continue
+      if (!command.includes('--type=renderer')) return []
       const held = readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8')
-      kb += Number(/^Pss:\s+(\d+)/m.exec(held)?.[1] ?? 0)
+      return [Number(/^Pss:\s+(\d+)/m.exec(held)?.[1] ?? 0) / 1024]
     } catch {
       // It ended meanwhile.
+      return []
     }
-  }
-  return kb / 1024
+  })
 }
+
+/** What Chromium's processes that run pages hold together, MB, those that it keeps ready for the next page among them. */
+export const pagesMb = (): number => eachMb().reduce((sum, one) => sum + one, 0)
+
+/** What the heaviest of them holds, MB: where one page is open, that page and its workers. */
+export const heaviestPageMb = (): number => Math.max(0, ...eachMb())

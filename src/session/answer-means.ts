@@ -1,4 +1,4 @@
-import { keepAnswer, newestAnswer, readAnswer } from '../store/answers.ts'
+import { dropOldAnswers, keepAnswer, newestAnswer, readAnswer } from '../store/answers.ts'
 import type { LogDatabase } from '../store/database.ts'
 import type { KeeperMeans } from '../workers/answer-keeper.ts'
 import { bytesOf } from '../workers/buffers.ts'
@@ -11,6 +11,9 @@ export const passingMeans = <N extends JobName>(job: N, pool: Pool): KeeperMeans
   load: () => Promise.resolve(undefined),
   save: () => Promise.resolve(),
 })
+
+/** Old answers are looked for with the first that is kept, and then with every so many. */
+const DROP_EVERY = 32
 
 /**
  * Has a job done by the pool, and its answers kept in a database: by the job, its version, and a hash of the question.
@@ -25,6 +28,7 @@ export function keptMeans<N extends JobName>(
   time: () => number,
 ): KeeperMeans<N> {
   const version = JOB_VERSIONS[job]
+  let saves = 0
   const keyOf = async (question: string) => `${job} ${version} ${await hash(question)}`
   return {
     ask: (question, options) => pool.ask(job, question, options),
@@ -34,8 +38,8 @@ export function keptMeans<N extends JobName>(
       const older = about === undefined ? undefined : await newestAnswer(database, job, version, about)
       return older && { answer: older.answer as Answer<N>, isSame: false }
     },
-    save: async (question, about, answer) =>
-      keepAnswer(database, {
+    save: async (question, about, answer) => {
+      await keepAnswer(database, {
         key: await keyOf(question),
         job,
         version,
@@ -43,6 +47,8 @@ export function keptMeans<N extends JobName>(
         bytes: bytesOf(answer),
         at: time(),
         answer,
-      }),
+      })
+      if (saves++ % DROP_EVERY === 0) await dropOldAnswers(database)
+    },
   }
 }

@@ -20,28 +20,31 @@ export const newestAnswer = (
     .between([job, version, about, Dexie.minKey], [job, version, about, Dexie.maxKey])
     .last()
 
+/** Keeps an answer. Not a record: it can be worked out again from the log at any time. */
+export const keepAnswer = (database: LogDatabase, answer: StoredAnswer): Promise<unknown> =>
+  database.answers.put(answer)
+
 /**
- * Keeps an answer, and drops the oldest where there are too many. Not a record: it can be worked out again from the log at
- * any time.
- * @param mostBytes room for all of them together; the new one stays in any case
+ * Drops the oldest answers where there are too many. It goes through the sizes of all that are kept, which is too much to do
+ * with each of a workshop's answers.
+ * @param mostBytes room for all of them together; the newest stays in any case
  */
-export async function keepAnswer(
-  database: LogDatabase,
-  answer: StoredAnswer,
-  mostBytes = MOST_BYTES,
-): Promise<void> {
+export async function dropOldAnswers(database: LogDatabase, mostBytes = MOST_BYTES): Promise<void> {
   const { answers } = database
   await database.transaction('rw', answers, async () => {
-    await answers.put(answer)
     // By the index alone: the answers themselves are not read.
-    const newestFirst = answers.orderBy('[at+bytes]').reverse()
-    const [sizes, keys] = await Promise.all([newestFirst.keys(), newestFirst.primaryKeys()])
+    const byAge = answers.orderBy('[at+bytes]')
+    const [sizes, keys] = await Promise.all([byAge.keys(), byAge.primaryKeys()])
     let room = mostBytes
-    const dropped = keys.filter((key, i) => {
+    let isNewest = true
+    const dropped: string[] = []
+    for (let i = keys.length - 1; i >= 0; i--) {
       const [, bytes] = sizes[i] as unknown as readonly [number, number]
       room -= bytes
-      return room < 0 && key !== answer.key
-    })
+      const key = keys[i]
+      if (room < 0 && !isNewest && key !== undefined) dropped.push(key)
+      isNewest = false
+    }
     await answers.bulkDelete(dropped)
   })
 }

@@ -11,7 +11,7 @@ import { replay } from '../core/log/replay.ts'
 import { stillNew } from '../core/log/still-new.ts'
 import { withOneStamp } from '../core/log/one-stamp.ts'
 import { isFull, LogOpenError, openDatabase, openPatiently } from './database.ts'
-import { keepAnswer, newestAnswer, readAnswer } from './answers.ts'
+import { dropOldAnswers, keepAnswer, newestAnswer, readAnswer } from './answers.ts'
 import type { Ledger } from './ledger.ts'
 import { allAside } from './merge-in.ts'
 import { allEntries, DraftError } from './write.ts'
@@ -181,11 +181,12 @@ describe('answers kept for the next visit', () => {
 
   test('take so much room and no more: the oldest go', async () => {
     const { database } = ledger
-    for (const at of [3, 1, 2]) await keepAnswer(database, answer(`of ${at}`, at), 350)
-    await keepAnswer(database, answer('of 4', 4), 350)
+    for (const at of [3, 1, 4, 2]) await keepAnswer(database, answer(`of ${at}`, at))
+    await dropOldAnswers(database, 350)
     expect(await readAnswer(database, 'of 1')).toBeUndefined()
     for (const at of [2, 3, 4]) expect(await readAnswer(database, `of ${at}`)).toBeDefined()
-    await keepAnswer(database, answer('a large one', 5, { bytes: 1000 }), 350)
+    await keepAnswer(database, answer('a large one', 5, { bytes: 1000 }))
+    await dropOldAnswers(database, 350)
     expect(await database.answers.toCollection().primaryKeys()).toEqual(['a large one'])
   })
 
