@@ -1,10 +1,14 @@
 import { defineConfig } from '@playwright/test'
 
-const port = Number(process.env['E2E_PORT'] ?? 4291)
+const WORKERS = 2
+const firstPort = Number(process.env['E2E_PORT'] ?? 4291)
+const ports = Array.from({ length: WORKERS }, (_, i) => firstPort + i)
+// Each worker has a server of its own: walks set the switches of the stand-ins' faults.
+const port = ports[Number(process.env['TEST_PARALLEL_INDEX'] ?? 0)] ?? firstPort
 
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  workers: WORKERS,
   // Ends a walk that hangs; the longest takes a minute where both cores are busy with something else.
   timeout: 180_000,
   expect: { timeout: 15_000 },
@@ -31,10 +35,10 @@ export default defineConfig({
     },
     trace: 'retain-on-failure',
   },
-  webServer: {
+  webServer: ports.map((one) => ({
     command: 'node --import tsx server/main.ts',
-    url: `http://127.0.0.1:${port}/api/health`,
-    env: { PORT: String(port), HOST: '127.0.0.1' },
+    url: `http://127.0.0.1:${one}/api/health`,
+    env: { PORT: String(one), HOST: '127.0.0.1' },
     reuseExistingServer: false,
-  },
+  })),
 })

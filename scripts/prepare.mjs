@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, statSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { dirname, join } from 'node:path'
@@ -56,6 +56,36 @@ function checkNode() {
   process.stderr.write(`Jolt Mile needs Node.js 20.19 or later; this is ${process.versions.node}.\n`)
   process.exit(1)
 }
+
+const beside = new Set()
+
+/** Runs a tool beside others: what it says is shown when it is over, so that nobody's words are mixed. */
+function runBeside(name, args) {
+  const began = Date.now()
+  return new Promise((resolve) => {
+    const child = spawn(process.execPath, [toolPath(name), ...args], { cwd: root })
+    beside.add(child)
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (more) => (said += more))
+    child.on('error', (error) => (said += `${error.message}\n`))
+    child.on('close', (status) => {
+      const took = ((Date.now() - began) / 1000).toFixed(1)
+      process.stdout.write(`\n> ${name} ${args.join(' ')}\n${said}  (${took} s)\n`)
+      beside.delete(child)
+      if (status === 0) return resolve()
+      for (const other of beside) other.kill()
+      process.exit(status ?? 1)
+    })
+  })
+}
+
+/** Runs several lists of tools side by side, each list one after another; ends this process where one fails. */
+export const runSideBySide = (...lists) =>
+  Promise.all(
+    lists.map(async (tools) => {
+      for (const [name, ...args] of tools) await runBeside(name, args)
+    }),
+  )
 
 /** Installs the packages where they are missing or older than the lock file. Downloads no browser. */
 export function ensureInstalled() {

@@ -36,10 +36,32 @@ const NOTHING: TeethKnown = { outlook: undefined, fresh: false, fault: undefined
 interface Asked {
   readonly from: readonly unknown[]
   readonly ask: TeethAsk
+  /** Why nothing can be asked about these teeth. */
+  readonly fault?: string
 }
 
 const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((one, i) => one === b[i])
+
+/** The question about a rider's teeth; the one before where nothing that it is made of has changed. */
+function askOf(group: GroupForecast, outlook: RiderOutlook, log: Garage, before: Asked | undefined): Asked {
+  const from = [
+    outlook,
+    log.parts,
+    log.looks,
+    log.listed['cog-test'],
+    log.listed.picture,
+    ...group.bikes.map((bike) => log.bikes.get(bike)),
+  ]
+  if (before && isSame(before.from, from)) return before
+  try {
+    return { from, ask: teethAsk(log, new Set(group.bikes), outlook.draws) }
+  } catch (error) {
+    // One odd bike must not cost the others what is known of their teeth.
+    const ask = { named: `nothing of ${group.id}`, draws: outlook.draws, sets: [], seed: 0 }
+    return { from, ask, fault: error instanceof Error ? error.message : String(error) }
+  }
+}
 
 /** Asks about teeth whenever what is known of the chains, or what was found out about teeth, has changed. */
 export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: ForecastStore): KeptTeeth {
@@ -51,26 +73,13 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
   let bikesOf = new Map<BikeId, string>()
   const known = new Map<string, { readonly from: unknown; readonly said: TeethKnown }>()
 
-  const askOf = (group: GroupForecast, outlook: RiderOutlook, log: Garage): Asked => {
-    const from = [
-      outlook,
-      log.parts,
-      log.looks,
-      log.listed['cog-test'],
-      log.listed.picture,
-      ...group.bikes.map((bike) => log.bikes.get(bike)),
-    ]
-    const before = put.get(group.id)
-    if (before && isSame(before.from, from)) return before
-    return { from, ask: teethAsk(log, new Set(group.bikes), outlook.draws) }
-  }
   function* questions(log: Garage): Generator<void, Map<string, Asked>, undefined> {
     const next = new Map<string, Asked>()
     for (const group of groups) {
       // An answer about an older log asks for nothing new: the fresh one is on its way.
       if (!group.outlook) continue
       const before = asked.get(group.id)
-      const one = group.fresh || !before ? askOf(group, group.outlook, log) : before
+      const one = group.fresh || !before ? askOf(group, group.outlook, log, put.get(group.id)) : before
       // Kept at once: where other answers come in meanwhile it is not put together a second time.
       put.set(group.id, one)
       next.set(group.id, one)
@@ -90,7 +99,13 @@ export function teethStore(keeper: AnswerKeeper<'teeth-outlook'>, forecasts: For
       const isAsSaid = next.size === asked.size && [...next].every(([id, one]) => asked.get(id) === one)
       if (isAsSaid) return
       asked = next
-      keeper.want([...next].map(([about, { ask }]) => ({ about, question: ask })))
+      keeper.want(
+        [...next].map(([about, { ask, fault }]) => ({
+          about,
+          question: ask,
+          ...(fault !== undefined && { fault }),
+        })),
+      )
     })
   }
   forecasts.subscribe(() => {

@@ -36,6 +36,18 @@ export interface DayListState {
   readonly choose: (bikes: readonly BikeId[], isChosen: boolean) => void
 }
 
+/** Groups as they stood at a moment, by the ids of their bikes. */
+type Standing = readonly { readonly key: string; readonly bikes: readonly BikeId[] }[]
+
+const standingOf = (groups: readonly DayGroupOf<ListedBike>[]): Standing =>
+  groups.map(({ key, bikes }) => ({ key, bikes: bikes.map(({ entry }) => entry.bike) }))
+
+/** Bikes where they stood, each with what is known of it now. One that is no longer there leaves its place. */
+function asStood(standing: Standing, bikes: readonly ListedBike[]): readonly DayGroupOf<ListedBike>[] {
+  const now = new Map(bikes.map((one) => [one.entry.bike, one]))
+  return standing.map(({ key, bikes: ids }) => ({ key, bikes: ids.flatMap((id) => now.get(id) ?? []) }))
+}
+
 const isWanted = (need: Need, wish: DayWish['need']): boolean =>
   wish === 'any' || (wish === 'something' ? need !== 'nothing' && need !== 'working' : need === wish)
 
@@ -43,6 +55,8 @@ const isWanted = (need: Need, wish: DayWish['need']): boolean =>
 export function useDayList(lines: readonly JudgedBike[]): DayListState {
   const [wish, setWish] = useState<DayWish>({ typed: '', group: 'need', order: 'urgency', need: 'any' })
   const [picked, setPicked] = useState<ReadonlySet<BikeId>>(new Set())
+  // Answers that come in move the bikes: not under the hand of somebody who is choosing some.
+  const [standing, setStanding] = useState<Standing>()
   const typed = useDeferredValue(wish.typed)
   const { group, order, need } = wish
   const bikes = useMemo(
@@ -56,13 +70,14 @@ export function useDayList(lines: readonly JudgedBike[]): DayListState {
     [lines],
   )
   const groups = useMemo(() => {
+    if (standing) return asStood(standing, bikes)
     const isMeant = finder(typed)
     const shown = bikes.filter(({ entry: { name, note, owner = '', rack = '' }, verdict }) => {
       if (!isWanted(needOf(verdict), need)) return false
       return typed.trim() === '' || isMeant(searchable(`${name} ${note} ${owner} ${rack}`)) !== undefined
     })
     return dayGroups(shown, group, order)
-  }, [bikes, typed, need, group, order])
+  }, [standing, bikes, typed, need, group, order])
   const shown = useMemo(() => groups.flatMap(({ bikes: own }) => own), [groups])
   // What is not shown is not acted on.
   const chosen = useMemo(
@@ -71,7 +86,10 @@ export function useDayList(lines: readonly JudgedBike[]): DayListState {
   )
   return {
     wish,
-    set: (part) => setWish({ ...wish, ...part }),
+    set: (part) => {
+      setStanding(undefined)
+      setWish({ ...wish, ...part })
+    },
     groups,
     shown,
     chosen,
@@ -81,6 +99,8 @@ export function useDayList(lines: readonly JudgedBike[]): DayListState {
         if (isChosen) next.add(id)
         else next.delete(id)
       setPicked(next)
+      const isChoosing = shown.some(({ entry }) => next.has(entry.bike))
+      setStanding(isChoosing ? (standing ?? standingOf(groups)) : undefined)
     },
   }
 }
