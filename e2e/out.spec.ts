@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Download, type Page } from '@playwright/test'
 import { strFromU8, unzipSync } from 'fflate'
-import { answerOf, goTo, goToFiles, workedOut } from './bench-hand.ts'
+import { addBike, answerOf, asBackup, expectAccessible, goTo, goToFiles, workedOut } from './bench-hand.ts'
 
 test.setTimeout(240_000)
 
@@ -96,4 +96,33 @@ test('a second-hand bike comes with its past: its record out of one log and into
     buffer: Buffer.from(text),
   })
   await expect(page.getByText(/^0 entries came in new/)).toBeVisible()
+})
+
+test('a chain changes hands: its record alone brings what it has done, and it waits on the shelf', async ({
+  page,
+}) => {
+  await page.clock.setSystemTime(DEMO_DAY)
+  await page.goto('/demo/files')
+  await page.getByLabel('Record of').selectOption('Chain A2 of Quarry')
+  await expect(page.getByRole('button', { name: 'Its sheet as PDF' })).toHaveCount(0)
+  const record = await savedBy(page, () => page.getByRole('button', { name: 'Save the record' }).click())
+  expect(record.suggestedFilename()).toBe('jolt-mile-chain-a2-of-quarry-2026-11-26.json')
+  const text = (await bytesOf(record)).toString()
+  // Where it was and whose bike that is stays behind.
+  expect(text).not.toMatch(/"kind":\s?"(bike|fit|ride)"/)
+
+  await addBike(page)
+  await goToFiles(page)
+  await page.getByLabel('Backup file').setInputFiles(asBackup(record.suggestedFilename(), text))
+  await expect(page.getByText(/^7 entries came in new/)).toBeVisible()
+  await page.goto('/shelf')
+  const spare = page
+    .getByRole('region', { name: 'Not on it' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Chain A2' })
+  await expect(spare).toContainText('spare')
+  await expect(spare).toContainText(/after 1\s061\s?km before it came/)
+  // Tern has seven cogs and this chain is made for twelve: it is not offered for it.
+  await expect(page.getByRole('combobox', { name: 'Chain', exact: true })).not.toContainText('Chain A2')
+  await expectAccessible(page)
 })

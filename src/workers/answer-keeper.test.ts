@@ -89,6 +89,19 @@ describe('the keeper of answers', () => {
     expect(told).toEqual([-1, 0, -1])
   })
 
+  test('a workshop’s kept answers are told when the last of them was read, all at once', async () => {
+    const bikes = Array.from({ length: 60 }, (_, i) => group(`bike ${i}`, i))
+    const kept = Object.fromEntries(bikes.map((one) => [keyOf(one), outlookNamed(one.about)]))
+    const { keeper, jobs } = workshop(kept)
+    const told: number[] = []
+    keeper.subscribe(() => told.push(keeper.known().filter(({ fresh }) => fresh).length))
+    keeper.want(bikes)
+    await settle()
+    // Once that they are asked for, once that all are there: nobody waits a second for what is on the disk.
+    expect(told).toEqual([0, 60])
+    expect(jobs).toHaveLength(0)
+  })
+
   test('what was kept for the same log is there without any work', async () => {
     const one = group('all', 1)
     const { keeper, jobs } = workshop({ [keyOf(one)]: outlookNamed('kept') })

@@ -1,6 +1,7 @@
-import { afterAll, afterEach, beforeAll, describe, expect, test } from '@jest/globals'
+import { afterEach, describe, expect, test } from '@jest/globals'
 import { act, cleanup, configure, renderHook, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
+import { giveHeights } from '../../../test/heights.ts'
 import { caliperReadings, commuter, hundreds, kite, noon } from '../../../test/log.ts'
 import { openLog, TODAY } from '../../../test/open-log.tsx'
 import { outlookOf } from '../../../test/outlook.ts'
@@ -16,19 +17,7 @@ import Today from './Today.tsx'
 // The list is a file of its own, which a busy machine takes its time to read.
 configure({ asyncUtilTimeout: 30_000 })
 
-/** Heights that nothing has here, px: a list that draws what is in sight alone needs some. */
-const HEIGHTS = { clientHeight: 4000, offsetHeight: 50 } as const
-const held = Object.getOwnPropertyDescriptors(HTMLElement.prototype)
-beforeAll(() => {
-  for (const [name, value] of Object.entries(HEIGHTS))
-    Object.defineProperty(HTMLElement.prototype, name, { value, configurable: true })
-})
-afterAll(() => {
-  for (const name of Object.keys(HEIGHTS) as (keyof typeof HEIGHTS)[]) {
-    Reflect.deleteProperty(HTMLElement.prototype, name)
-    if (held[name]) Object.defineProperty(HTMLElement.prototype, name, held[name])
-  }
-})
+giveHeights()
 afterEach(() => {
   cleanup()
   localStorage.clear()
