@@ -37,7 +37,8 @@ export function BikeSwitcher({
         <ChevronDown aria-hidden="true" className="size-5 shrink-0 text-on-bar-soft" />
       </span>
       <span className="mt-0.5 max-w-64 truncate text-xs text-on-bar-soft max-md:hidden">
-        <span className="font-mono">{sayKm(totalKm(bike.rides), units)}</span> · {bike.entry.note}
+        <span className="font-mono">{sayKm(totalKm(bike.rides), units)}</span>
+        {bike.entry.note !== '' && ` · ${bike.entry.note}`}
       </span>
     </BarMenu>
   )

@@ -146,13 +146,18 @@ export function BulkBar({ bikes, onDone }: Props) {
   return (
     <section
       aria-label={words.chosenBikes}
-      className="sticky bottom-0 z-10 border-t-2 border-petrol bg-paper py-3 max-md:bottom-16"
+      className="sticky bottom-0 z-10 border-t-2 border-petrol bg-paper py-3 max-md:bottom-14"
     >
-      <div className="flex flex-wrap items-end gap-3">
-        <p className="min-h-11 pt-2.5 font-semibold">{words.chosen(sayCount(bikes.length, 'bike'))}</p>
+      <div className="flex flex-wrap items-end gap-3 max-sm:grid max-sm:grid-cols-2 max-sm:gap-2">
+        <div className="min-w-36">
+          <p className="font-semibold">{words.chosen(sayCount(bikes.length, 'bike'))}</p>
+          <Button look="link" onClick={onDone}>
+            {words.chooseNone}
+          </Button>
+        </div>
         <SelectField<ActName>
           label={words.whatToDo}
-          className="w-52"
+          className="sm:w-52"
           options={ACTS}
           value={nameOf(act)}
           onPick={(name) => setAct(begin(name))}
@@ -171,9 +176,6 @@ export function BulkBar({ bikes, onDone }: Props) {
             {words.planOneWashForAll}
           </Button>
         )}
-        <Button look="link" onClick={onDone}>
-          {words.chooseNone}
-        </Button>
       </div>
       <p role="status" className="mt-1 text-sm text-rust empty:hidden">
         {said}

@@ -40,7 +40,7 @@ const WANTED = {
 function Toolbar({ list }: { readonly list: DayListState }) {
   const { wish, set } = list
   return (
-    <div className="no-print mt-4 grid grid-cols-[minmax(12rem,1.4fr)_repeat(3,minmax(9rem,1fr))] gap-3 max-lg:grid-cols-2 max-sm:grid-cols-1">
+    <div className="no-print mt-4 grid grid-cols-[minmax(12rem,1.4fr)_repeat(3,minmax(9rem,1fr))] gap-3 max-lg:grid-cols-2 max-sm:gap-2">
       <TextField
         label={words.findABikeOwner}
         type="search"
