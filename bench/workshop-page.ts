@@ -1,6 +1,7 @@
 import type { Browser, Page } from '@playwright/test'
 import { writeBackup } from '../src/formats/write-backup.ts'
 import type { PageFigure } from './page-figure.ts'
+import { PACK_ENTRIES } from '../src/store/packs.ts'
 import { heaviestPageMb, pagesMb } from './pages-mb.ts'
 import { readWorkshopLog } from './samples.ts'
 
@@ -57,29 +58,44 @@ const allInSight = (page: Page): Promise<number> =>
 const sayTasks = (tasks: readonly number[]): string =>
   tasks.length === 0 ? 'none' : `${tasks.length}, the longest ${Math.max(...tasks).toFixed(0)} ms`
 
-/** Until what came in stands in the second copy too: a page opened in the midst of it is another figure. */
-const copied = (page: Page, entries: number): Promise<void> =>
-  page.evaluate(async (count) => {
-    const buckets = (
-      navigator as unknown as {
+/** Until what came in stands in the second copy and in packs too: a page opened in the midst of it is another figure. */
+const settled = (page: Page, entries: number, packs: number): Promise<void> =>
+  page.evaluate(
+    async ([most, mostPacks]) => {
+      const asked = <T>(request: IDBRequest<T>): Promise<T> =>
+        new Promise((resolve, reject) => {
+          request.onsuccess = () => resolve(request.result)
+          request.onerror = () => reject(new Error('the database does not answer'))
+        })
+      const { storageBuckets } = navigator as unknown as {
         storageBuckets: { open: (name: string) => Promise<{ indexedDB: IDBFactory }> }
       }
-    ).storageBuckets
-    const { indexedDB: beside } = await buckets.open('second-copy')
-    const held = (): Promise<number> =>
-      new Promise((resolve, reject) => {
-        const opening = beside.open('jolt-mile second copy')
-        opening.onerror = () => reject(new Error('the second copy cannot be opened'))
-        opening.onsuccess = () => {
-          const asked = opening.result.transaction('mark').objectStore('mark').get('of')
-          asked.onsuccess = () => {
-            opening.result.close()
-            resolve((asked.result as { count: number } | undefined)?.count ?? 0)
-          }
-        }
-      })
-    while ((await held()) < count) await new Promise((resolve) => setTimeout(resolve, 500))
-  }, entries)
+      const { indexedDB: beside } = await storageBuckets.open('second-copy')
+      const look = async <T>(
+        factory: IDBFactory,
+        name: string,
+        store: string,
+        ask: (of: IDBObjectStore) => IDBRequest<T>,
+      ) => {
+        const database = await asked(factory.open(name))
+        const found = await asked(ask(database.transaction(store).objectStore(store)))
+        database.close()
+        return found
+      }
+      for (;;) {
+        const mark = await look<{ count: number } | undefined>(
+          beside,
+          'jolt-mile second copy',
+          'mark',
+          (of) => of.get('of'),
+        )
+        const packed = await look(indexedDB, 'jolt-mile', 'packs', (of) => of.count())
+        if ((mark?.count ?? 0) >= most && packed >= mostPacks) return
+        await new Promise((resolve) => setTimeout(resolve, 500))
+      }
+    },
+    [entries, packs] as const,
+  )
 
 /** Forgets every answer that was kept. */
 const forget = (page: Page): Promise<void> =>
@@ -115,7 +131,7 @@ async function workshopOpened(browser: Browser, baseURL: string): Promise<PageFi
     buffer: Buffer.from(writeBackup(log, '2026-11-26T12:00:00.000Z')),
   })
   await into.getByText(/came in new from log\.json/).waitFor({ timeout: 240_000 })
-  await copied(into, log.length)
+  await settled(into, log.length, Math.floor(log.length / PACK_ENTRIES))
   // A page without the app in it: nothing is worked out any longer while the answers are cleared away.
   await into.goto('/icon.svg')
   await forget(into)

@@ -1,12 +1,10 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie'
 import type { AsideEntry } from '../core/log/aside.ts'
-import type { Entry } from '../core/log/entries.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import { entryChecks, type EntryChecks } from '../formats/entry-checks.ts'
 import { beginGeneration } from './generation.ts'
-
-/** An entry and its place in the order of arrival on this device. */
-export type StoredEntry = Entry & { seq: number }
+import type { Pack } from './packs.ts'
+import type { StoredEntry } from './stored-entry.ts'
 
 /** A thing that this device keeps beside the log. */
 export interface KeptThing {
@@ -36,6 +34,7 @@ export type LogDatabase = Dexie & {
   readonly answers: EntityTable<StoredAnswer, 'key'>
   readonly aside: EntityTable<AsideEntry, 'text'>
   readonly pictures: EntityTable<KeptPicture, 'id'>
+  readonly packs: EntityTable<Pack, 'from'>
 }
 
 /** Which records are open: the user's own or the demo garage. They never mix. */
@@ -87,12 +86,13 @@ export function logDatabase(name: string): LogDatabase {
   database.version(4).stores({ aside: '&text' }).upgrade(upgradeEntries)
   database.version(5).stores({ forecasts: null, answers: '&key, [job+version+about+at], [at+bytes]' })
   database.version(6).stores({ pictures: '&id' })
+  database.version(7).stores({ packs: '&from' })
   database.on('populate', (transaction) => void beginGeneration(transaction))
   return database
 }
 
 /** The newest shape of the database that this build knows. */
-const SHAPE = 6
+const SHAPE = 7
 /** Dexie counts in tenths, so that there is room between two shapes. */
 const shapeOf = (database: LogDatabase): number => database.backendDB().version / 10
 

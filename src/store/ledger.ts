@@ -10,6 +10,7 @@ import { allAside, forgetAside, mergeIn, moveAside, takeFromAside } from './merg
 import { secondCopy, type CopyPlace, type SecondCopy } from './second-copy.ts'
 import type { Merge } from '../core/log/merge.ts'
 import { entryChecks } from '../formats/entry-checks.ts'
+import { PACK_ENTRIES, packer } from './packs.ts'
 import { takePictures } from './pictures.ts'
 import { addEntries, wipe } from './write.ts'
 
@@ -43,7 +44,7 @@ function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
   const oneStamp = followStamps()
   const listeners = new Set<() => void>()
   let watching: { unsubscribe: () => void } | undefined
-  const tables = [database.entries, database.kept, database.aside] as const
+  const tables = [database.entries, database.kept, database.aside, database.packs] as const
 
   const become = (next: LogState): void => {
     state = next
@@ -178,7 +179,11 @@ export function openLedger(
   placeOfCopy?: () => Promise<CopyPlace | undefined>,
 ): Ledger {
   const copy = copyOf(database, placeOfCopy)
-  const log = keepLog(database, copy.follow)
+  const packs = packer(database)
+  const log = keepLog(database, (stored, generation) => {
+    copy.follow(stored, generation)
+    if (stored.length >= PACK_ENTRIES) packs.follow()
+  })
   let isOpening = false
   hear(database, log)
   const takeBack = async (texts: readonly string[] | undefined): Promise<Merge> => {
@@ -248,6 +253,7 @@ export function openLedger(
     },
     stop: () => {
       copy.stop()
+      packs.stop()
       log.become({ status: 'opening' })
       log.unwatch()
       database.close({ disableAutoOpen: true })

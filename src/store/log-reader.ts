@@ -1,7 +1,8 @@
 import type { Entry } from '../core/log/entries.ts'
 import type { LogDatabase } from './database.ts'
 import { readGeneration, type Generation } from './generation.ts'
-import { entriesSince } from './write.ts'
+import { readPacked } from './packs.ts'
+import { entriesSince, lastSeq } from './write.ts'
 
 /** The log was deleted under the app: nothing may be written into the empty one in its place. */
 export class LogVanishedError extends Error {
@@ -12,7 +13,7 @@ export class LogVanishedError extends Error {
 export interface LogReader {
   /**
    * Everything that is stored now, in the order of arrival; the very same list where nothing has changed. Within a
-   * transaction on `entries` and `kept`.
+   * transaction on `entries`, `kept` and `packs`.
    * @throws LogVanishedError where the log that was read before is no longer there
    */
   readonly read: () => Promise<readonly Entry[]>
@@ -21,6 +22,8 @@ export interface LogReader {
   /** Which log that was; undefined before the first read. */
   readonly generation: () => Generation | undefined
 }
+
+const NOTHING = { entries: [], seq: 0 }
 
 /** A reader that has read nothing yet. Whatever log is there at its first read is the one it goes on with. */
 export function logReader(database: LogDatabase): LogReader {
@@ -33,15 +36,17 @@ export function logReader(database: LogDatabase): LogReader {
     const mark = await readGeneration(database)
     if (generation && mark?.id !== generation.id) throw new LogVanishedError('The log was deleted.')
     const isSame = mark?.changes === generation?.changes
-    const fresh = await entriesSince(database, isSame ? seq : 0)
+    const isFirst = !isSame || seq === 0
+    const packed = isFirst && mark ? await readPacked(database, mark, await lastSeq(database)) : NOTHING
+    const fresh = await entriesSince(database, isFirst ? packed.seq : seq)
     // Two reads may have gone side by side: what the other one added is not added twice.
     if (stored !== before) return read()
     // Entries are only taken away with a change that is counted: these were taken by nobody of ours.
     if (isSame && fresh.isEmpty && stored.length > 0) throw new LogVanishedError('The log was emptied.')
     generation = mark
     seq = fresh.seq
-    if (isSame && fresh.entries.length === 0) return stored
-    stored = isSame ? [...stored, ...fresh.entries] : fresh.entries
+    if (isSame && packed.entries.length + fresh.entries.length === 0) return stored
+    stored = [...(isSame ? stored : []), ...packed.entries, ...fresh.entries]
     return stored
   }
 

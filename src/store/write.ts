@@ -3,11 +3,10 @@ import { ENTRY_FORMAT, type EntryId } from '../core/log/entry.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
 import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
 import type { EntryChecks } from '../formats/entry-checks.ts'
-import type { LogDatabase, StoredEntry } from './database.ts'
+import type { LogDatabase } from './database.ts'
 import { countChange, readGeneration } from './generation.ts'
 import { readWho } from './kept.ts'
-
-const withoutSeq = ({ seq, ...entry }: StoredEntry): Entry => entry
+import { withoutSeq, type StoredEntry } from './stored-entry.ts'
 
 /** What was to be written cannot be: the schema that reads the log back would refuse it. */
 export class DraftError extends Error {
@@ -110,6 +109,10 @@ export async function allEntries(database: LogDatabase): Promise<Entry[]> {
   return (await database.entries.orderBy('seq').toArray()).map(withoutSeq)
 }
 
+/** The place of the newest entry in the order of arrival; 0 where there is none. */
+export const lastSeq = async (database: LogDatabase): Promise<number> =>
+  (await database.entries.orderBy('seq').last())?.seq ?? 0
+
 /** So many places are read at once: the page can be drawn between two reads, and the next is fetched meanwhile. */
 const HANDFUL = 4000
 
@@ -118,8 +121,8 @@ export async function entriesSince(
   database: LogDatabase,
   seq: number,
 ): Promise<{ readonly entries: Entry[]; readonly seq: number; readonly isEmpty: boolean }> {
-  const last = await database.entries.orderBy('seq').last()
-  const end = last?.seq ?? seq
+  const last = await lastSeq(database)
+  const end = Math.max(seq, last)
   const reads: PromiseLike<StoredEntry[]>[] = []
   for (let from = seq; from < end; from += HANDFUL)
     reads.push(
@@ -130,15 +133,16 @@ export async function entriesSince(
     )
   const entries: Entry[] = []
   for (const read of reads) for (const stored of await read) entries.push(withoutSeq(stored))
-  return { entries, seq: Math.max(seq, end), isEmpty: last === undefined }
+  return { entries, seq: end, isEmpty: last === 0 }
 }
 
 /** Empties the log of this world, and what was kept beside it. */
 export async function wipe(database: LogDatabase): Promise<void> {
-  const { entries, kept, answers, aside, pictures } = database
-  await database.transaction('rw', entries, kept, answers, aside, pictures, async () => {
+  const { entries, kept, answers, aside, pictures, packs } = database
+  const all = [entries, kept, answers, aside, pictures, packs]
+  await database.transaction('rw', all, async () => {
     const generation = await readGeneration(database)
-    await Promise.all([entries.clear(), kept.clear(), answers.clear(), aside.clear(), pictures.clear()])
+    await Promise.all(all.map((table) => table.clear()))
     await countChange(database, generation)
   })
 }
