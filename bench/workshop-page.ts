@@ -87,7 +87,7 @@ const settled = (page: Page, entries: number, packs: number): Promise<void> =>
           beside,
           'jolt-mile second copy',
           'mark',
-          (of) => of.get('of'),
+          (of) => of.get('of') as IDBRequest<{ count: number } | undefined>,
         )
         const packed = await look(indexedDB, 'jolt-mile', 'packs', (of) => of.count())
         if ((mark?.count ?? 0) >= most && packed >= mostPacks) return

@@ -1,7 +1,18 @@
 /** The page is held for so long at a time, ms: well under what a finger or an eye notices. */
-const SLICE_MS = 20
+const SLICE_MS = 12
 
-const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
+/** The browser's own order of what is to be done, where it has one. */
+interface Order {
+  readonly postTask: (task: () => void, options: { readonly priority: 'background' }) => Promise<void>
+}
+
+/** Until the page was drawn, and whatever somebody waits for was done: what is written comes before what is worked out. */
+const others = (): Promise<void> =>
+  new Promise((resolve) => {
+    const { scheduler } = globalThis as { scheduler?: Order }
+    if (scheduler) void scheduler.postTask(resolve, { priority: 'background' })
+    else setTimeout(resolve)
+  })
 
 /**
  * Walks steps to their end without holding up the page: whenever a slice of time is used up it may be drawn, and hear of
@@ -17,7 +28,7 @@ export async function inSlices<R>(
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.done) return step.value
     if (performance.now() - began < SLICE_MS) continue
-    await drawn()
+    await others()
     if (!isWanted()) return undefined
     began = performance.now()
   }

@@ -1,5 +1,7 @@
 import { liveQuery } from 'dexie'
+import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
+import type { KeptPicture } from '../core/log/kept-picture.ts'
 import { mergeLogs } from '../core/log/merge.ts'
 import { followStamps } from '../core/log/one-stamp.ts'
 import { LogOpenError, openPatiently, type LogDatabase } from './database.ts'
@@ -10,7 +12,7 @@ import { allAside, forgetAside, mergeIn, moveAside, takeFromAside } from './merg
 import { secondCopy, type CopyPlace, type SecondCopy } from './second-copy.ts'
 import type { Merge } from '../core/log/merge.ts'
 import { entryChecks } from '../formats/entry-checks.ts'
-import { PACK_ENTRIES, packer } from './packs.ts'
+import { packer } from './packs.ts'
 import { takePictures } from './pictures.ts'
 import { addEntries, wipe } from './write.ts'
 
@@ -168,6 +170,24 @@ function copyOf(database: LogDatabase, findPlace: (() => Promise<CopyPlace | und
   }
 }
 
+/** Adds what another log holds and this one does not, and the pictures that it then names. */
+async function mergeWith(
+  database: LogDatabase,
+  log: Keeping,
+  theirs: readonly Entry[],
+  aside: readonly AsideEntry[],
+  pictures: readonly KeptPicture[],
+  clock: () => number,
+): Promise<Merge> {
+  // What both hold is compared before, while nobody waits for the database.
+  const first = mergeLogs(log.held(), theirs, clock())
+  const rest = [...first.added, ...first.differing]
+  const merge = await log.change((stored) => mergeIn(database, stored, rest, aside, clock()))
+  const state = log.state()
+  if (state.status === 'open' && pictures.length > 0) await takePictures(database, state.entries, pictures)
+  return { ...merge, known: merge.known + first.known, undoneHere: first.undoneHere }
+}
+
 /**
  * The log of one database, read once and kept up to date: entries are only ever added, so what was read stays true, and
  * a write needs to read no more than what has arrived since.
@@ -182,7 +202,7 @@ export function openLedger(
   const packs = packer(database)
   const log = keepLog(database, (stored, generation) => {
     copy.follow(stored, generation)
-    if (stored.length >= PACK_ENTRIES) packs.follow()
+    packs.follow(stored.length)
   })
   let isOpening = false
   hear(database, log)
@@ -223,16 +243,7 @@ export function openLedger(
       )
       return { written, entries: log.oneStamp(log.held()) }
     },
-    merge: async (theirs, aside, pictures = []) => {
-      // What both hold is compared before, while nobody waits for the database.
-      const first = mergeLogs(log.held(), theirs, clock())
-      const rest = [...first.added, ...first.differing]
-      const merge = await log.change((stored) => mergeIn(database, stored, rest, aside, clock()))
-      const state = log.state()
-      if (state.status === 'open' && pictures.length > 0)
-        await takePictures(database, state.entries, pictures)
-      return { ...merge, known: merge.known + first.known, undoneHere: first.undoneHere }
-    },
+    merge: (theirs, aside, pictures = []) => mergeWith(database, log, theirs, aside, pictures, clock),
     setAside: (ids) => log.change(() => moveAside(database, ids)),
     takeBack,
     forget: (text) => forgetAside(database, text),

@@ -118,8 +118,8 @@ export async function packNext(database: LogDatabase, count = PACK_ENTRIES): Pro
 
 /** Makes packs of a log behind everything else. */
 export interface Packer {
-  /** Says that the log was read, or has changed. */
-  readonly follow: () => void
+  /** Says that the log was read, or has changed, and how many entries it has. */
+  readonly follow: (entries: number) => void
   readonly stop: () => void
 }
 
@@ -137,5 +137,10 @@ export function packer(database: LogDatabase): Packer {
       () => undefined,
     )
   }
-  return { follow: () => later(LATER_MS), stop: () => clearTimeout(timer) }
+  return {
+    follow: (entries) => {
+      if (entries >= PACK_ENTRIES) later(LATER_MS)
+    },
+    stop: () => clearTimeout(timer),
+  }
 }

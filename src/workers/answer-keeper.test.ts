@@ -96,10 +96,52 @@ describe('the keeper of answers', () => {
     const told: number[] = []
     keeper.subscribe(() => told.push(keeper.known().filter(({ fresh }) => fresh).length))
     keeper.want(bikes)
-    await settle()
+    for (let i = 0; i < 5; i++) await settle()
     // Once that they are asked for, once that all are there: nobody waits a second for what is on the disk.
     expect(told).toEqual([0, 60])
     expect(jobs).toHaveLength(0)
+  })
+
+  test('looks up a few at a time, each once, and nothing that is not asked any longer', async () => {
+    const looked: string[] = []
+    const answers: (() => void)[] = []
+    const keeper = answerKeeper<'rider-outlook'>({
+      ask: () => ({ done: new Promise(() => undefined), stop: () => undefined, hurry: () => undefined }),
+      load: (question) => {
+        looked.push(question)
+        return new Promise((resolve) => answers.push(() => resolve(undefined)))
+      },
+      save: () => Promise.resolve(),
+    })
+    const bikes = Array.from({ length: 50 }, (_, i) => group(`bike ${i}`, i))
+    keeper.want(bikes)
+    const atOnce = looked.length
+    expect(atOnce).toBeLessThan(50)
+    // Asked again meanwhile, and a stop: what waits goes on waiting, and is not forgotten.
+    keeper.stop()
+    keeper.resume()
+    keeper.want(bikes.slice(0, 40))
+    expect(looked).toHaveLength(atOnce)
+    for (let i = 0; i < 60 && answers.length > 0; i++) {
+      answers.shift()?.()
+      await settle()
+    }
+    expect(looked.sort()).toEqual(bikes.slice(0, 40).map(keyOf).sort())
+  })
+
+  test('a stop holds for what is still looked up too, unless just that was kept', async () => {
+    const [one, two] = [group('one', 1), group('two', 2)]
+    const { keeper, jobs } = workshop({ [keyOf(two)]: outlookNamed('kept') })
+    keeper.want([one, two])
+    keeper.stop()
+    await settle()
+    expect(jobs).toHaveLength(0)
+    expect(keeper.known()[0]).toMatchObject({ fresh: false, stopped: true })
+    expect(keeper.known()[1]).toMatchObject({ fresh: true, answer: outlookNamed('kept') })
+    expect(keeper.known()[1]).not.toHaveProperty('stopped')
+    keeper.resume()
+    await settle()
+    expect(jobs.map(({ seed }) => seed)).toEqual([1])
   })
 
   test('what was kept for the same log is there without any work', async () => {

@@ -1,5 +1,6 @@
 import type { Asked, AskOptions } from './pool.ts'
 import type { Answer, JobName, Question } from './jobs.ts'
+import { fewAtATime } from './few-at-a-time.ts'
 import { telling } from './telling.ts'
 
 /** Changes are told at most this often, ms. */
@@ -7,6 +8,9 @@ const TELL_MS = 200
 /** With more than this to tell of, screens are drawn seldom: the time goes to working it out. */
 const MANY = 24
 const TELL_OF_MANY_MS = 1000
+
+/** So many kept answers are looked up at a time: a workshop's are hundreds, and the page is to be drawn meanwhile. */
+const MOST_LOOK_UPS = 16
 
 /** Something that is asked, and what it is about: the same whatever the log says of it. */
 export interface Subject<Q> {
@@ -106,6 +110,14 @@ function ended<N extends JobName>(held: Held<N>): Held<N> {
   return rest
 }
 
+/** Something after its kept answer was looked up: an older one does where there is none at all. */
+function lookedUp<N extends JobName>(one: Held<N>, kept: Kept<Answer<N>> | undefined): Held<N> {
+  const known = kept && (kept.isSame || one.answer === undefined) ? { answer: kept.answer } : {}
+  const { stopped, ...rest } = one
+  const fresh = one.fresh || kept?.isSame === true
+  return { ...rest, ...known, loaded: true, fresh, ...(stopped && !fresh && { stopped }) }
+}
+
 const isWaiting = <N extends JobName>({ fresh, loaded, stopped, fault }: Held<N>): boolean =>
   loaded && !fresh && !stopped && fault === undefined
 
@@ -115,8 +127,6 @@ const isWaiting = <N extends JobName>({ fresh, loaded, stopped, fault }: Held<N>
  */
 export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans<N>): AnswerKeeper<N> {
   let held: readonly Held<N>[] = []
-  /** So many look-ups are under way. */
-  let lookUps = 0
   const running = new Map<string, { readonly key: string; readonly asked: Asked<Answer<N>> }>()
 
   const { subscribe, tell, tellWaiting } = telling(() => (held.length > MANY ? TELL_OF_MANY_MS : TELL_MS))
@@ -167,26 +177,26 @@ export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans
     for (const one of held) if (isWaiting(one) && !running.has(one.about)) begin(one)
   }
 
-  const lookUp = ({ about, key, answer }: Held<N>): void => {
-    const found = (kept: Kept<Answer<N>> | undefined): void => {
-      put(about, key, (one) => {
-        const known = kept && (kept.isSame || one.answer === undefined) ? { answer: kept.answer } : {}
-        return { ...one, ...known, loaded: true, fresh: one.fresh || kept?.isSame === true }
-      })
-      beginWaiting()
-      // All that was kept is there: whoever opened the page waits for no more than that.
-      if (--lookUps === 0) tellWaiting()
-    }
-    lookUps++
-    load(key, answer === undefined ? about : undefined).then(found, () => found(undefined))
+  const lookUp = async ({ about, key, answer }: Held<N>): Promise<void> => {
+    const kept = await load(key, answer === undefined ? about : undefined).catch(() => undefined)
+    put(about, key, (one) => lookedUp(one, kept))
+    beginWaiting()
   }
+  // All that was kept is there then: whoever opened the page waits for no more than that.
+  const lookUps = fewAtATime(MOST_LOOK_UPS, lookUp, tellWaiting)
 
   return {
     want: (subjects) => {
       const before = new Map(held.map((one) => [one.about, one]))
       held = subjects.map((subject) => heldFor(subject, before.get(subject.about)))
       tell()
-      for (const one of held) if (!one.loaded && before.get(one.about) !== one) lookUp(one)
+      // What is not asked any longer is not looked up; what waits for it waits on, and what is under way is.
+      const waiting = new Map(lookUps.waiting().map((one) => [one.about, one.key]))
+      lookUps.wait(
+        held.filter(
+          (one) => !one.loaded && (waiting.get(one.about) === one.key || before.get(one.about) !== one),
+        ),
+      )
       beginWaiting()
     },
     known: () => held,
@@ -196,7 +206,10 @@ export function answerKeeper<N extends JobName>({ ask, load, save }: KeeperMeans
       for (const one of [...about].reverse()) running.get(one)?.asked.hurry()
     },
     stop: () => {
-      held = held.map((one) => (isWaiting(one) ? { ...ended(one), stopped: true } : one))
+      // Also what is still looked up: unless the very answer was kept it would be begun a moment later.
+      held = held.map((one) =>
+        one.fresh || one.fault !== undefined ? one : { ...ended(one), stopped: true },
+      )
       stopAll(() => false)
       tell()
     },
