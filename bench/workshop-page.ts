@@ -1,10 +1,11 @@
 import type { Browser, Page } from '@playwright/test'
 import { writeBackup } from '../src/formats/write-backup.ts'
 import type { PageFigure } from './page-figure.ts'
-import { PACK_ENTRIES } from '../src/store/packs.ts'
 import { heaviestPageMb, pagesMb } from './pages-mb.ts'
 import { readWorkshopLog } from './samples.ts'
 
+/** So many entries of a long log are kept together. */
+const PACK_ENTRIES = 5000
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 
 /** What a page notes of itself from its first moment. */

@@ -99,20 +99,26 @@ function Open({ stored, entries, follow, children }: OpenProps) {
   )
 }
 
-/** Follows the log from when it was first read; undefined while a long one is gone through, a slice at a time. */
+/**
+ * Follows the log from when it was first read; undefined while a long one is gone through, a slice at a time. What goes
+ * wrong on the way is thrown where it is drawn, so that the page says so.
+ */
 function useFollower(entries: readonly Entry[] | undefined): LogFollower | undefined {
   const [follower, setFollower] = useState<LogFollower>()
+  const [fault, setFault] = useState<unknown>()
   const isMissing = follower === undefined
   useEffect(() => {
     if (!isMissing || entries === undefined) return
     let isWanted = true
     void inSlices(replaySteps(entries), () => isWanted).then(
       (replayed) => replayed && setFollower(() => followLog({ entries, replayed })),
+      setFault,
     )
     return () => {
       isWanted = false
     }
   }, [entries, isMissing])
+  if (fault instanceof Error) throw fault
   return follower
 }
 

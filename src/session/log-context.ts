@@ -82,6 +82,7 @@ const FEW = 12
  * What the log says of every bike, without holding up the page: a workshop's bikes are gone through a slice of time at once,
  * and while that is so, what the log said before is there still.
  * @returns undefined until they were gone through for the first time
+ * @throws whatever goes wrong on the way, where it is drawn
  */
 export function useReportsInTurn(): readonly BikeReport[] | undefined {
   const { garage, now } = useOpenLog()
@@ -91,15 +92,18 @@ export function useReportsInTurn(): readonly BikeReport[] | undefined {
     [isFew, garage, now],
   )
   const [many, setMany] = useState<readonly BikeReport[]>()
+  const [fault, setFault] = useState<unknown>()
   useEffect(() => {
     if (isFew) return
     let isWanted = true
     void inSlices(bikeReportSteps(garage, now), () => isWanted).then(
       (reports) => reports && isWanted && setMany(reports),
+      setFault,
     )
     return () => {
       isWanted = false
     }
   }, [isFew, garage, now])
+  if (fault instanceof Error) throw fault
   return few ?? many
 }

@@ -3,7 +3,7 @@ import type { AsideEntry } from '../core/log/aside.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import { entryChecks, type EntryChecks } from '../formats/entry-checks.ts'
 import { beginGeneration } from './generation.ts'
-import type { Pack } from './packs.ts'
+import type { Pack } from './pack.ts'
 import type { StoredEntry } from './stored-entry.ts'
 
 /** A thing that this device keeps beside the log. */

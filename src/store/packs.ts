@@ -1,6 +1,7 @@
 import type { Entry } from '../core/log/entries.ts'
 import type { LogDatabase } from './database.ts'
 import { readGeneration, type Generation } from './generation.ts'
+import type { Pack } from './pack.ts'
 import { withoutSeq } from './stored-entry.ts'
 
 /** So many entries make a pack: a log of fewer has none. */
@@ -11,22 +12,6 @@ const HANDFUL = 1000
 const LATER_MS = 5000
 /** Between two packs the page is left alone for so long, ms. */
 const REST_MS = 200
-
-/**
- * Entries next to one another in the order of arrival, as one text. A browser hands out a text many times faster than as
- * many entries one by one. Packs are no record: a log opens without them, only later.
- */
-export interface Pack {
-  /** Of the last entry before it; 0 for the first pack. */
-  readonly from: number
-  /** Of its last entry. */
-  readonly to: number
-  /** The state of the log that it was made of: of another one it says nothing. */
-  readonly generation: Generation
-  /** So many entries it holds. */
-  readonly count: number
-  readonly text: string
-}
 
 const isOf = ({ generation }: Pack, { id, changes }: Generation): boolean =>
   generation.id === id && generation.changes === changes
