@@ -36,7 +36,7 @@ test('what each plan costs on this bike, what would change it, and prices of one
   await plans.getByRole('textbox', { name: 'Paste or drop a price list' }).fill('cassette; 41,90\nsaddle; 30')
   await expect(plans).toContainText('Line 2, “saddle, 30”: not one of the things')
   await plans.getByRole('button', { name: 'Take these prices over' }).click()
-  await expect(page.getByText('1 price taken over.')).toBeVisible()
+  await expect(page.getByText('1 price taken over.', { exact: true })).toBeVisible()
   await page.reload()
   await expect(plans).toBeVisible({ timeout: 90_000 })
   await expect(plans.getByText('Prices', { exact: true })).toBeVisible()

@@ -106,7 +106,9 @@ test('an entry that broke the app is found and set aside on the safe page', asyn
     .getByRole('button', { name: /^Set aside: part/ })
     .first()
     .click()
-  await expect(page.getByText('Set aside: out of the log, and kept in every backup.')).toBeVisible()
+  await expect(
+    page.getByText('Set aside: out of the log, and kept in every backup.', { exact: true }),
+  ).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Kept aside: 1' })).toBeVisible()
   expect(parsed(await saveBackup(page)).aside).toMatchObject([{ why: 'removed' }])
   await page.getByRole('button', { name: 'put back' }).click()
