@@ -85,6 +85,15 @@ export const kiteChain: readonly EntryDraft[] = [
   { kind: 'fit', at: noon(1, 1), part: 'kite-chain', bike: 'kite' },
 ]
 
+/** A joining link that may be closed twice, on no bike yet. */
+export const joiningLink: EntryDraft = {
+  kind: 'part',
+  at: noon(1, 1),
+  part: 'link',
+  name: 'Joining link 1',
+  spec: { type: 'joining-link', speeds: 11, closingsAllowed: 2, closedBefore: 0 },
+}
+
 /** A dry-road ride of the commuter. */
 export const ride = (
   month: number,

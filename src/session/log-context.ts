@@ -69,10 +69,13 @@ export function useBikeReport(bike: BikeId | undefined): BikeReport | undefined 
   }, [garage, bike, now])
 }
 
+const reportsOf = (garage: Garage, now: IsoTime): readonly BikeReport[] =>
+  [...garage.bikes.values()].map((bike) => bikeReport(garage, bike, now))
+
 /** What the log says of every bike. */
 export function useAllReports(): readonly BikeReport[] {
   const { garage, now } = useOpenLog()
-  return useMemo(() => [...garage.bikes.values()].map((bike) => bikeReport(garage, bike, now)), [garage, now])
+  return useMemo(() => reportsOf(garage, now), [garage, now])
 }
 
 /** So many bikes take no longer to go through than a page takes to be drawn. */
@@ -87,10 +90,7 @@ const FEW = 12
 export function useReportsInTurn(): readonly BikeReport[] | undefined {
   const { garage, now } = useOpenLog()
   const isFew = garage.bikes.size <= FEW
-  const few = useMemo(
-    () => (isFew ? [...garage.bikes.values()].map((bike) => bikeReport(garage, bike, now)) : undefined),
-    [isFew, garage, now],
-  )
+  const few = useMemo(() => (isFew ? reportsOf(garage, now) : undefined), [isFew, garage, now])
   const [many, setMany] = useState<readonly BikeReport[]>()
   const [fault, setFault] = useState<unknown>()
   useEffect(() => {

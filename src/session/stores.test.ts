@@ -53,7 +53,15 @@ const outlook = (rate: number): RiderOutlook => {
 describe('the forecasts', () => {
   const store = () => {
     const wear = answerer<'rider-outlook'>()
-    return { wear, forecasts: forecastStore(wear.keeper) }
+    const forecasts = forecastStore(wear.keeper)
+    /** Follows a log, and has its first question answered. */
+    const answered = async (garage: Garage, answer: RiderOutlook): Promise<void> => {
+      forecasts.follow(garage, DAY)
+      await until(() => wear.asked.length === 1)
+      wear.give(answer)
+      await until(() => forecasts.groups()[0]?.fresh === true)
+    }
+    return { wear, forecasts, answered }
   }
 
   test('ask about the log they follow, and show what comes in', async () => {
@@ -71,24 +79,18 @@ describe('the forecasts', () => {
   })
 
   test('give the very same list for as long as nothing changes', async () => {
-    const { wear, forecasts } = store()
+    const { forecasts, answered } = store()
     const garage = garageOf(log)
-    forecasts.follow(garage, DAY)
-    await until(() => wear.asked.length === 1)
-    wear.give(outlook(0.1))
-    await until(() => forecasts.groups()[0]?.fresh === true)
+    await answered(garage, outlook(0.1))
     const groups = forecasts.groups()
     forecasts.follow(garage, DAY)
     expect(forecasts.groups()).toBe(groups)
   })
 
   test('of an older log are shown as such from the moment something is written', async () => {
-    const { wear, forecasts } = store()
-    forecasts.follow(garageOf(log), DAY)
-    await until(() => wear.asked.length === 1)
+    const { wear, forecasts, answered } = store()
     const first = outlook(0.1)
-    wear.give(first)
-    await until(() => forecasts.groups()[0]?.fresh === true)
+    await answered(garageOf(log), first)
     let told = 0
     forecasts.subscribe(() => told++)
     forecasts.follow(garageOf([...log, ride(3, 1, 200)]), DAY)
@@ -127,16 +129,22 @@ describe('the teeth', () => {
     const wear = answerer<'rider-outlook'>()
     const teeth = answerer<'teeth-outlook'>()
     const forecasts = forecastStore(wear.keeper)
-    return { wear, teeth, forecasts, kept: teethStore(teeth.keeper, forecasts) }
+    const kept = teethStore(teeth.keeper, forecasts)
+    /** Both follow a log, whose chains are asked about. */
+    const followed = async (): Promise<Garage> => {
+      const garage = garageOf(spotted)
+      forecasts.follow(garage, DAY)
+      kept.follow(garage)
+      await until(() => wear.asked.length === 1)
+      return garage
+    }
+    return { wear, teeth, forecasts, kept, followed }
   }
   const about = (named: string): TeethOutlook => ({ named }) as unknown as TeethOutlook
 
   test('are asked once the chains are known, and told for each bike', async () => {
-    const { wear, teeth, forecasts, kept } = both()
-    const garage = garageOf(spotted)
-    forecasts.follow(garage, DAY)
-    kept.follow(garage)
-    await until(() => wear.asked.length === 1)
+    const { wear, teeth, kept, followed } = both()
+    await followed()
     expect(teeth.asked).toHaveLength(0)
     expect(kept.of('heron')).toMatchObject({ outlook: undefined, isWorking: false })
     wear.give(outlook(0.3))
@@ -151,11 +159,8 @@ describe('the teeth', () => {
   })
 
   test('are not asked again by a log that changes nothing of them', async () => {
-    const { wear, teeth, forecasts, kept } = both()
-    const garage = garageOf(spotted)
-    forecasts.follow(garage, DAY)
-    kept.follow(garage)
-    await until(() => wear.asked.length === 1)
+    const { wear, teeth, kept, followed } = both()
+    const garage = await followed()
     wear.give(outlook(0.3))
     await until(() => teeth.asked.length === 1)
     teeth.give(about('teeth'))
@@ -167,11 +172,8 @@ describe('the teeth', () => {
   })
 
   test('that cannot be asked about say why, and cost nobody else theirs', async () => {
-    const { wear, teeth, forecasts, kept } = both()
-    const garage = garageOf(spotted)
-    forecasts.follow(garage, DAY)
-    kept.follow(garage)
-    await until(() => wear.asked.length === 1)
+    const { wear, teeth, forecasts, kept, followed } = both()
+    await followed()
     wear.give({ chains: {}, draws: {} } as unknown as RiderOutlook)
     await until(() => kept.of('heron').fault !== undefined)
     expect(kept.of('heron')).toMatchObject({ outlook: undefined, isWorking: false })

@@ -111,21 +111,26 @@ export interface Packer {
 /** A packer of a database's log. */
 export function packer(database: LogDatabase): Packer {
   let timer: ReturnType<typeof setTimeout> | undefined
+  let isStopped = false
   const later = (ms: number): void => {
     clearTimeout(timer)
     timer = setTimeout(run, ms)
   }
   const run = (): void => {
     packNext(database).then(
-      (isMade) => isMade && later(REST_MS),
+      (isMade) => isMade && !isStopped && later(REST_MS),
       // The log itself is written: a pack that cannot be is tried again with the next change.
       () => undefined,
     )
   }
   return {
     follow: (entries) => {
+      isStopped = false
       if (entries >= PACK_ENTRIES) later(LATER_MS)
     },
-    stop: () => clearTimeout(timer),
+    stop: () => {
+      isStopped = true
+      clearTimeout(timer)
+    },
   }
 }

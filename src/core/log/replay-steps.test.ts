@@ -1,26 +1,28 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { commuter, kite, kiteChain, noon, ride, ruleReading, written } from '../../../test/log.ts'
+import {
+  commuter,
+  joiningLink,
+  kite,
+  kiteChain,
+  noon,
+  ride,
+  ruleReading,
+  written,
+} from '../../../test/log.ts'
 import { toEnd } from '../job.ts'
 import { bikeReport, bikeReportSteps } from '../strategy/facts/bike-report.ts'
-import { allChainFacts, chainFactsSteps } from '../strategy/facts/chain-facts.ts'
+import { allChainFacts, chainFacts, chainFactsSteps } from '../strategy/facts/chain-facts.ts'
 import type { Entry, EntryDraft } from './entries.ts'
 import { fittedChain, fittedLink, fittedParts, openFitting, type Garage } from './garage.ts'
 import { kindOf } from './kind-of.ts'
 import { replay, replaySteps } from './replay.ts'
 import { followLog } from './replay-more.ts'
 
-const link: EntryDraft = {
-  kind: 'part',
-  at: noon(1, 1),
-  part: 'link',
-  name: 'Joining link 1',
-  spec: { type: 'joining-link', speeds: 11, closingsAllowed: 2, closedBefore: 0 },
-}
 const onKite = (month: number, day: number, km: number) => ride(month, day, km, { bike: 'kite' })
 const log = written([
   ...commuter,
-  link,
+  joiningLink,
   { kind: 'fit', at: noon(1, 2), part: 'link', bike: 'heron' },
   kite,
   ...kiteChain,
@@ -115,7 +117,7 @@ describe('what the log says of every bike and chain, in steps', () => {
   const now = noon(3, 1)
 
   test('is the very same as in one go', () => {
-    expect(toEnd(chainFactsSteps(garage))).toEqual(allChainFacts(garage))
+    expect(allChainFacts(garage)).toEqual(['chain', 'kite-chain'].map((id) => chainFacts(garage, id)))
     const reports = toEnd(bikeReportSteps(garage, now))
     expect(reports.map(({ bike }) => bike.entry.bike)).toEqual(['heron', 'kite'])
     for (const report of reports) expect(bikeReport(garage, report.bike, now)).toBe(report)

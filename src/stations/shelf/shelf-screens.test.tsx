@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, test } from '@jest/globals'
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { commuter, kite, kiteChain, noon, ride } from '../../../test/log.ts'
+import { commuter, joiningLink, kite, kiteChain, noon, ride } from '../../../test/log.ts'
 import { openLog } from '../../../test/open-log.tsx'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { FitChain } from './FitChain.tsx'
@@ -14,16 +14,9 @@ afterEach(() => {
   localStorage.clear()
 })
 const plain = (text: string | null): string => (text ?? '').replaceAll('\u00a0', ' ')
-const link: EntryDraft = {
-  kind: 'part',
-  at: noon(1, 1),
-  part: 'link',
-  name: 'Joining link 1',
-  spec: { type: 'joining-link', speeds: 11, closingsAllowed: 2, closedBefore: 0 },
-}
 const drafts: readonly EntryDraft[] = [
   ...commuter,
-  link,
+  joiningLink,
   { kind: 'fit', at: noon(1, 1), part: 'link', bike: 'heron' },
   kite,
   ...kiteChain,

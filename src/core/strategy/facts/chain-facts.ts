@@ -1,4 +1,5 @@
 import { chainStory, type ChainStory } from '../../exposure/chain-story.ts'
+import { toEnd } from '../../job.ts'
 import type { EntryId, IsoTime, PartId } from '../../log/entry.ts'
 import type { Garage, PartState, ReadingState } from '../../log/garage.ts'
 import type { PartSpec } from '../../log/kinds/part.ts'
@@ -66,11 +67,7 @@ export function chainFacts(garage: Garage, id: PartId): ChainFacts | undefined {
   return facts
 }
 
-/** What the log says of every chain of a garage. */
-export const allChainFacts = (garage: Garage): readonly ChainFacts[] =>
-  [...garage.parts.keys()].flatMap((id) => chainFacts(garage, id) ?? [])
-
-/** {@link allChainFacts}, a chain a step, each a few milliseconds. */
+/** What the log says of every chain of a garage, a chain a step of a few milliseconds. */
 export function* chainFactsSteps(garage: Garage): Generator<void, readonly ChainFacts[], undefined> {
   const all: ChainFacts[] = []
   for (const id of garage.parts.keys()) {
@@ -81,3 +78,6 @@ export function* chainFactsSteps(garage: Garage): Generator<void, readonly Chain
   }
   return all
 }
+
+/** {@link chainFactsSteps}, in one go. */
+export const allChainFacts = (garage: Garage): readonly ChainFacts[] => toEnd(chainFactsSteps(garage))
