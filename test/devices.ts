@@ -1,8 +1,8 @@
 import { seededRandom, type Random } from '../src/core/stats/random.ts'
-import { ENTRY_FORMAT } from '../src/core/log/entry.ts'
 import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
-import { entryIdTime, makeEntryId } from '../src/core/log/entry-id.ts'
-import { canonicalText, mergeLogs } from '../src/core/log/merge.ts'
+import { writtenAs } from '../src/core/log/written-as.ts'
+import { canonicalText } from '../src/core/log/canonical-text.ts'
+import { logAfter, mergeLogs } from '../src/core/log/merge.ts'
 import { withOneStamp } from '../src/core/log/one-stamp.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { restoreDrafts, stepToRedo, stepToUndo } from '../src/core/log/steps.ts'
@@ -13,24 +13,20 @@ import { commuter, noon, ride, ruleReading } from './log.ts'
 interface Device {
   log: readonly Entry[]
   readonly clock: number
-  readonly bytes: () => Uint8Array
+  readonly name: string
 }
 
 const NOW = Date.UTC(2027, 0, 1)
 
 function write(device: Device, drafts: readonly EntryDraft[], n: number): void {
   if (drafts.length === 0) return
-  const newest = device.log.reduce((most, { id }) => Math.max(most, entryIdTime(id)), 0)
-  const ms = Math.max(NOW + device.clock + n * 1000, newest + 1)
-  const ids = drafts.map((_, i) => makeEntryId(ms, i, device.bytes()))
-  device.log = [
-    ...device.log,
-    ...drafts.map((draft, i) => ({ ...draft, format: ENTRY_FORMAT, id: ids[i] ?? '', action: ids[0] ?? '' })),
-  ]
+  const newest = device.log.reduce((most, { id }) => (id > most ? id : most), '')
+  const ms = NOW + device.clock + n * 1000
+  device.log = [...device.log, ...writtenAs(drafts, newest === '' ? undefined : newest, ms, device.name)]
 }
 
 const merged = (to: Device, from: Device): void => {
-  to.log = [...to.log, ...mergeLogs(to.log, from.log, NOW + 30 * 86_400_000).added]
+  to.log = logAfter(to.log, mergeLogs(to.log, from.log, NOW + 30 * 86_400_000))
 }
 
 /** Something that somebody does at a device, or that the device takes in from another. */
@@ -119,10 +115,10 @@ const ORDERS: readonly (readonly [number, number])[][] = [
  */
 export function threeDevices(seed: number, steps = 40): string | undefined {
   const random = seededRandom(seed)
-  const devices: Device[] = [0, 40 * 60_000, -3 * 3_600_000].map((clock) => ({
+  const devices: Device[] = [0, 40 * 60_000, -3 * 3_600_000].map((clock, i) => ({
     log: [],
     clock,
-    bytes: () => random.bytes(16),
+    name: `device ${i}`,
   }))
   const [first] = devices
   if (!first) return 'no device'

@@ -1,7 +1,7 @@
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry } from '../core/log/entries.ts'
-import { canonicalText } from '../core/log/merge.ts'
+import { canonicalText } from '../core/log/canonical-text.ts'
 import type { BackupContents } from './backup-contents.ts'
 import { words } from '../words/formats/verify-backup.ts'
 

@@ -8,7 +8,8 @@ import { LogOpenError, openPatiently, type LogDatabase } from './database.ts'
 import { readGeneration, type Generation } from './generation.ts'
 import { logReader, LogVanishedError } from './log-reader.ts'
 import type { Ledger, LogState } from './log-state.ts'
-import { allAside, forgetAside, mergeIn, moveAside, takeFromAside } from './merge-in.ts'
+import { allAside, forgetAside, mergeIn, moveAside, takeFromAside, type MergedIn } from './merge-in.ts'
+import { keepOverruled } from './overruled.ts'
 import { secondCopy, type CopyPlace, type SecondCopy } from './second-copy.ts'
 import type { Merge } from '../core/log/merge.ts'
 import { entryChecks } from '../formats/entry-checks.ts'
@@ -178,11 +179,14 @@ async function mergeWith(
   aside: readonly AsideEntry[],
   pictures: readonly KeptPicture[],
   clock: () => number,
-): Promise<Merge> {
+): Promise<MergedIn> {
   // What both hold is compared before, while nobody waits for the database.
   const first = mergeLogs(log.held(), theirs, clock())
-  const rest = [...first.added, ...first.differing]
-  const merge = await log.change((stored) => mergeIn(database, stored, rest, aside, clock()))
+  const merge = await log.change(async (stored) => {
+    const came = await mergeIn(database, stored, first.fresh, aside, clock())
+    await keepOverruled(database, came.overruled)
+    return came
+  })
   const state = log.state()
   if (state.status === 'open' && pictures.length > 0) await takePictures(database, state.entries, pictures)
   return { ...merge, known: merge.known + first.known, undoneHere: first.undoneHere }

@@ -1,11 +1,15 @@
 import { isStampedAhead } from '../core/log/bounds.ts'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
-import { canonicalText, mergeLogs, type Merge } from '../core/log/merge.ts'
+import { canonicalText } from '../core/log/canonical-text.ts'
+import { logAfter, mergeLogs, type Merge, type Replaced } from '../core/log/merge.ts'
+import { overruledBy, type Overruled } from '../core/log/overruled.ts'
+import { stampedAgain } from '../core/log/written-as.ts'
 import type { EntryChecks } from '../formats/entry-checks.ts'
 import type { LogDatabase } from './database.ts'
+import type { StoredEntry } from './stored-entry.ts'
 import { countChange, readGeneration } from './generation.ts'
-import { newestId, nextIds } from './write.ts'
+import { newestId } from './write.ts'
 import { words } from '../words/store/merge-in.ts'
 
 /** So many entries are handed to the database at once: the page can be drawn in between. */
@@ -18,6 +22,34 @@ const besides = (entry: Entry, why: AsideEntry['why'], said: string): AsideEntry
   said,
 })
 
+/** What is added, with what a clock that runs ahead stamped under ids of today. */
+async function stampedSanely(database: LogDatabase, { added, ahead }: Merge, nowMs: number): Promise<readonly Entry[]> {
+  if (ahead.size === 0) return added
+  const newest = await newestId(database)
+  const sane = newest !== undefined && isStampedAhead(newest, nowMs) ? undefined : newest
+  const early = added.filter(({ id }) => ahead.has(id)).sort((a, b) => (a.id < b.id ? -1 : 1))
+  const again = new Map(stampedAgain(early, sane, nowMs).map((entry, i) => [early[i], entry]))
+  return added.map((entry) => again.get(entry) ?? entry)
+}
+
+/** Puts entries in the place of some that stand in the log, where those stood. */
+async function putInPlace(database: LogDatabase, replaced: readonly Replaced[]): Promise<void> {
+  if (replaced.length === 0) return
+  for (const { now, from } of replaced) {
+    const rows = await database.entries.where('id').anyOf(from.map(({ id }) => id)).toArray()
+    await database.entries.bulkDelete(rows.map(({ seq }) => seq))
+    const [row] = rows
+    await database.entries.put({ ...now, ...(row && { seq: row.seq }) } as StoredEntry)
+  }
+  await countChange(database, await readGeneration(database))
+}
+
+/** What came of taking another log in. */
+export interface MergedIn extends Merge {
+  /** What counted here and does not any more. */
+  readonly overruled: readonly Overruled[]
+}
+
 /**
  * Adds what another log holds and this one does not, by id, all or none. Within a transaction on `entries`, `kept` and
  * `aside`. What contradicts an entry held here is kept aside; so is what came aside already.
@@ -29,27 +61,17 @@ export async function mergeIn(
   theirs: readonly Entry[],
   aside: readonly AsideEntry[],
   nowMs: number,
-): Promise<Merge> {
+): Promise<MergedIn> {
   const merge = mergeLogs(log, theirs, nowMs)
-  let added = merge.added
-  if (merge.ahead.size > 0) {
-    const newest = await newestId(database)
-    const sane = newest !== undefined && isStampedAhead(newest, nowMs) ? undefined : newest
-    const ids = nextIds(merge.ahead.size, sane, nowMs)
-    const order = [...merge.ahead].sort()
-    const stamp = new Map(order.map((id, i) => [id, ids[i] ?? id]))
-    added = added.map((entry) => {
-      const id = stamp.get(entry.id)
-      return id === undefined ? entry : { ...entry, id, firstId: entry.firstId ?? entry.id }
-    })
-  }
+  const added = await stampedSanely(database, merge, nowMs)
+  await putInPlace(database, merge.replaced)
   for (let from = 0; from < added.length; from += HANDFUL)
     await database.entries.bulkAdd(added.slice(from, from + HANDFUL))
   await database.aside.bulkPut([
     ...aside,
     ...merge.differing.map((entry) => besides(entry, 'differs', words.anotherCopyOfItDiffers)),
   ])
-  return merge
+  return { ...merge, overruled: overruledBy(log, theirs, logAfter(log, merge, added)) }
 }
 
 /** Everything kept beside the log. */

@@ -1,7 +1,7 @@
 import { isStampedAhead } from '../core/log/bounds.ts'
-import { ENTRY_FORMAT, type EntryId } from '../core/log/entry.ts'
+import type { EntryId } from '../core/log/entry.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
-import { entryIdTime, makeEntryId } from '../core/log/entry-id.ts'
+import { stampedAgain, writtenAs } from '../core/log/written-as.ts'
 import type { EntryChecks } from '../formats/entry-checks.ts'
 import type { LogDatabase } from './database.ts'
 import { countChange, readGeneration } from './generation.ts'
@@ -35,15 +35,6 @@ function checkDrafts(drafts: readonly EntryDraft[], faultOfDraft: EntryChecks['f
   }
 }
 
-/** Ids for entries written together: in order, and after every id this device has seen, whatever its clock says. */
-export function nextIds(count: number, newest: EntryId | undefined, nowMs: number): EntryId[] {
-  const seen = newest === undefined ? 0 : entryIdTime(newest)
-  const ms = Math.max(nowMs, Number.isFinite(seen) ? seen + 1 : 0)
-  return Array.from({ length: count }, (_, i) =>
-    makeEntryId(ms, i, crypto.getRandomValues(new Uint8Array(16))),
-  )
-}
-
 /** The newest id there is, of those that are not stamped ahead of the clock. Within a transaction, or alone. */
 export async function newestId(database: LogDatabase): Promise<EntryId | undefined> {
   return (await database.entries.orderBy('id').last())?.id
@@ -59,16 +50,12 @@ export async function stampAgain(database: LogDatabase, nowMs: number): Promise<
   if (newest === undefined || !isStampedAhead(newest, nowMs)) return newest
   const all = await database.entries.orderBy('id').toArray()
   const ahead = all.filter(({ id }) => isStampedAhead(id, nowMs))
-  const ids = nextIds(ahead.length, all.findLast(({ id }) => !isStampedAhead(id, nowMs))?.id, nowMs)
+  const sane = all.findLast(({ id }) => !isStampedAhead(id, nowMs))?.id
+  const again = stampedAgain(ahead.map(withoutSeq), sane, nowMs)
   await database.entries.bulkDelete(ahead.map(({ seq }) => seq))
-  await database.entries.bulkAdd(
-    ahead.map((stored, i) => {
-      const entry = withoutSeq(stored)
-      return { ...entry, id: ids[i] ?? entry.id, firstId: entry.firstId ?? entry.id }
-    }),
-  )
+  await database.entries.bulkAdd(again)
   await countChange(database, await readGeneration(database))
-  return ids.at(-1)
+  return again.at(-1)?.id
 }
 
 /**
@@ -86,20 +73,7 @@ export async function addEntries(
   if (drafts.length === 0) return []
   checkDrafts(drafts, faultOfDraft)
   const newest = await stampAgain(database, nowMs)
-  const ids = nextIds(drafts.length, newest, nowMs)
-  const action = ids[0] ?? ''
-  const writtenBy = await readWho(database)
-  const written = drafts.map((draft, i): Entry => {
-    // A correction is copied from what it corrects: who wrote that, and what was left out of it, stays there.
-    const { writtenBy: _who, abridged: _part, ...facts } = draft as Entry
-    return {
-      ...(facts as Entry),
-      ...(writtenBy !== undefined && { writtenBy }),
-      id: ids[i] ?? '',
-      format: ENTRY_FORMAT,
-      action,
-    }
-  })
+  const written = writtenAs(drafts, newest, nowMs, await readWho(database))
   await database.entries.bulkAdd(written)
   return written
 }

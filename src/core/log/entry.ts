@@ -26,6 +26,8 @@ export interface EntryBase {
   readonly writtenBy?: string
   /** Something of it was left out when it was given to others: the whole of it may be elsewhere. */
   readonly abridged?: true
+  /** Of an abridged one: the fields that say something else than the whole of it, by their names. */
+  readonly altered?: readonly string[]
 }
 
 /** The five words for wear. */

@@ -293,3 +293,17 @@ describe('ids', () => {
     )
   })
 })
+
+test('forty thousand corrections in a row are gone through once: the last one stands', () => {
+  let before: Entry = written([ride(3, 1, 1)])[0] as Entry
+  const line = [before]
+  for (const entry of written(
+    Array.from({ length: 40_000 }, () => ride(3, 1, 2)),
+    Date.UTC(2026, 1, 1),
+  )) {
+    before = { ...entry, supersedes: before.id }
+    line.push(before)
+  }
+  expect(liveEntries(line)).toEqual([before])
+  expect(linesOf(line, [before.id])).toHaveLength(line.length)
+})

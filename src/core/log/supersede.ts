@@ -13,17 +13,26 @@ export function withdrawnIds(entries: readonly Entry[]): Set<EntryId> {
   return withdrawn
 }
 
-/** For every entry that belongs to a line of corrections, the first entry of that line. */
+/**
+ * For every entry that belongs to a line of corrections, the first entry of that line. Each step back is walked once,
+ * however long the line is.
+ */
 function originsOf(entries: readonly Entry[]): Map<EntryId, EntryId> {
   const earlier = new Map<EntryId, EntryId>()
   for (const { id, supersedes } of entries)
     if (supersedes !== undefined && supersedes < id) earlier.set(id, supersedes)
   const origins = new Map<EntryId, EntryId>()
   for (const id of earlier.keys()) {
-    let origin = id
-    for (let back = earlier.get(id); back !== undefined; back = earlier.get(back)) origin = back
-    origins.set(id, origin)
-    origins.set(origin, origin)
+    const line: EntryId[] = []
+    let at = id
+    while (!origins.has(at)) {
+      line.push(at)
+      const before = earlier.get(at)
+      if (before === undefined) break
+      at = before
+    }
+    const origin = origins.get(at) ?? at
+    for (const one of line) origins.set(one, origin)
   }
   return origins
 }

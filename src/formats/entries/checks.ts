@@ -88,6 +88,7 @@ const base = {
   firstId: entryId().optional(),
   writtenBy: line(BOUNDS.whoLetters).min(1).optional(),
   abridged: flag().oneOf([true]).optional(),
+  altered: array(line(40)).strict().max(40).optional(),
 }
 /** The schema of a kind of entry: what every entry has, and these fields. */
 export const entry = (kind: EntryKind, fields: Parameters<AnyObjectSchema['shape']>[0]): AnyObjectSchema =>

@@ -2,7 +2,7 @@ import { isSameRide } from '../../core/exposure/same-ride.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import type { BikeId, PartId } from '../../core/log/entry.ts'
 import { openFitting, type Garage } from '../../core/log/garage.ts'
-import { canonicalText } from '../../core/log/merge.ts'
+import { canonicalText } from '../../core/log/canonical-text.ts'
 import { elongationFromLength } from '../../core/measure/elongation.ts'
 import type { Reading } from '../../core/measure/reading.ts'
 import { draftOfRow } from '../rides/row-draft.ts'
@@ -66,6 +66,7 @@ const OF_WRITING: ReadonlySet<string> = new Set([
   'firstId',
   'writtenBy',
   'abridged',
+  'altered',
 ])
 
 /** What an entry says, as text: whoever wrote it, on whatever device, and whatever it corrects. */
