@@ -1,5 +1,6 @@
 import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
-import { openDatabase, type World } from '../src/store/database.ts'
+import type { World } from '../src/core/log/world.ts'
+import { openDatabase } from '../src/store/database.ts'
 import { openLedger, type Ledger, type LogState } from '../src/store/ledger.ts'
 
 /** Waits until the log stands as is asked. */

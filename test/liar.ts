@@ -81,7 +81,13 @@ export function lieAbout(entry: Entry, lie: Lie, random: Random): Entry {
     case 'another first id':
       return { ...twisted(entry), firstId: id(at - DAY) }
     case 'taken out':
-      return { kind: 'withdraw', format: ENTRY_FORMAT, id: id(NOW - DAY), at: noon(6, 1), targets: [entry.id] }
+      return {
+        kind: 'withdraw',
+        format: ENTRY_FORMAT,
+        id: id(NOW - DAY),
+        at: noon(6, 1),
+        targets: [entry.id],
+      }
     case 'corrected':
       return { ...twisted(bare as Entry), id: id(NOW - DAY), supersedes: entry.id }
     case 'another action':

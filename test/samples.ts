@@ -31,7 +31,7 @@ export const samples: readonly Entry[] = written([
     school: 'wipe',
     waxSince: noon(1, 2),
   },
-  { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early' },
+  { kind: 'limit', at: noon(1, 4), bike: 'heron', school: 'early', reason: 'soft cogs' },
   { kind: 'rotation', at: noon(1, 4), bike: 'heron', everyKm: 300 },
   { kind: 'prices', at: noon(1, 4), bike: 'heron', currency: 'EUR', minor: { chain: 2450, skip: 500 } },
   { kind: 'policy', at: noon(1, 4), bike: 'heron', percent: 0.75, chains: 2, everyKm: 300, lube: 'wax' },
@@ -43,7 +43,7 @@ export const samples: readonly Entry[] = written([
     item: 'chain',
     place: 'drawer 2',
     minimum: 1,
-    facts: { speeds: 11, innerWidthMm: 2.38 },
+    facts: { speeds: 11, innerWidthMm: 2.38, freehub: 'nine splines', linkKind: 'narrow' },
   },
   {
     kind: 'stock-move',

@@ -1,4 +1,5 @@
-import { openDatabase, type World } from '../store/database.ts'
+import type { World } from '../core/log/world.ts'
+import { openDatabase } from '../store/database.ts'
 import { openLedger } from '../store/ledger.ts'
 import { placeBeside } from '../store/second-copy.ts'
 

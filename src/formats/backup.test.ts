@@ -31,13 +31,14 @@ const faultOfBackup = (broken: string): string => {
 
 describe('a backup', () => {
   test('read back is the log that was written', () => {
-    expect(readBackup(text)).toEqual({ entries, aside: [], pictures: [] })
+    expect(readBackup(text)).toEqual({ entries, aside: [], pictures: [], world: 'own' })
   })
 
   test('is open JSON with a name, a version and an entry a line', () => {
     expect(JSON.parse(text)).toMatchObject({
       format: 'jolt-mile-log',
-      version: 3,
+      version: 4,
+      world: 'own',
       count: entries.length,
       aside: [],
     })
@@ -45,7 +46,12 @@ describe('a backup', () => {
   })
 
   test('of an empty log is read too', () => {
-    expect(readBackup(writeBackup([], noon(1, 1)))).toEqual({ entries: [], aside: [], pictures: [] })
+    expect(readBackup(writeBackup([], noon(1, 1)))).toEqual({
+      entries: [],
+      aside: [],
+      pictures: [],
+      world: 'own',
+    })
   })
 
   test('of the whole demo world comes back whole', () => {
@@ -57,7 +63,7 @@ describe('a backup', () => {
 
   test('carries what is kept aside along, again and again', () => {
     const once = readBackup(writeBackup(entries, noon(2, 1), aside))
-    expect(once).toEqual({ entries, aside, pictures: [] })
+    expect(once).toEqual({ entries, aside, pictures: [], world: 'own' })
     expect(readBackup(writeBackup(once.entries, noon(2, 2), once.aside))).toEqual(once)
   })
 
@@ -84,7 +90,7 @@ describe('a backup', () => {
   })
 
   test('of a newer app gives what this one knows, and keeps the rest', () => {
-    const newer = writeBackup(entries, noon(2, 1), aside.slice(0, 1)).replace('"version":3', '"version":4')
+    const newer = writeBackup(entries, noon(2, 1), aside.slice(0, 1)).replace('"version":4', '"version":5')
     const back = readBackup(newer)
     expect(back.entries).toEqual(entries)
     expect(back.aside).toMatchObject([{ why: 'newer' }])
@@ -94,16 +100,18 @@ describe('a backup', () => {
   test('that does not hold everything is told from one that does', () => {
     const [first, ...rest] = entries
     if (!first) throw new Error('an entry is needed')
-    expect(differenceOf({ entries, aside: [], pictures: [] }, entries, [])).toBeUndefined()
-    expect(differenceOf({ entries: rest, aside: [], pictures: [] }, entries, [])).toMatch(/1 of 53 entries/)
+    expect(differenceOf({ entries, aside: [], pictures: [], world: 'own' }, entries, [])).toBeUndefined()
+    expect(differenceOf({ entries: rest, aside: [], pictures: [], world: 'own' }, entries, [])).toMatch(
+      /1 of 53 entries/,
+    )
     expect(
       differenceOf(
-        { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [] },
+        { entries: [{ ...first, at: noon(9, 9) }, ...rest], aside: [], pictures: [], world: 'own' },
         entries,
         [],
       ),
     ).toMatch(/1 of 53/)
-    expect(differenceOf({ entries, aside: [], pictures: [] }, entries, aside)).toMatch(
+    expect(differenceOf({ entries, aside: [], pictures: [], world: 'own' }, entries, aside)).toMatch(
       /2 of the 2 entries kept aside/,
     )
   })

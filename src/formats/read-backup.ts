@@ -1,5 +1,6 @@
 import { ASIDE_REASONS, type AsideEntry, type AsideReason } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
+import { worldOf } from '../core/log/world.ts'
 import { BackupFileError, type BackupContents } from './backup-contents.ts'
 import { checkEntry } from './entry-schema.ts'
 import { readPictureText } from './picture-text.ts'
@@ -12,6 +13,8 @@ interface Parts {
   readonly pictures: readonly unknown[]
   /** Lines that cannot be read at all. */
   readonly damaged: readonly string[]
+  /** What the file says of itself. */
+  readonly world: unknown
   readonly remark?: string
 }
 
@@ -55,6 +58,7 @@ function salvaged(text: string): Parts {
     aside,
     pictures,
     damaged,
+    world: /"world"\s*:\s*"(\w+)"/.exec(head)?.[1],
     remark: words.theFileIsCutShort(entries.length, Number.isFinite(count) ? `${count} ` : ''),
   }
 }
@@ -66,7 +70,7 @@ function partsOf(text: string): Parts {
   if (!parsed) return salvaged(trimmed)
   if (!isObject(parsed.value) || parsed.value['format'] !== BACKUP_FORMAT)
     throw new BackupFileError(NO_BACKUP)
-  const { version, count, entries, aside, pictures } = parsed.value
+  const { version, count, entries, aside, pictures, world } = parsed.value
   if (!Array.isArray(entries))
     throw new BackupFileError(
       Number(version) > BACKUP_VERSION ? words.aNewerVersionOfJolt : words.theBackupHoldsNo,
@@ -85,6 +89,7 @@ function partsOf(text: string): Parts {
     aside: Array.isArray(aside) ? (aside as readonly unknown[]) : [],
     pictures: Array.isArray(pictures) ? (pictures as readonly unknown[]) : [],
     damaged: [],
+    world,
     ...(remark !== undefined && { remark }),
   }
 }
@@ -138,6 +143,7 @@ export function* backupSteps(
     entries,
     pictures: pictures.flatMap((picture) => picture ?? []),
     aside: [...aside.values()],
+    world: parts.world === 'own' || parts.world === 'demo' ? parts.world : worldOf(entries),
     ...(parts.remark !== undefined && { remark: parts.remark }),
   }
 }

@@ -1,6 +1,7 @@
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry } from '../core/log/entries.ts'
+import type { World } from '../core/log/world.ts'
 import type { BackupContents } from '../formats/backup-contents.ts'
 import { differenceOf } from '../formats/verify-backup.ts'
 import { writeBackup } from '../formats/write-backup.ts'
@@ -36,7 +37,7 @@ export async function readAnyhow(
 }
 
 /** What a backup file is called. */
-const backupName = (world: 'own' | 'demo', now: string): string =>
+const backupName = (world: World, now: string): string =>
   `jolt-mile-${world === 'demo' ? 'demo-' : ''}${now.slice(0, 10)}.json`
 
 /** What goes into a backup: the log as it is stored, and what is kept beside it, the pictures that it names among it. */
@@ -48,12 +49,14 @@ export interface BackupOf {
 
 /**
  * Writes a backup, reads it again, entry for entry, before anyone calls it saved, and hands it over.
+ * @param world whose records these are: it says so inside
  * @param nameAt what the file is called, by the moment
  * @param find what goes into it; may throw, which makes the backup a failed one
  * @param hand gives the file to the browser
  * @param tell hears how it stands, the last time how it ended
  */
 export async function saveLog(
+  world: World,
   nameAt: (now: string) => string,
   find: () => BackupOf | Promise<BackupOf>,
   hand: (name: string, text: string) => void,
@@ -62,7 +65,7 @@ export async function saveLog(
   const attempt = async (): Promise<BackupOutcome> => {
     const { stored, aside, pictures = [] } = await find()
     const now = new Date().toISOString()
-    const text = writeBackup(stored, now, aside, pictures)
+    const text = writeBackup(stored, now, aside, pictures, world)
     const contents = await readAnyhow(
       new Blob([text]),
       () => text,
@@ -88,6 +91,6 @@ export async function saveLog(
 
 /** Saves the whole log as {@link saveLog} does, under the name that backups have. */
 export const saveBackup = (
-  world: 'own' | 'demo',
-  ...rest: Parameters<typeof saveLog> extends [unknown, ...infer R] ? R : never
-): Promise<BackupOutcome> => saveLog((now) => backupName(world, now), ...rest)
+  world: World,
+  ...rest: Parameters<typeof saveLog> extends [unknown, unknown, ...infer R] ? R : never
+): Promise<BackupOutcome> => saveLog(world, (now) => backupName(world, now), ...rest)

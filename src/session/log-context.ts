@@ -4,11 +4,11 @@ import type { Entry, EntryDraft } from '../core/log/entries.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Garage } from '../core/log/garage.ts'
 import { bikeReport, bikeReportSteps, type BikeReport } from '../core/strategy/facts/bike-report.ts'
-import type { World } from '../store/database.ts'
+import type { World } from '../core/log/world.ts'
 import type { Ledger } from '../store/ledger.ts'
 import { inSlices } from './in-slices.ts'
 
-export type { World } from '../store/database.ts'
+export type { World } from '../core/log/world.ts'
 
 /** Things that this device keeps beside the log: how a table is read, how far a service was read. No record of the work. */
 export interface KeptThings {

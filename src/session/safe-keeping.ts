@@ -2,6 +2,7 @@ import { createContext, useContext } from 'react'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import type { EntryId } from '../core/log/entry.ts'
+import type { PassedOver } from './synced-folder.ts'
 
 /** Whether the browser promised not to delete the log when it wants room. */
 export type StoragePromise = 'given' | 'refused' | 'unknown'
@@ -22,6 +23,8 @@ export interface FolderState {
   readonly fault?: string
   /** What came in from the other devices' files since the page was opened. */
   readonly broughtIn: number
+  /** Files of other devices that are there and were not taken in. */
+  readonly passed: readonly PassedOver[]
 }
 
 /** What is done so that the log is not lost with the browser. */

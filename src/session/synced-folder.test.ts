@@ -67,11 +67,11 @@ async function device(name: string): Promise<Device> {
   return { name, ledger, seen: new Map() }
 }
 
-/** One turn of a device at the folder, as the app takes it: in what others wrote, out what is held. */
+/** One turn of a device at the folder, as the app takes it: out what is held, in what others wrote. */
 async function turn(folder: Folder, { name, ledger, seen }: Device): Promise<number> {
-  const broughtIn = await readOthers(folder, name.toLowerCase(), seen, ledger.merge, read)
-  await writeOwn(folder, name.toLowerCase(), storedIn(ledger), [], [], noon(6, 1), read)
-  return broughtIn
+  await writeOwn(folder, name.toLowerCase(), 'own', storedIn(ledger), [], [], noon(6, 1), read)
+  const taking = { world: 'own', merge: ledger.merge, read } as const
+  return (await readOthers(folder, name.toLowerCase(), seen, taking)).broughtIn
 }
 
 const swap = (part: string, at: string): EntryDraft[] => [
@@ -100,7 +100,7 @@ test('three devices in one folder end with one log, know who did what, and all a
   await recordIn(bo.ledger, swap('c', '2026-03-10T15:00:00.000Z'))
   await recordIn(cy.ledger, [{ kind: 'note', at: noon(3, 9), about: 'heron', text: 'wrong bike' }])
   await undoIn(cy.ledger)
-  for (let round = 0; round < 2; round++) for (const one of [ada, bo, cy]) await turn(folder, one)
+  for (let round = 0; round < 3; round++) for (const one of [ada, bo, cy]) await turn(folder, one)
   expect(logOf(bo)).toBe(logOf(ada))
   expect(logOf(cy)).toBe(logOf(ada))
   // Nothing more to bring in: the folder is at rest.

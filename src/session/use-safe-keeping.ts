@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Entry } from '../core/log/entries.ts'
-import type { World } from '../store/database.ts'
+import type { World } from '../core/log/world.ts'
 import { keep, readKept } from '../store/kept.ts'
 import type { Ledger } from '../store/ledger.ts'
 import { useAside } from '../store/use-aside.ts'
@@ -80,7 +80,7 @@ export function useSafeKeeper(
     },
     [ledger],
   )
-  const folder = useSyncedFolder(ledger, backupSaved)
+  const folder = useSyncedFolder(ledger, world, backupSaved)
   const unsaved = useMemo(() => unsavedSince(stored, lastBackup), [stored, lastBackup])
   return useMemo(
     () => ({ promise, askForPromise, lastBackup, unsaved, aside, backupSaved, folder }),

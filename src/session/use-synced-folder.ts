@@ -4,6 +4,7 @@ import type { Entry } from '../core/log/entries.ts'
 import { allAside } from '../store/merge-in.ts'
 import { picturesOf } from '../store/pictures.ts'
 import { keep, readKept } from '../store/kept.ts'
+import type { World } from '../core/log/world.ts'
 import type { Ledger } from '../store/ledger.ts'
 import { readAnyhow } from './backup.ts'
 import type { FolderState, SafeKeeping } from './safe-keeping.ts'
@@ -36,35 +37,50 @@ async function deviceName(ledger: Ledger): Promise<string> {
   return made
 }
 
-/** Takes in what the other devices put into the folder, and writes what is new here. */
+const faultOf = (error: unknown): string => (error instanceof Error ? error.message : String(error))
+
+/**
+ * Writes what is new here, and then takes in what the other devices put into the folder: whatever is wrong with their
+ * files, one's own is written.
+ */
 async function takeTurn(
   ledger: Ledger,
+  world: World,
   folder: Handle,
   seen: SeenFiles,
   before: readonly Entry[] | undefined,
   onWritten: (stored: readonly Entry[]) => Promise<void>,
 ): Promise<{ readonly state: FolderState; readonly written?: readonly Entry[] }> {
+  const at = new Date().toISOString()
+  const base = { name: folder.name, at, broughtIn: 0, passed: [] } as const
+  let written: readonly Entry[] | undefined
+  let fault: string | undefined
   try {
     const device = await deviceName(ledger)
-    const broughtIn = await readOthers(folder, device, seen, ledger.merge, readAnyhow)
     const log = ledger.state()
-    const at = new Date().toISOString()
-    const state: FolderState = { name: folder.name, status: 'kept', at, broughtIn }
-    if (log.status !== 'open' || before === log.stored) return { state }
-    await writeOwn(
-      folder,
-      device,
-      log.stored,
-      await allAside(ledger.database),
-      await picturesOf(ledger.database, log.entries),
-      at,
-      readAnyhow,
-    )
-    await onWritten(log.stored)
-    return { state, written: log.stored }
+    if (log.status === 'open' && before !== log.stored)
+      try {
+        const [aside, pictures] = [
+          await allAside(ledger.database),
+          await picturesOf(ledger.database, log.entries),
+        ]
+        await writeOwn(folder, device, world, log.stored, aside, pictures, at, readAnyhow)
+        await onWritten(log.stored)
+        written = log.stored
+      } catch (error) {
+        fault = faultOf(error)
+      }
+    const look = await readOthers(folder, device, seen, { world, merge: ledger.merge, read: readAnyhow })
+    const state: FolderState =
+      fault === undefined
+        ? { ...base, ...look, status: 'kept' }
+        : { ...base, ...look, status: 'failed', fault }
+    return { state, ...(written && { written }) }
   } catch (error) {
-    const fault = error instanceof Error ? error.message : String(error)
-    return { state: { name: folder.name, status: 'failed', fault, broughtIn: 0 } }
+    return {
+      state: { ...base, status: 'failed', fault: fault ?? faultOf(error) },
+      ...(written && { written }),
+    }
   }
 }
 
@@ -92,6 +108,7 @@ function atEveryTurn(ledger: Ledger, run: () => void): () => void {
  */
 export function useSyncedFolder(
   ledger: Ledger,
+  world: World,
   onWritten: (stored: readonly Entry[]) => Promise<void>,
 ): SafeKeeping['folder'] {
   const [state, setState] = useState<FolderState>()
@@ -104,16 +121,16 @@ export function useSyncedFolder(
     const folder = handle.current
     if (!folder || running.current || ledger.state().status !== 'open') return
     running.current = true
-    const turn = await takeTurn(ledger, folder, seen.current, written.current, onWritten)
+    const turn = await takeTurn(ledger, world, folder, seen.current, written.current, onWritten)
     running.current = false
     if (turn.written) written.current = turn.written
     setState((held) => ({ ...turn.state, broughtIn: (held?.broughtIn ?? 0) + turn.state.broughtIn }))
-  }, [ledger, onWritten])
+  }, [ledger, world, onWritten])
 
   const begin = useCallback(
     (folder: Handle) => {
       handle.current = folder
-      setState({ name: folder.name, status: 'working', broughtIn: 0 })
+      setState({ name: folder.name, status: 'working', broughtIn: 0, passed: [] })
       void run()
     },
     [run],
@@ -126,7 +143,7 @@ export function useSyncedFolder(
       if (!held || !isWanted) return
       const folder = held as Handle
       if (await granted(folder)) begin(folder)
-      else setState({ name: folder.name, status: 'asking', broughtIn: 0 })
+      else setState({ name: folder.name, status: 'asking', broughtIn: 0, passed: [] })
     })
     const stop = atEveryTurn(ledger, () => void run())
     return () => {
@@ -150,7 +167,7 @@ export function useSyncedFolder(
       } catch (error) {
         // Closing the browser's own dialogue is no fault.
         if ((error as Error).name !== 'AbortError')
-          setState({ name: 'the folder', status: 'failed', fault: String(error), broughtIn: 0 })
+          setState({ name: 'the folder', status: 'failed', fault: String(error), broughtIn: 0, passed: [] })
       }
     },
     resume: async () => {

@@ -1,5 +1,6 @@
 import Dexie, { type EntityTable, type Transaction } from 'dexie'
 import type { AsideEntry } from '../core/log/aside.ts'
+import type { World } from '../core/log/world.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import { entryChecks, type EntryChecks } from '../formats/entry-checks.ts'
 import { beginGeneration } from './generation.ts'
@@ -36,9 +37,6 @@ export type LogDatabase = Dexie & {
   readonly pictures: EntityTable<KeptPicture, 'id'>
   readonly packs: EntityTable<Pack, 'from'>
 }
-
-/** Which records are open: the user's own or the demo garage. They never mix. */
-export type World = 'own' | 'demo'
 
 const NAMES: Readonly<Record<World, string>> = { own: 'jolt-mile', demo: 'jolt-mile-demo' }
 

@@ -23,7 +23,11 @@ const besides = (entry: Entry, why: AsideEntry['why'], said: string): AsideEntry
 })
 
 /** What is added, with what a clock that runs ahead stamped under ids of today. */
-async function stampedSanely(database: LogDatabase, { added, ahead }: Merge, nowMs: number): Promise<readonly Entry[]> {
+async function stampedSanely(
+  database: LogDatabase,
+  { added, ahead }: Merge,
+  nowMs: number,
+): Promise<readonly Entry[]> {
   if (ahead.size === 0) return added
   const newest = await newestId(database)
   const sane = newest !== undefined && isStampedAhead(newest, nowMs) ? undefined : newest
@@ -36,7 +40,10 @@ async function stampedSanely(database: LogDatabase, { added, ahead }: Merge, now
 async function putInPlace(database: LogDatabase, replaced: readonly Replaced[]): Promise<void> {
   if (replaced.length === 0) return
   for (const { now, from } of replaced) {
-    const rows = await database.entries.where('id').anyOf(from.map(({ id }) => id)).toArray()
+    const rows = await database.entries
+      .where('id')
+      .anyOf(from.map(({ id }) => id))
+      .toArray()
     await database.entries.bulkDelete(rows.map(({ seq }) => seq))
     const [row] = rows
     await database.entries.put({ ...now, ...(row && { seq: row.seq }) } as StoredEntry)

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks'
 import type { Overruled } from '../core/log/overruled.ts'
 import type { LogDatabase } from './database.ts'
 import { keep, readKept } from './kept.ts'
@@ -24,14 +23,3 @@ export async function keepOverruled(database: LogDatabase, more: readonly Overru
   const before = (await readOverruled(database)).filter(({ id }) => !fresh.has(id))
   await keep(database, KEY, [...before, ...more].slice(-MOST))
 }
-
-/** Somebody has seen these, or all of them. */
-export async function forgetOverruled(database: LogDatabase, ids?: readonly string[]): Promise<void> {
-  const seen = new Set(ids)
-  const left = ids ? (await readOverruled(database)).filter(({ id }) => !seen.has(id)) : NONE
-  await keep(database, KEY, left)
-}
-
-/** What came in overruled and nobody has seen yet, kept up to date. */
-export const useOverruled = (database: LogDatabase): readonly Overruled[] =>
-  useLiveQuery(() => readOverruled(database), [database], NONE)

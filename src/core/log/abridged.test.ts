@@ -4,6 +4,7 @@ import type { Entry } from './entries.ts'
 import { logAfter, mergeLogs } from './merge.ts'
 import { recordOf } from './one-bike.ts'
 import { replay } from './replay.ts'
+import { kindName } from '../../words/kind-names.ts'
 import { writtenAs } from './written-as.ts'
 
 const NOW = Date.UTC(2027, 0, 1)
@@ -24,7 +25,7 @@ const rideIn = (log: readonly Entry[]) => log.find(({ kind }) => kind === 'ride'
 const last = told.at(-2) as Entry
 
 describe('a record without names and places that came first', () => {
-  const record = recordOf(told, replay(told), { bike: 'heron' }, { people: true, money: true })
+  const record = recordOf(told, replay(told), { bike: 'heron' }, { people: true, money: true }, kindName)
 
   test('is filled up by the backup it was made of, and asks nothing', () => {
     expect(rideIn(record)).toMatchObject({ abridged: true, km: 40 })

@@ -22,8 +22,7 @@ export function firstText(entry: Written): string {
 }
 
 /** SHA-256 of {@link firstText}: what the end of an entry's first id is made from. */
-export const digestOf = (entry: Written): Uint8Array =>
-  sha256(utf8ToBytes(firstText(entry)))
+export const digestOf = (entry: Written): Uint8Array => sha256(utf8ToBytes(firstText(entry)))
 
 /**
  * Whether the ids of an entry are made from what it says. Then it is the original: another entry of those ids is not.

@@ -1,3 +1,5 @@
+import type { HoldsOf } from './kinds/fields.ts'
+
 /** What decides whether a part goes on a bike; what is absent is not known. Of a bike: what it takes. */
 export interface FitFacts {
   readonly speeds?: number
@@ -19,6 +21,21 @@ export interface FitFacts {
   /** Of a joining link: which kind of chain it closes, in its maker's words. */
   readonly linkKind?: string
 }
+
+/** What each of these facts holds. */
+export const FIT_FIELDS = {
+  speeds: 'measure',
+  pitchMm: 'measure',
+  innerWidthMm: 'measure',
+  spacingMm: 'measure',
+  freehub: 'words',
+  boltCircleMm: 'measure',
+  bolts: 'measure',
+  teeth: 'measure',
+  capacityTeeth: 'measure',
+  largestCog: 'measure',
+  linkKind: 'words',
+} as const satisfies HoldsOf<FitFacts>
 
 /** Bounds of these facts. */
 export const FIT_BOUNDS = {

@@ -15,7 +15,10 @@ const own = [
   ...writtenAs([ride(3, 1, 40)], undefined, Date.UTC(2026, 2, 1)),
 ] as readonly Entry[]
 const honest = own.at(-1) as Entry
-const kms = (log: readonly Entry[]) => replay(log).bikes.get('heron')?.rides.map(({ km }) => km)
+const kms = (log: readonly Entry[]) =>
+  replay(log)
+    .bikes.get('heron')
+    ?.rides.map(({ km }) => km)
 const lie = (what: Lie) => lieAbout(honest, what, seededRandom(5))
 
 describe('an entry of somebody else that goes by an id of ours', () => {
@@ -25,15 +28,19 @@ describe('an entry of somebody else that goes by an id of ours', () => {
     expect(isProven(lie('earlier id'))).toBe(false)
   })
 
-  test.each(['same id', 'earlier id', 'later id', 'shortened', 'another first id', 'another action'] as const)(
-    '%s: ours stays as it is, and the other is kept aside',
-    (what) => {
-      const merge = mergeLogs(own, [lie(what)], NOW)
-      expect(merge).toMatchObject({ added: [], replaced: [], known: 0 })
-      expect(merge.differing).toEqual([lie(what)])
-      expect(kms(logAfter(own, merge))).toEqual([40])
-    },
-  )
+  test.each([
+    'same id',
+    'earlier id',
+    'later id',
+    'shortened',
+    'another first id',
+    'another action',
+  ] as const)('%s: ours stays as it is, and the other is kept aside', (what) => {
+    const merge = mergeLogs(own, [lie(what)], NOW)
+    expect(merge).toMatchObject({ added: [], replaced: [], known: 0 })
+    expect(merge.differing).toEqual([lie(what)])
+    expect(kms(logAfter(own, merge))).toEqual([40])
+  })
 
   test.each(['same id', 'earlier id', 'later id', 'shortened', 'another first id'] as const)(
     '%s: where it came first, ours takes its place as soon as it comes',
@@ -70,15 +77,16 @@ describe('an entry of somebody else that goes by an id of ours', () => {
 })
 
 test('an honest log holds entries that prove themselves, stamped again or not', () => {
-  for (const entry of honestLog(seededRandom(1), false)) expect([firstText(entry), isProven(entry)]).toEqual([
-    firstText(entry),
-    true,
-  ])
+  for (const entry of honestLog(seededRandom(1), false))
+    expect([firstText(entry), isProven(entry)]).toEqual([firstText(entry), true])
 })
 
-test.each([false, true])('a liar changes and removes nothing without a question (earlier version: %p)', (old) => {
-  const lies = new Set<Lie>(LIES)
-  expect(lies.size).toBe(11)
-  for (let seed = 1; seed <= 1500; seed++)
-    expect([seed, playLiar(seededRandom(seed), old)]).toEqual([seed, undefined])
-})
+test.each([false, true])(
+  'a liar changes and removes nothing without a question (earlier version: %p)',
+  (old) => {
+    const lies = new Set<Lie>(LIES)
+    expect(lies.size).toBe(11)
+    for (let seed = 1; seed <= 1500; seed++)
+      expect([seed, playLiar(seededRandom(seed), old)]).toEqual([seed, undefined])
+  },
+)

@@ -72,7 +72,12 @@ const trustIn = (entry: Entry): number => (isProven(entry) ? 2 : entry.firstId =
 /** What an entry of theirs is to ours: new, another id of one, known, contradicting, or in the place of some. */
 type Meeting =
   | { readonly as: 'new' | 'known' | 'differing' }
-  | { readonly as: 'replacing'; readonly now: Entry; readonly was: readonly Entry[]; readonly contradicts: boolean }
+  | {
+      readonly as: 'replacing'
+      readonly now: Entry
+      readonly was: readonly Entry[]
+      readonly contradicts: boolean
+    }
 
 /** Where one of two copies of an entry was shortened. The original is whole, and stands whatever a shortened one says. */
 function meetShortened(ours: Entry, theirs: Entry): Meeting {

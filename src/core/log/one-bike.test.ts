@@ -9,6 +9,7 @@ import { fittedChain } from './garage.ts'
 import { mergeLogs } from './merge.ts'
 import { recordOf } from './one-bike.ts'
 import { replay } from './replay.ts'
+import { kindName } from '../../words/kind-names.ts'
 
 const NOW_MS = Date.parse('2026-11-26T12:00:00Z')
 const ALL = { people: false, money: false }
@@ -17,7 +18,7 @@ const world = demoWorld('2026-11-26')
 const garage = replay(world)
 
 describe('the record of one bike', () => {
-  const record = recordOf(world, garage, { bike: 'heron' }, ALL)
+  const record = recordOf(world, garage, { bike: 'heron' }, ALL, kindName)
   const alone = replay(record)
 
   test('holds the bike with all that was on it, and says the same of it elsewhere', () => {
@@ -78,9 +79,9 @@ describe('without people, places and prices', () => {
 
   test('none of the names is in the file, whatever held them', () => {
     expect(
-      JSON.stringify(recordOf(secrets, all, { bike: 'heron' }, ALL)).match(/Secret/g)?.length,
+      JSON.stringify(recordOf(secrets, all, { bike: 'heron' }, ALL, kindName)).match(/Secret/g)?.length,
     ).toBeGreaterThan(10)
-    const record = recordOf(secrets, all, { bike: 'heron' }, SPARING)
+    const record = recordOf(secrets, all, { bike: 'heron' }, SPARING, kindName)
     expect(JSON.stringify(record)).not.toMatch(/Secret|51\.23|4\.56/)
     expect(record.map(({ kind }) => kind)).not.toContain('paid')
     // What the wear depends on is all there.
@@ -89,7 +90,7 @@ describe('without people, places and prices', () => {
   })
 
   test('what was left out is marked, so that the whole of it is no contradiction', () => {
-    const record = recordOf(secrets, all, { bike: 'heron' }, SPARING)
+    const record = recordOf(secrets, all, { bike: 'heron' }, SPARING, kindName)
     const merge = mergeLogs(secrets, record, NOW_MS)
     expect(merge.differing).toEqual([])
     expect(merge.added).toEqual([])
@@ -97,7 +98,7 @@ describe('without people, places and prices', () => {
   })
 
   test('entries of every kind still are what the schema takes', () => {
-    for (const entry of recordOf(samples, replay(samples), { bike: 'heron' }, SPARING))
+    for (const entry of recordOf(samples, replay(samples), { bike: 'heron' }, SPARING, kindName))
       expect([entry, checkEntry(entry).outcome]).toEqual([entry, 'sound'])
   })
 })
@@ -107,7 +108,7 @@ describe('the record of a part', () => {
     const chain = fittedChain(garage, 'heron')
     if (!chain) throw new Error('no chain')
     const part = chain.entry.part
-    const record = recordOf(world, garage, { part }, ALL)
+    const record = recordOf(world, garage, { part }, ALL, kindName)
     const alone = replay(record)
     expect(alone.bikes.size).toBe(0)
     expect(alone.parts.get(part)?.entry.used?.km).toBe(Math.round(kmOf(garage, chain)))
@@ -139,7 +140,7 @@ describe('the record of a part', () => {
       { kind: 'fit', at: noon(1, 10), part: 'chain', bike: 'tern' },
       ride(1, 12, 30, { bike: 'tern' }),
     ])
-    const alone = replay(recordOf(log, replay(log), { bike: 'tern' }, ALL))
+    const alone = replay(recordOf(log, replay(log), { bike: 'tern' }, ALL, kindName))
     expect([...alone.bikes.keys()]).toEqual(['tern'])
     expect(alone.parts.get('chain')?.entry.used?.km).toBe(120)
     expect(chainStory(alone, 'chain').km).toBeCloseTo(30, 6)

@@ -3,13 +3,14 @@ import type { Entry } from './entries.ts'
 import type { BikeId, EntryId, PartId } from './entry.ts'
 import type { Garage, PartState } from './garage.ts'
 import { aboutOf, kindOf } from './kind-of.ts'
+import { abridged, plainNames, withoutPeople, type PlainName } from './left-out.ts'
 import { liveEntries } from './supersede.ts'
 
 /** What is left out of a record that is given to others. */
 export interface LeftOut {
   /**
-   * Names of people and places: where rides began, the files they came from, who owns, borrowed or wrote, and free
-   * words; and what was corrected or undone.
+   * Names of people and places, and whatever somebody typed: where rides began, the files they came from, who owns,
+   * borrowed or wrote, names of things, notes; and what was corrected or undone.
    */
   readonly people: boolean
   /** Prices, what was paid, and visits. */
@@ -27,7 +28,6 @@ const NOT_OF_A_BIKE: ReadonlySet<Entry['kind']> = new Set([
   'stock',
   'stock-move',
 ])
-const OF_MONEY: ReadonlySet<Entry['kind']> = new Set(['prices', 'paid', 'visit', 'policy'])
 
 /** What a part did beside the bike whose record it is, km. */
 const kmElsewhere = (garage: Garage, part: PartState, bike: BikeId | undefined): number =>
@@ -51,44 +51,6 @@ const toolsOf = (entries: readonly Entry[]): ReadonlySet<string> =>
     entries.flatMap((entry) => (entry.kind === 'reading' && entry.tool !== undefined ? [entry.tool] : [])),
   )
 
-const abridged = <E extends Entry>(entry: E): E => ({ ...entry, abridged: true })
-
-/** An entry without the names of people and places; undefined where nothing else is in it. */
-function withoutPeople(entry: Entry): Entry | undefined {
-  const { writtenBy, ...rest } = entry
-  const bare: Entry = writtenBy === undefined ? entry : abridged(rest as Entry)
-  switch (bare.kind) {
-    case 'ride': {
-      const { place, route, source, otherSources, ...ride } = bare
-      return place || route || source || otherSources ? abridged(ride) : bare
-    }
-    case 'bike': {
-      const { owner, rack, ...bike } = bare
-      return owner !== undefined || rack !== undefined ? abridged(bike) : bare
-    }
-    case 'part': {
-      const { note, ...part } = bare
-      return note === undefined ? bare : abridged(part)
-    }
-    case 'remove': {
-      const { lentTo, ...remove } = bare
-      return lentTo === undefined ? bare : abridged(remove)
-    }
-    case 'check': {
-      const { note, ...check } = bare
-      return note === undefined ? bare : abridged(check)
-    }
-    case 'tool':
-      return abridged({ ...bare, name: bare.instrument })
-    case 'note':
-    case 'visit':
-    case 'event':
-      return undefined
-    default:
-      return bare
-  }
-}
-
 /** A part that was on other bikes, with what it did there in one figure: their rides are not in the record. */
 function withPast(entry: Entry, garage: Garage, bike: BikeId | undefined): Entry {
   if (entry.kind !== 'part') return entry
@@ -98,7 +60,12 @@ function withPast(entry: Entry, garage: Garage, bike: BikeId | undefined): Entry
   const used = { km: km + (entry.used?.km ?? 0) }
   const { spec } = entry
   // Where it starts from in the other log is told by what was measured last, not by its having been bought new.
-  return abridged({ ...entry, used, spec: spec.type === 'chain' ? { ...spec, past: 'unknown' } : spec })
+  const changed = {
+    ...entry,
+    used,
+    spec: spec.type === 'chain' ? { ...spec, past: 'unknown' as const } : spec,
+  }
+  return abridged(changed, ['used', 'spec'])
 }
 
 /**
@@ -129,22 +96,24 @@ function readingsBefore(
  * were on other bikes bring what they did there as a distance, and of their readings from then the last look; a part
  * alone brings no rides.
  * @param garage of the same log
+ * @param kindName what a thing is called where names are left out
  */
 export function recordOf(
   entries: readonly Entry[],
   garage: Garage,
   of: RecordOf,
   leftOut: LeftOut,
+  kindName: PlainName,
 ): readonly Entry[] {
   const from = leftOut.people ? liveEntries(entries) : entries
   const parts = 'bike' in of ? partsOn(from, of.bike) : new Set([of.part])
   const bike = 'bike' in of ? of.bike : undefined
   const gone = readingsBefore(garage, parts, bike)
   const about = from.filter(
-    (entry) =>
-      belongs(entry, of, parts) && !gone.has(entry.id) && !(leftOut.money && OF_MONEY.has(entry.kind)),
+    (entry) => belongs(entry, of, parts) && !gone.has(entry.id) && !(leftOut.money && kindOf(entry).ofMoney),
   )
   const tools = toolsOf(about)
+  const plainName = plainNames(kindName)
   const ids = new Set<EntryId>(about.map(({ id }) => id))
   return from
     .filter(
@@ -155,7 +124,7 @@ export function recordOf(
         (kindOf(entry).speaksOf?.(entry) ?? []).some((id) => ids.has(id)),
     )
     .flatMap((entry) => {
-      const kept = leftOut.people ? withoutPeople(entry) : entry
+      const kept = leftOut.people ? withoutPeople(entry, plainName) : entry
       return kept ? [withPast(kept, garage, bike)] : []
     })
 }

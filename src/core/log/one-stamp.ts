@@ -7,7 +7,9 @@ import { isAfterAll } from './refers-to.ts'
 type Copies = readonly [Entry, ...Entry[]]
 
 /** Those of which there is more than one copy, or one under another id than its first. */
-function copiesIn(entries: readonly Entry[]): readonly { readonly first: EntryId; readonly copies: Copies }[] {
+function copiesIn(
+  entries: readonly Entry[],
+): readonly { readonly first: EntryId; readonly copies: Copies }[] {
   const firsts = new Set(entries.flatMap(({ firstId }) => firstId ?? []))
   const groups = new Map<EntryId, Map<string, [Entry, ...Entry[]]>>()
   for (const entry of entries) {

@@ -8,7 +8,10 @@ import { digestOf } from './first-writing.ts'
  * made from what its entry says.
  * @param nowMs ms since 1970
  */
-function idsAfter(newest: EntryId | undefined, nowMs: number): (place: number, digest: Uint8Array) => EntryId {
+function idsAfter(
+  newest: EntryId | undefined,
+  nowMs: number,
+): (place: number, digest: Uint8Array) => EntryId {
   const seen = newest === undefined ? 0 : entryIdTime(newest)
   const ms = Math.max(nowMs, Number.isFinite(seen) ? seen + 1 : 0)
   return (place, digest) => idOfContent(ms + Math.floor(place / IDS_A_MS), place % IDS_A_MS, digest)
@@ -43,11 +46,7 @@ export function writtenAs(
 }
 
 /** Entries whose ids lie ahead of the clock, under ids of today, in their order; each remembers the first one it had. */
-export function stampedAgain(
-  entries: readonly Entry[],
-  newest: EntryId | undefined,
-  nowMs: number,
-): Entry[] {
+export function stampedAgain(entries: readonly Entry[], newest: EntryId | undefined, nowMs: number): Entry[] {
   const idOf = idsAfter(newest, nowMs)
   return entries.map((entry, place) => ({
     ...entry,

@@ -24,6 +24,7 @@ const of: DataPackageOf = {
   now: NOW,
   minorPerMajor: () => 100,
   withoutPeople: false,
+  world: 'demo',
 }
 
 const rowsOf = (name: string, package_ = dataPackage(of)): Record<string, string>[] =>

@@ -1,5 +1,6 @@
 import { strToU8, zipSync, type Zippable } from 'fflate'
 import type { Garage } from '../../core/log/garage.ts'
+import type { World } from '../../core/log/world.ts'
 import type { KeptPicture } from '../../core/log/kept-picture.ts'
 import {
   bikesTable,
@@ -31,6 +32,7 @@ export interface DataPackageOf extends Sparing {
   /** ISO 8601. */
   readonly now: string
   readonly minorPerMajor: (currency: string) => number
+  readonly world: World
 }
 
 /** A data package in its parts: the description, the tables, the pictures. */
@@ -71,20 +73,24 @@ function tablesOf({
 }
 
 /** What describes a package of some tables. */
-const descriptorOf = (tables: readonly WrittenTable[], now: string): DataPackage['descriptor'] => ({
+const descriptorOf = (
+  tables: readonly WrittenTable[],
+  { now, world }: DataPackageOf,
+): DataPackage['descriptor'] => ({
   profile: 'tabular-data-package',
   name: 'jolt-mile-record',
   title: words.joltMileBikesParts,
   description: words.distancesInKmLengths,
   version: PACKAGE_VERSION,
   created: now,
+  world,
   resources: tables.map(({ descriptor }) => descriptor),
 })
 
 /** Lays out everything the log says as a data package: `datapackage.json` and CSV tables with their units and keys. */
 export function dataPackage(of: DataPackageOf): DataPackage {
   const tables = tablesOf(of).map((make) => make())
-  return { tables, descriptor: descriptorOf(tables, of.now) }
+  return { tables, descriptor: descriptorOf(tables, of) }
 }
 
 /**
@@ -104,7 +110,7 @@ export function* dataPackageSteps(
     yield { done: tables.length, of: makers.length }
   }
   return zipSync({
-    'datapackage.json': strToU8(`${JSON.stringify(descriptorOf(tables, of.now), null, 2)}\n`),
+    'datapackage.json': strToU8(`${JSON.stringify(descriptorOf(tables, of), null, 2)}\n`),
     ...files,
     // Pictures are packed already.
     ...Object.fromEntries(

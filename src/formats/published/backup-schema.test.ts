@@ -15,7 +15,7 @@ const published = (version: number): unknown =>
 const validatorOf = (version: number): ValidateFunction =>
   new Ajv2020({ strict: false }).compile(published(version) as object)
 
-const current = validatorOf(3)
+const current = validatorOf(4)
 const faultsOf = (validate: ValidateFunction, text: string): string | undefined =>
   validate(JSON.parse(text)) ? undefined : JSON.stringify(validate.errors?.slice(0, 3))
 

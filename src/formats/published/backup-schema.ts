@@ -84,14 +84,22 @@ export function backupSchemas(): Readonly<Record<number, Json>> {
   return {
     1: backup(1, ANY_ENTRY, {}),
     2: backup(2, ANY_ENTRY, { aside: { type: 'array', items: ASIDE } }),
-    3: backup(
-      3,
+    3: backup(3, ANY_ENTRY, {
+      aside: { type: 'array', items: ASIDE },
+      pictures: { type: 'array', items: PICTURE },
+    }),
+    4: backup(
+      4,
       {
         type: 'object',
         required: ['kind'],
         oneOf: kinds.map((kind) => ({ $ref: `#/$defs/${defOf(kind)}` })),
       },
-      { aside: { type: 'array', items: ASIDE }, pictures: { type: 'array', items: PICTURE } },
+      {
+        world: { enum: ['own', 'demo'], description: 'Whose records these are: the demo’s are all made up.' },
+        aside: { type: 'array', items: ASIDE },
+        pictures: { type: 'array', items: PICTURE },
+      },
       {
         reading: either(READING_SCHEMAS),
         ...Object.fromEntries(kinds.map((kind) => [defOf(kind), entrySchema(kind)])),

@@ -1,6 +1,6 @@
 import type { Condition, Quarter } from '../../exposure/conditions.ts'
 import type { EntryBase, BikeId } from '../entry.ts'
-import type { FitFacts } from '../fit-facts.ts'
+import { FIT_FIELDS, type FitFacts } from '../fit-facts.ts'
 import type { RideKind } from './kind.ts'
 
 export type Shifting = 'cable' | 'electric' | 'hub-gear' | 'none'
@@ -59,6 +59,26 @@ export interface BikeEntry extends EntryBase {
 export const BIKE_BOUNDS = { speeds: 16, circumferenceMm: [500, 4000], massKg: [20, 800] } as const
 
 export const bike: RideKind<BikeEntry> = {
+  fields: {
+    bike: 'own',
+    name: 'name',
+    note: 'remark',
+    speeds: 'measure',
+    shifting: 'measure',
+    motor: 'measure',
+    usualCondition: 'measure',
+    storage: 'measure',
+    brakes: 'measure',
+    usualByQuarter: 'measure',
+    circumferenceMm: 'measure',
+    massKg: 'measure',
+    motorShare: 'measure',
+    cogMix: 'measure',
+    fit: FIT_FIELDS,
+    build: 'measure',
+    owner: 'person',
+    rack: 'place',
+  },
   isAbout: ({ bike }) => [bike],
   key: ({ bike }) => bike,
   bornOnce: true,

@@ -29,6 +29,16 @@ export const CHECK_BOUNDS = { byKm: 100_000 } as const
 export const checkKey = (bike: BikeId, item: ItemId): string => `${bike} ${item}`
 
 export const check: Kind<CheckEntry> = {
+  fields: {
+    bike: 'own',
+    item: 'measure',
+    result: 'measure',
+    act: 'measure',
+    byKm: 'measure',
+    byDay: 'own',
+    note: 'words',
+    picture: 'own',
+  },
   isAbout: ({ bike }) => [bike],
   key: ({ bike, item }) => checkKey(bike, item),
 }

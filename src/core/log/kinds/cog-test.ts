@@ -14,6 +14,7 @@ export interface CogTestEntry extends EntryBase {
 }
 
 export const cogTest: Kind<CogTestEntry> = {
+  fields: { part: 'own', cog: 'measure', by: 'measure', result: 'measure' },
   isAbout: ({ part }) => [part],
   key: ({ part }) => part,
   onRoad: true,

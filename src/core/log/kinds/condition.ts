@@ -11,6 +11,7 @@ export interface ConditionEntry extends EntryBase {
 }
 
 export const condition: RideKind<ConditionEntry> = {
+  fields: { targets: 'own', condition: 'measure', from: 'measure' },
   isAbout: () => [],
   speaksOf: ({ targets }) => targets,
   changesRides: true,

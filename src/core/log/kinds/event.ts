@@ -20,6 +20,16 @@ export interface EventEntry extends EntryBase {
 export const EVENT_BOUNDS = { km: 50_000, days: 400 } as const
 
 export const event: Kind<EventEntry> = {
+  fields: {
+    event: 'own',
+    bike: 'own',
+    name: 'words',
+    starts: 'own',
+    days: 'measure',
+    km: 'measure',
+    condition: 'measure',
+  },
+  ofPeople: true,
   isAbout: ({ bike }) => [bike],
   key: ({ event }) => event,
   bornOnce: true,

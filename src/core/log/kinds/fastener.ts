@@ -37,5 +37,22 @@ export const TORQUE_BOUNDS = { nm: [0.1, 80], values: 2, sizeLetters: 12 } as co
 const keyOf = ({ bike, fastener }: { readonly bike: BikeId; readonly fastener: string }): string =>
   `${bike} ${fastener}`
 
-export const fastener: Kind<FastenerEntry> = { isAbout: ({ bike }) => [bike], key: keyOf }
-export const tightened: Kind<TightenedEntry> = { isAbout: ({ bike }) => [bike], key: keyOf }
+export const fastener: Kind<FastenerEntry> = {
+  fields: {
+    bike: 'own',
+    fastener: 'own',
+    name: 'name',
+    size: 'words',
+    valuesNm: 'measure',
+    joint: 'measure',
+    isCarbon: 'measure',
+    isGone: 'measure',
+  },
+  isAbout: ({ bike }) => [bike],
+  key: keyOf,
+}
+export const tightened: Kind<TightenedEntry> = {
+  fields: { bike: 'own', fastener: 'own', nm: 'measure', wasLoose: 'measure' },
+  isAbout: ({ bike }) => [bike],
+  key: keyOf,
+}

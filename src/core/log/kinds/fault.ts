@@ -26,4 +26,17 @@ export interface FaultEntry extends EntryBase {
 /** Bounds of a fault's fields. */
 export const FAULT_BOUNDS = { answers: 80, values: 8, found: 8, cogs: 16, nameLetters: 40 } as const
 
-export const fault: Kind<FaultEntry> = { isAbout: ({ bike }) => [bike], key: ({ fault }) => fault }
+export const fault: Kind<FaultEntry> = {
+  fields: {
+    fault: 'own',
+    bike: 'own',
+    about: 'measure',
+    answers: { finding: 'own', said: 'own' },
+    cogs: 'measure',
+    found: 'measure',
+    outcome: 'measure',
+    afterwards: 'measure',
+  },
+  isAbout: ({ bike }) => [bike],
+  key: ({ fault }) => fault,
+}

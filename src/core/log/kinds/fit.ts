@@ -7,4 +7,8 @@ export interface FitEntry extends EntryBase {
   readonly bike: BikeId
 }
 
-export const fit: Kind<FitEntry> = { isAbout: ({ part, bike }) => [part, bike], key: ({ part }) => part }
+export const fit: Kind<FitEntry> = {
+  fields: { part: 'own', bike: 'own' },
+  isAbout: ({ part, bike }) => [part, bike],
+  key: ({ part }) => part,
+}

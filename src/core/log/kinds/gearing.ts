@@ -36,4 +36,16 @@ export const GEARING_BOUNDS = {
   whatIfs: 12,
 } as const
 
-export const gearing: Kind<GearingEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const gearing: Kind<GearingEntry> = {
+  fields: {
+    bike: 'own',
+    chainstayMm: 'measure',
+    powerW: 'measure',
+    hillPercent: 'measure',
+    cadenceRpm: 'measure',
+    slowestRpm: 'measure',
+    whatIfs: { name: 'name', rings: 'measure', cogs: 'measure' },
+  },
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

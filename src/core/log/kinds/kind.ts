@@ -1,10 +1,17 @@
 import type { EntryId } from '../entry.ts'
+import type { FieldsOf } from './fields.ts'
 
 /**
  * What the log itself has to know about a kind of entry. `replay` reads these; what the garage makes of the entries
  * beyond keeping them in order stands in `replay.ts`.
  */
 export interface Kind<E> {
+  /** What each of its fields holds: free words, people, places and money can be left out of what is given on. */
+  readonly fields: FieldsOf<E>
+  /** It says something about people or in free words alone: without those nothing is left of it. */
+  readonly ofPeople?: true
+  /** It is about money: left out as a whole where money is. */
+  readonly ofMoney?: true
   /** The bikes, parts and tools that an entry is about, by their ids. */
   readonly isAbout: (entry: E) => readonly string[]
   /**

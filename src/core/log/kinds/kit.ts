@@ -14,4 +14,8 @@ export interface KitEntry extends EntryBase {
   readonly waxSince?: IsoTime
 }
 
-export const kit: Kind<KitEntry> = { isAbout: () => [], key: () => 'kit' }
+export const kit: Kind<KitEntry> = {
+  fields: { tools: 'measure', noSolvent: 'measure', school: 'measure', waxSince: 'own' },
+  isAbout: () => [],
+  key: () => 'kit',
+}

@@ -48,6 +48,7 @@ export interface LessonEntry extends EntryBase {
 export const LESSON_BOUNDS = { truth: [-0.5, 3], read: [-3, 6], limit: 3, slips: 5, lost: 100 } as const
 
 export const lesson: Kind<LessonEntry> = {
+  fields: { answer: 'measure' },
   isAbout: () => [],
   key: ({ answer }) => (answer.about === 'gauge' ? `gauge ${answer.instrument}` : answer.about),
 }

@@ -18,4 +18,8 @@ export interface LimitEntry extends EntryBase {
 /** An owner's own limit, %. */
 export const LIMIT_PERCENT = [0.1, 2] as const
 
-export const limit: Kind<LimitEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const limit: Kind<LimitEntry> = {
+  fields: { bike: 'own', school: 'measure', percent: 'measure', reason: 'words' },
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

@@ -20,6 +20,7 @@ export interface LinkCheckEntry extends EntryBase {
 }
 
 export const linkCheck: Kind<LinkCheckEntry> = {
+  fields: { chain: 'own', found: 'measure' },
   isAbout: ({ chain }) => [chain],
   key: ({ chain }) => chain,
   onRoad: true,

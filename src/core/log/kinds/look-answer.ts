@@ -13,6 +13,7 @@ export interface LookAnswerEntry extends EntryBase {
 }
 
 export const lookAnswer: Kind<LookAnswerEntry> = {
+  fields: { chain: 'own', until: 'own' },
   isAbout: ({ chain }) => [chain],
   key: ({ chain }) => chain,
 }

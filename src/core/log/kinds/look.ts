@@ -12,4 +12,9 @@ export interface LookEntry extends EntryBase {
   readonly worstFromCrankDeg?: number
 }
 
-export const look: Kind<LookEntry> = { isAbout: ({ part }) => [part], key: ({ part }) => part, onRoad: true }
+export const look: Kind<LookEntry> = {
+  fields: { part: 'own', cog: 'measure', word: 'measure', worstFromCrankDeg: 'measure' },
+  isAbout: ({ part }) => [part],
+  key: ({ part }) => part,
+  onRoad: true,
+}

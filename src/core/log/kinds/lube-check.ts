@@ -10,6 +10,7 @@ export interface LubeCheckEntry extends EntryBase {
 }
 
 export const lubeCheck: Kind<LubeCheckEntry> = {
+  fields: { chain: 'own', look: 'measure' },
   isAbout: ({ chain }) => [chain],
   key: ({ chain }) => chain,
   onRoad: true,

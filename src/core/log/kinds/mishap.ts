@@ -12,4 +12,8 @@ export interface MishapEntry extends EntryBase {
   readonly what: Mishap
 }
 
-export const mishap: Kind<MishapEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const mishap: Kind<MishapEntry> = {
+  fields: { bike: 'own', what: 'measure' },
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

@@ -10,6 +10,8 @@ export interface NoteEntry extends EntryBase {
 }
 
 export const note: Kind<NoteEntry> = {
+  fields: { about: 'own', text: 'words' },
+  ofPeople: true,
   isAbout: ({ about }) => [about],
   key: ({ about }) => about,
   onRoad: true,

@@ -14,6 +14,7 @@ export interface OdometerEntry extends EntryBase {
 export const MOST_ODOMETER_KM = 1e6
 
 export const odometer: RideKind<OdometerEntry> = {
+  fields: { bike: 'own', km: 'measure', restarted: 'measure' },
   isAbout: ({ bike }) => [bike],
   key: ({ bike }) => bike,
   changesRides: true,

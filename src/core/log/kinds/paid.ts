@@ -14,4 +14,9 @@ export interface PaidEntry extends EntryBase {
   readonly part?: PartId
 }
 
-export const paid: Kind<PaidEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const paid: Kind<PaidEntry> = {
+  fields: { bike: 'own', what: 'name', minor: 'money', currency: 'own', part: 'own' },
+  ofMoney: true,
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

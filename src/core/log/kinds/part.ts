@@ -72,6 +72,7 @@ export const PART_BOUNDS = {
 } as const
 
 export const part: Kind<PartEntry> = {
+  fields: { part: 'own', name: 'name', spec: 'measure', note: 'words', used: 'measure' },
   isAbout: ({ part }) => [part],
   key: ({ part }) => part,
   bornOnce: true,

@@ -29,6 +29,17 @@ export const PICTURE_BOUNDS = {
 } as const
 
 export const picture: Kind<PictureEntry> = {
+  fields: {
+    part: 'own',
+    cog: 'measure',
+    excessMm: 'measure',
+    sdMm: 'measure',
+    leanDeg: 'measure',
+    landMm: 'measure',
+    teethSeen: 'measure',
+    setAside: 'measure',
+    picture: 'own',
+  },
   isAbout: ({ part }) => [part],
   key: ({ part }) => part,
   onRoad: true,

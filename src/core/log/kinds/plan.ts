@@ -12,4 +12,8 @@ export interface PlanEntry extends EntryBase {
 /** The most that a bike goes in a week, km. */
 export const MOST_WEEKLY_KM = 5000
 
-export const plan: Kind<PlanEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const plan: Kind<PlanEntry> = {
+  fields: { bike: 'own', weeklyKm: 'measure' },
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

@@ -25,4 +25,19 @@ export interface PolicyEntry extends EntryBase {
 /** Bounds of a plan's numbers. */
 export const POLICY_BOUNDS = { percent: [0.1, 2], chains: [1, 4], everyKm: [20, 10_000] } as const
 
-export const policy: Kind<PolicyEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const policy: Kind<PolicyEntry> = {
+  fields: {
+    bike: 'own',
+    percent: 'measure',
+    chains: 'measure',
+    everyKm: 'measure',
+    isRunOut: 'measure',
+    isSingly: 'measure',
+    isHard: 'measure',
+    lube: 'measure',
+    isLargerRing: 'measure',
+  },
+  ofMoney: true,
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

@@ -28,4 +28,9 @@ export interface PricesEntry extends EntryBase {
 /** The dearest that anything is taken to be, minor units. */
 export const DEAREST_MINOR = 1e8
 
-export const prices: Kind<PricesEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const prices: Kind<PricesEntry> = {
+  fields: { bike: 'own', currency: 'own', minor: 'money' },
+  ofMoney: true,
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

@@ -8,4 +8,8 @@ export interface ReadingUseEntry extends EntryBase {
   readonly counts: boolean
 }
 
-export const readingUse: Kind<ReadingUseEntry> = { isAbout: () => [], speaksOf: ({ target }) => [target] }
+export const readingUse: Kind<ReadingUseEntry> = {
+  fields: { target: 'own', counts: 'measure' },
+  isAbout: () => [],
+  speaksOf: ({ target }) => [target],
+}

@@ -13,6 +13,7 @@ export interface ReadingEntry extends EntryBase {
 }
 
 export const reading: Kind<ReadingEntry> = {
+  fields: { chain: 'own', reading: 'measure', linksFromJoint: 'measure', tool: 'own' },
   isAbout: ({ chain }) => [chain],
   key: ({ chain }) => chain,
   onRoad: true,

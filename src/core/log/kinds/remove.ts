@@ -9,4 +9,8 @@ export interface RemoveEntry extends EntryBase {
   readonly lentTo?: string
 }
 
-export const remove: Kind<RemoveEntry> = { isAbout: ({ part }) => [part], key: ({ part }) => part }
+export const remove: Kind<RemoveEntry> = {
+  fields: { part: 'own', to: 'measure', lentTo: 'person' },
+  isAbout: ({ part }) => [part],
+  key: ({ part }) => part,
+}

@@ -12,4 +12,8 @@ export interface RotationEntry extends EntryBase {
 /** The shortest and the longest turn, km. */
 export const ROTATION_KM = [20, 10_000] as const
 
-export const rotation: Kind<RotationEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const rotation: Kind<RotationEntry> = {
+  fields: { bike: 'own', everyKm: 'measure' },
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

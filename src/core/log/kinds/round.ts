@@ -20,4 +20,15 @@ export interface RoundEntry extends EntryBase {
   readonly isEnded?: true
 }
 
-export const round: Kind<RoundEntry> = { isAbout: ({ bike }) => [bike], key: ({ bike }) => bike }
+export const round: Kind<RoundEntry> = {
+  fields: {
+    round: 'own',
+    bike: 'own',
+    occasion: 'measure',
+    began: 'own',
+    items: 'measure',
+    isEnded: 'measure',
+  },
+  isAbout: ({ bike }) => [bike],
+  key: ({ bike }) => bike,
+}

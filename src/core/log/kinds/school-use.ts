@@ -8,4 +8,8 @@ export interface SchoolUseEntry extends EntryBase {
   readonly looks: boolean
 }
 
-export const schoolUse: Kind<SchoolUseEntry> = { isAbout: () => [], key: () => 'school' }
+export const schoolUse: Kind<SchoolUseEntry> = {
+  fields: { readings: 'measure', looks: 'measure' },
+  isAbout: () => [],
+  key: () => 'school',
+}

@@ -19,6 +19,7 @@ export interface SessionEntry extends EntryBase {
 export const SESSION_BOUNDS = { minutes: 1440, stepMin: 240, chains: 20 } as const
 
 export const session: Kind<SessionEntry> = {
+  fields: { bike: 'own', chains: 'own', way: 'measure', minutes: 'measure', stepMin: 'measure' },
   isAbout: ({ bike, chains }) => [bike, ...chains],
   key: ({ bike }) => bike,
 }

@@ -7,4 +7,8 @@ export interface SettledEntry extends EntryBase {
   readonly targets: readonly EntryId[]
 }
 
-export const settled: Kind<SettledEntry> = { isAbout: () => [], speaksOf: ({ targets }) => targets }
+export const settled: Kind<SettledEntry> = {
+  fields: { targets: 'own' },
+  isAbout: () => [],
+  speaksOf: ({ targets }) => targets,
+}

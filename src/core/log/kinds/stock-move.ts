@@ -17,6 +17,7 @@ export interface StockMoveEntry extends EntryBase {
 }
 
 export const stockMove: Kind<StockMoveEntry> = {
+  fields: { stock: 'own', count: 'measure', why: 'measure', minor: 'money', currency: 'own', bike: 'own' },
   isAbout: ({ stock, bike }) => (bike === undefined ? [stock] : [stock, bike]),
   key: ({ stock }) => stock,
 }

@@ -1,5 +1,5 @@
 import type { EntryBase } from '../entry.ts'
-import type { FitFacts } from '../fit-facts.ts'
+import { FIT_FIELDS, type FitFacts } from '../fit-facts.ts'
 import type { Kind } from './kind.ts'
 
 /** Kinds of things on the shelf. */
@@ -40,4 +40,16 @@ export interface StockEntry extends EntryBase {
 /** The most of one thing on a shelf. */
 export const STOCK_MOST = 10_000
 
-export const stock: Kind<StockEntry> = { isAbout: ({ stock }) => [stock], key: ({ stock }) => stock }
+export const stock: Kind<StockEntry> = {
+  fields: {
+    stock: 'own',
+    name: 'name',
+    item: 'measure',
+    place: 'place',
+    minimum: 'measure',
+    facts: FIT_FIELDS,
+    isDropped: 'measure',
+  },
+  isAbout: ({ stock }) => [stock],
+  key: ({ stock }) => stock,
+}

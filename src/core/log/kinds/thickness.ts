@@ -25,6 +25,15 @@ export const THICKNESS_BOUNDS = { mm: 60 } as const
 export const thicknessKey = (bike: BikeId, part: WearingPart): string => `${bike} ${part}`
 
 export const thickness: Kind<ThicknessEntry> = {
+  fields: {
+    bike: 'own',
+    part: 'measure',
+    isNew: 'measure',
+    mm: 'measure',
+    by: 'measure',
+    limitMm: 'measure',
+    isDry: 'measure',
+  },
   isAbout: ({ bike }) => [bike],
   key: ({ bike, part }) => thicknessKey(bike, part),
 }

@@ -17,6 +17,7 @@ export interface ToolEntry extends EntryBase {
 export const CHECK_BAR_MM = [190, 210] as const
 
 export const tool: Kind<ToolEntry> = {
+  fields: { tool: 'own', instrument: 'measure', name: 'name', retired: 'measure', checkBarMm: 'measure' },
   isAbout: ({ tool }) => [tool],
   key: ({ tool }) => tool,
   bornOnce: true,

@@ -64,4 +64,38 @@ export const VISIT_BOUNDS = {
   lines: 40,
 } as const
 
-export const visit: Kind<VisitEntry> = { isAbout: ({ bike }) => [bike], key: ({ visit }) => visit }
+export const visit: Kind<VisitEntry> = {
+  fields: {
+    visit: 'own',
+    bike: 'own',
+    currency: 'own',
+    sum: 'money',
+    hour: 'money',
+    safetyTimes: 'measure',
+    jobs: {
+      id: 'own',
+      name: 'words',
+      isSafety: 'measure',
+      price: 'money',
+      minutes: 'measure',
+      worth: 'measure',
+      isOut: 'measure',
+      needs: 'own',
+      needsOneOf: 'own',
+      excludes: 'own',
+      found: 'words',
+      outcome: 'measure',
+      why: 'words',
+      byKm: 'measure',
+      byDay: 'own',
+    },
+    found: 'words',
+    expect: 'words',
+    cautions: 'words',
+    isClosed: 'measure',
+  },
+  ofPeople: true,
+  ofMoney: true,
+  isAbout: ({ bike }) => [bike],
+  key: ({ visit }) => visit,
+}

@@ -16,6 +16,7 @@ export interface WashEntry extends EntryBase {
 }
 
 export const wash: Kind<WashEntry> = {
+  fields: { chain: 'own', method: 'measure', lube: 'measure', way: 'measure' },
   isAbout: ({ chain }) => [chain],
   key: ({ chain }) => chain,
   onRoad: true,

@@ -10,6 +10,7 @@ export interface WithdrawEntry extends EntryBase {
 }
 
 export const withdraw: RideKind<WithdrawEntry> = {
+  fields: { targets: 'own', reason: 'measure' },
   isAbout: () => [],
   speaksOf: ({ targets }) => targets,
   changesRides: true,

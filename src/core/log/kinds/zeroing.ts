@@ -9,4 +9,8 @@ export interface ZeroingEntry extends EntryBase {
   readonly reading: Reading
 }
 
-export const zeroing: Kind<ZeroingEntry> = { isAbout: ({ tool }) => [tool], key: ({ tool }) => tool }
+export const zeroing: Kind<ZeroingEntry> = {
+  fields: { tool: 'own', reading: 'measure' },
+  isAbout: ({ tool }) => [tool],
+  key: ({ tool }) => tool,
+}

@@ -11,6 +11,7 @@ import { saveText } from '../../../ui/save-file.ts'
 import { useUnits } from '../../../ui/screen-state.ts'
 import { useBikeId } from '../../../ui/use-bike-id.ts'
 import { useOnce } from '../../../ui/use-once.ts'
+import { kindName } from '../../../words/kind-names.ts'
 import { namePart } from '../../../words/part-name.ts'
 import { sayRecord } from '../../../words/out-words.ts'
 import { recordSheet } from '../../../words/record-sheet.ts'
@@ -56,7 +57,7 @@ function RecordPaper({ bike, name }: { readonly bike: string; readonly name: str
 
 /** One bike's record, or a part's, as a file of its own, to be brought into another log. */
 export function RecordOut() {
-  const { garage, ledger, pictures } = useOpenLog()
+  const { garage, ledger, pictures, world } = useOpenLog()
   const { id, of, name, bike, setPicked } = useChosen()
   const [people, setPeople] = useState(true)
   const [money, setMoney] = useState(true)
@@ -64,9 +65,10 @@ export function RecordOut() {
   const [save, busy] = useOnce(async () => {
     const state = ledger.state()
     if (state.status !== 'open') return
-    const record = recordOf(state.entries, garage, of, { people, money })
+    const record = recordOf(state.entries, garage, of, { people, money }, kindName)
     const named = new Set(picturesNamed(record))
     await saveLog(
+      world,
       (now) => `${fileName('jolt-mile', name, now.slice(0, 10))}.json`,
       async () => ({
         stored: record,

@@ -1,8 +1,11 @@
 import { useEffect, useRef, useState } from 'react'
+import { withoutPeopleIn } from '../../../core/log/left-out.ts'
+import { replay } from '../../../core/log/replay.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useForecasts } from '../../../session/use-forecasts.ts'
 import { useAllJudged } from '../../../session/verdicts.ts'
 import { saveBytes } from '../../../ui/save-file.ts'
+import { kindName } from '../../../words/kind-names.ts'
 import { minorPerMajor } from '../../../words/money.ts'
 
 /** How making a data package stands. */
@@ -19,7 +22,7 @@ const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
  * taking whoever uses this off it, stops it.
  */
 export function useDataPackage(withoutPeople: boolean): PackageState {
-  const { garage, now, pictures, world } = useOpenLog()
+  const { garage, entries, now, pictures, world } = useOpenLog()
   const judged = useAllJudged()
   const { groups } = useForecasts()
   const [state, setState] = useState<PackageState>({ at: 'waiting' })
@@ -32,8 +35,9 @@ export function useDataPackage(withoutPeople: boolean): PackageState {
     const make = async (): Promise<void> => {
       const { dataPackageSteps } = await import('../../../formats/data-package/data-package.ts')
       const steps = dataPackageSteps({
-        garage,
+        garage: withoutPeople ? replay(withoutPeopleIn(entries, kindName)) : garage,
         now,
+        world,
         minorPerMajor,
         withoutPeople,
         forecasts: judged.map(({ report, answer, verdict }) => ({ report, answer, verdict })),
