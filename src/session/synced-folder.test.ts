@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
 import { afterEach, expect, test } from '@jest/globals'
+import { demoWorld } from '../../demo/world.ts'
 import { commuter, noon, ride } from '../../test/log.ts'
 import { storedIn, until } from '../../test/ledger.ts'
 import { conflictsIn } from '../core/log/conflicts.ts'
@@ -8,6 +9,7 @@ import { fittedChain } from '../core/log/garage.ts'
 import { canonicalText } from '../core/log/canonical-text.ts'
 import { replay } from '../core/log/replay.ts'
 import { readBackup } from '../formats/read-backup.ts'
+import { writeBackup } from '../formats/write-backup.ts'
 import { keep, WHO_KEY } from '../store/kept.ts'
 import { logDatabase } from '../store/database.ts'
 import { openLedger, type Ledger } from '../store/ledger.ts'
@@ -100,7 +102,7 @@ test('three devices in one folder end with one log, know who did what, and all a
   await recordIn(bo.ledger, swap('c', '2026-03-10T15:00:00.000Z'))
   await recordIn(cy.ledger, [{ kind: 'note', at: noon(3, 9), about: 'heron', text: 'wrong bike' }])
   await undoIn(cy.ledger)
-  for (let round = 0; round < 3; round++) for (const one of [ada, bo, cy]) await turn(folder, one)
+  for (let round = 0; round < 2; round++) for (const one of [ada, bo, cy]) await turn(folder, one)
   expect(logOf(bo)).toBe(logOf(ada))
   expect(logOf(cy)).toBe(logOf(ada))
   // Nothing more to bring in: the folder is at rest.
@@ -135,4 +137,48 @@ test('a correction carries the name of who corrected, not of who wrote first', a
   await keep(bo.ledger.database, WHO_KEY, undefined)
   const [third] = await recordIn(bo.ledger, [{ ...held, km: 45, supersedes: second?.id ?? '' }])
   expect(third).not.toHaveProperty('writtenBy')
+})
+
+/** Puts a text into the folder, as another device or program would. */
+async function put(folder: Folder, name: string, text: string): Promise<void> {
+  const stream = await (await folder.getFileHandle(name, { create: true })).createWritable()
+  await stream.write(text)
+  await stream.close()
+}
+
+test('bad files of others stop nothing: each is told of by its name, and tried again once it has changed', async () => {
+  const folder = sharedFolder()
+  const [ada, bo] = [await device('Ada'), await device('Bo')]
+  await recordIn(bo.ledger, [...commuter, ride(3, 1, 40)])
+  const whole = writeBackup(storedIn(bo.ledger), noon(6, 1))
+  await put(folder, 'jolt-mile-aaa.json', '')
+  await put(folder, 'jolt-mile-bbb.json', 'a list of things to buy')
+  await put(folder, 'jolt-mile-ccc.json', whole.slice(0, 60))
+  await turn(folder, bo)
+  await recordIn(ada.ledger, [ride(3, 2, 7)])
+  const taking = { world: 'own', merge: ada.ledger.merge, read } as const
+  const look = await readOthers(folder, 'ada', ada.seen, taking)
+  expect(look.broughtIn).toBe(storedIn(bo.ledger).length)
+  expect(look.passed.map(({ name, why }) => [name, why])).toEqual([
+    ['jolt-mile-aaa.json', 'unreadable'],
+    ['jolt-mile-bbb.json', 'unreadable'],
+    ['jolt-mile-ccc.json', 'unreadable'],
+  ])
+  expect(look.passed.every(({ said }) => said.length > 10)).toBe(true)
+  await put(folder, 'jolt-mile-ccc.json', whole)
+  const again = await readOthers(folder, 'ada', ada.seen, taking)
+  expect(again.passed.map(({ name }) => name)).toEqual(['jolt-mile-aaa.json', 'jolt-mile-bbb.json'])
+})
+
+test('what the demo saved stays out of one’s own log, whether the file says so or is of an earlier version', async () => {
+  const folder = sharedFolder()
+  const ada = await device('Ada')
+  const text = writeBackup(demoWorld('2026-11-26'), noon(6, 1), [], [], 'demo')
+  await put(folder, 'jolt-mile-new.json', text)
+  await put(folder, 'jolt-mile-old.json', text.replace('"version":4,"world":"demo"', '"version":3'))
+  const taking = { world: 'own', merge: ada.ledger.merge, read } as const
+  const look = await readOthers(folder, 'ada', ada.seen, taking)
+  expect(look.broughtIn).toBe(0)
+  expect(look.passed.map(({ why }) => why)).toEqual(['demo', 'demo'])
+  expect(storedIn(ada.ledger)).toEqual([])
 })
