@@ -89,11 +89,11 @@ export function lieAbout(entry: Entry, lie: Lie, random: Random): Entry {
         targets: [entry.id],
       }
     case 'corrected':
-      return { ...twisted(bare as Entry), id: id(NOW - DAY), supersedes: entry.id }
+      return { ...twisted(bare), id: id(NOW - DAY), supersedes: entry.id }
     case 'another action':
       return { ...entry, action: id(at - DAY) }
     case 'something new':
-      return { ...twisted(bare as Entry), id: id(NOW - DAY) }
+      return { ...twisted(bare), id: id(NOW - DAY) }
   }
 }
 

@@ -46,7 +46,7 @@ async function putInPlace(database: LogDatabase, replaced: readonly Replaced[]):
       .toArray()
     await database.entries.bulkDelete(rows.map(({ seq }) => seq))
     const [row] = rows
-    await database.entries.put({ ...now, ...(row && { seq: row.seq }) } as StoredEntry)
+    await database.entries.put({ ...now, ...(row && { seq: row.seq }) })
   }
   await countChange(database, await readGeneration(database))
 }

@@ -59,7 +59,7 @@ export function withoutPeople(entry: Entry, plainName: PlainName): Entry | undef
   let isShortened = writtenBy !== undefined
   const altered: string[] = []
   const left: Record<string, unknown> = { ...rest }
-  for (const [field, holds] of Object.entries(fields as Readonly<Record<string, Holds>>)) {
+  for (const [field, holds] of Object.entries(fields)) {
     const held = left[field]
     if (held === undefined) continue
     const now = spared(held, holds, () => plainName(entry))
