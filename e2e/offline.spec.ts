@@ -68,7 +68,11 @@ test('with the server gone the app opens, and a whole visit goes on as before', 
 
   await test.step('a backup is saved, and read again before that is said', async () => {
     await goToFiles(page)
-    expect(JSON.parse(await saveBackup(page))).toMatchObject({ format: 'jolt-mile-log', version: 3 })
+    expect(JSON.parse(await saveBackup(page))).toMatchObject({
+      format: 'jolt-mile-log',
+      version: 4,
+      world: 'own',
+    })
   })
 
   await test.step('the demo opens too, and a reload changes nothing', async () => {

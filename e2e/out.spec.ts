@@ -105,7 +105,13 @@ test('a chain changes hands: its record alone brings what it has done, and it wa
   await page.goto('/demo/files')
   await page.getByLabel('Record of').selectOption('Chain A2 of Quarry')
   await expect(page.getByRole('button', { name: 'Its sheet as PDF' })).toHaveCount(0)
-  const record = await savedBy(page, () => page.getByRole('button', { name: 'Save the record' }).click())
+  const saveRecord = () => savedBy(page, () => page.getByRole('button', { name: 'Save the record' }).click())
+  // Unless its owner says otherwise, no name that somebody typed goes along.
+  const nameless = (await bytesOf(await saveRecord())).toString()
+  expect(nameless).toContain('"name":"Chain"')
+  expect(nameless).not.toContain('Chain A2')
+  await page.getByRole('checkbox', { name: 'Leave out names, places and notes' }).uncheck()
+  const record = await saveRecord()
   expect(record.suggestedFilename()).toBe('jolt-mile-chain-a2-of-quarry-2026-11-26.json')
   const text = (await bytesOf(record)).toString()
   // Where it was and whose bike that is stays behind.

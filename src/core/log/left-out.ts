@@ -59,7 +59,8 @@ export function withoutPeople(entry: Entry, plainName: PlainName): Entry | undef
   let isShortened = writtenBy !== undefined
   const altered: string[] = []
   const left: Record<string, unknown> = { ...rest }
-  for (const [field, holds] of Object.entries(fields)) {
+  const declared: Readonly<Record<string, Holds>> = fields
+  for (const [field, holds] of Object.entries(declared)) {
     const held = left[field]
     if (held === undefined) continue
     const now = spared(held, holds, () => plainName(entry))
