@@ -13,6 +13,8 @@ import { isFromElsewhere, isOurHost, ourHosts } from './callers.ts'
 const YEAR_S = 31_536_000
 /** A question that is not all there after this long, ms, is cut off. */
 const PATIENCE_MS = 10_000
+/** So often, ms, it is looked whose time is up: with the usual half minute, patience would be that much longer. */
+const LOOK_EVERY_MS = 1000
 
 /** The built page, with this answer's own mark for the one style the sheets add. */
 function sendPage(reply: FastifyReply, page: string): FastifyReply {
@@ -65,7 +67,7 @@ export async function buildServer(distFolder: string, host = '127.0.0.1'): Promi
     logger: false,
     routerOptions: { ignoreTrailingSlash: true },
     requestTimeout: PATIENCE_MS,
-    http: { headersTimeout: PATIENCE_MS },
+    http: { headersTimeout: PATIENCE_MS, connectionsCheckingInterval: LOOK_EVERY_MS },
     forceCloseConnections: true,
   })
   const hosts = ourHosts(host)

@@ -29,7 +29,8 @@ try {
   )
   if (!['127.0.0.1', 'localhost', '::1'].includes(host))
     process.stdout.write(
-      'Others on your network can open it there too. Their records stay in their browsers, yours in yours.\n',
+      'Others on your network can open it there too. Their records stay in their browsers, yours in yours.\n' +
+        'By plain http nothing is kept offline, and browsers hold back what keeps a log safe: use https, or localhost on this machine.\n',
     )
 } catch (error) {
   const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE'

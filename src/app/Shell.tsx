@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Outlet, useLocation, useNavigate, useNavigation } from 'react-router'
+import { abilities } from '../session/abilities.ts'
 import { useOpenLog } from '../session/log-context.ts'
 import { runKey } from '../stations/wash/run/run-key.ts'
 import { onTexts, recallText } from '../ui/local-memory.ts'
@@ -64,7 +65,7 @@ function useBench() {
   const bench = useScreen((state) => state.screen.bench)
   useEffect(() => {
     document.documentElement.dataset['bench'] = String(bench)
-    if (!bench || !('wakeLock' in navigator)) return undefined
+    if (!bench || !abilities.awake) return undefined
     let lock: WakeLockSentinel | undefined
     const hold = () => {
       // Refused when the battery is low, say: the screen may then sleep, and nothing else changes.

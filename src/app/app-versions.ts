@@ -1,4 +1,5 @@
 import type { Workbox } from 'workbox-window'
+import { abilities } from '../session/abilities.ts'
 
 /**
  * How the app in this page stands to the one that is kept for when there is no network: `waiting`, a newer version is
@@ -31,7 +32,7 @@ export const subscribeToVersion = (onChange: () => void): (() => void) => {
  * waits: nobody's work is interrupted.
  */
 export async function keepAppOffline(): Promise<void> {
-  if (!('serviceWorker' in navigator)) return
+  if (!abilities.offline) return
   const { Workbox } = await import('workbox-window')
   const held = new Workbox('/sw.js')
   worker = held

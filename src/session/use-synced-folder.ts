@@ -1,14 +1,15 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { v4 } from 'uuid'
 import type { Entry } from '../core/log/entries.ts'
 import { allAside } from '../store/merge-in.ts'
 import { picturesOf } from '../store/pictures.ts'
 import { keep, readKept } from '../store/kept.ts'
 import type { World } from '../core/log/world.ts'
 import type { Ledger } from '../store/ledger.ts'
+import { abilities } from './abilities.ts'
 import { readAnyhow } from './backup.ts'
 import type { FolderState, SafeKeeping } from './safe-keeping.ts'
 import { readOthers, writeOwn, type SeenFiles } from './synced-folder.ts'
+import { newId } from './new-id.ts'
 
 /** A folder as the browser hands it over, with the leave to use it. */
 type Handle = FileSystemDirectoryHandle & {
@@ -32,7 +33,7 @@ const granted = async (handle: Handle): Promise<boolean> =>
 async function deviceName(ledger: Ledger): Promise<string> {
   const held = await readKept(ledger.database, DEVICE_KEY)
   if (typeof held === 'string') return held
-  const made = v4().slice(0, 8)
+  const made = newId().slice(0, 8)
   await keep(ledger.database, DEVICE_KEY, made)
   return made
 }
@@ -137,7 +138,7 @@ export function useSyncedFolder(
   )
 
   useEffect(() => {
-    if (!pickerOf()) return undefined
+    if (!abilities.folder) return undefined
     let isWanted = true
     void readKept(ledger.database, FOLDER_KEY).then(async (held) => {
       if (!held || !isWanted) return
@@ -152,8 +153,7 @@ export function useSyncedFolder(
     }
   }, [ledger, begin, run])
 
-  const [canChoose] = useState(() => pickerOf() !== undefined)
-  if (!canChoose) return undefined
+  if (!abilities.folder) return undefined
   return {
     state,
     choose: async () => {

@@ -1,5 +1,5 @@
 import type { EntityTable, Transaction } from 'dexie'
-import { v4 } from 'uuid'
+import { newId } from './new-id.ts'
 
 const KEY = 'generation'
 
@@ -19,7 +19,7 @@ export interface Generation {
 
 /** Marks a database that has just been made. */
 export const beginGeneration = (transaction: Transaction): Promise<unknown> =>
-  transaction.table('kept').put({ key: KEY, value: { id: v4(), changes: 0 } satisfies Generation })
+  transaction.table('kept').put({ key: KEY, value: { id: newId(), changes: 0 } satisfies Generation })
 
 /** The mark of the database; undefined where it holds none. Within a transaction, or alone. */
 export async function readGeneration(database: WithKept): Promise<Generation | undefined> {
@@ -28,6 +28,6 @@ export async function readGeneration(database: WithKept): Promise<Generation | u
 
 /** Says that entries were taken away or rewritten. Within a transaction on `kept`. */
 export async function countChange(database: WithKept, held: Generation | undefined): Promise<void> {
-  const value: Generation = { id: held?.id ?? v4(), changes: (held?.changes ?? 0) + 1 }
+  const value: Generation = { id: held?.id ?? newId(), changes: (held?.changes ?? 0) + 1 }
   await database.kept.put({ key: KEY, value })
 }

@@ -1,10 +1,11 @@
 import { picturesNamed, type KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry } from '../core/log/entries.ts'
 import type { LogDatabase } from './database.ts'
+import { newId } from './new-id.ts'
 
 /** Keeps a picture under a new id. @returns the id, for the entry that it belongs to */
 export async function keepPicture(database: LogDatabase, jpeg: Blob): Promise<string> {
-  const id = crypto.randomUUID()
+  const id = newId()
   await database.pictures.put({ id, jpeg: new Uint8Array(await jpeg.arrayBuffer()) })
   return id
 }

@@ -25,6 +25,7 @@ import { TorqueBook } from './TorqueBook.tsx'
 import { useChecks, type ChecksInHand } from './use-checks.ts'
 import { Wearing } from './Wearing.tsx'
 import { words } from '../../words/stations/checks/checks.ts'
+import { newId } from '../../session/new-id.ts'
 
 /** Something was looked at within so many days: it counts as fresh on the map. */
 const FRESH_DAYS = 30
@@ -88,8 +89,7 @@ function OneBike({ report }: { readonly report: BikeReport }) {
   }
   const start = useInTurn(async (next: Occasion, items: readonly ItemId[]) => {
     const waits = hand.rounds.some((one) => one.occasion === next)
-    if (!waits && items.length > 0)
-      await record([roundBegun(entry.bike, next, items, crypto.randomUUID(), thisMoment())])
+    if (!waits && items.length > 0) await record([roundBegun(entry.bike, next, items, newId(), thisMoment())])
     open(next)
   }) satisfies StartRound
   if (round) return <RoundScreen hand={hand} round={round} onLeave={() => open(undefined)} />

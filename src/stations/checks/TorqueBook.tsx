@@ -23,6 +23,7 @@ import { FastenerForm } from './FastenerForm.tsx'
 import { thisMoment } from './round-writing.ts'
 import { words } from '../../words/stations/checks/torque-book.ts'
 import { sayDecimal } from '../../words/grouped-number.ts'
+import { newId } from '../../session/new-id.ts'
 
 interface Line {
   readonly bolt: FastenerEntry
@@ -44,7 +45,7 @@ export const newBolt = (bike: string): Omit<FastenerEntry, 'id' | 'format' | 'ac
   kind: 'fastener',
   at: thisMoment(),
   bike,
-  fastener: crypto.randomUUID(),
+  fastener: newId(),
   name: '',
   valuesNm: [],
   joint: 'grease',

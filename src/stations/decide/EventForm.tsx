@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { v4 } from 'uuid'
 import type { EventEntry } from '../../core/log/kinds/event.ts'
 import type { BikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { useOpenLog } from '../../session/log-context.ts'
@@ -12,6 +11,7 @@ import { useUnits } from '../../ui/screen-state.ts'
 import { CONDITION_NAMES } from '../../words/names.ts'
 import { eventFields, eventSchema, plannedEvent } from './event-form.ts'
 import { words } from '../../words/stations/decide/event-form.ts'
+import { newId } from '../../session/new-id.ts'
 
 interface Props {
   readonly report: BikeReport
@@ -25,7 +25,7 @@ export function EventForm({ report, event, onDone }: Props) {
   const { record, now } = useOpenLog()
   const units = useUnits()
   const { bike, usualCondition: usual } = report.bike.entry
-  const [id] = useState(() => event?.event ?? v4())
+  const [id] = useState(() => event?.event ?? newId())
   const { form, submit, saving } = useCheckedForm(
     eventSchema(dayOf(now), units),
     eventFields(event, usual, units, now),

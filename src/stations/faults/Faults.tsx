@@ -23,6 +23,7 @@ import { Suspects } from './Suspects.tsx'
 import { Symptoms } from './Symptoms.tsx'
 import { useSearch } from './use-search.ts'
 import { words } from '../../words/stations/faults/faults.ts'
+import { newId } from '../../session/new-id.ts'
 
 function OneBike({ judged }: { readonly judged: JudgedBike }) {
   const { garage, now, record } = useOpenLog()
@@ -37,7 +38,7 @@ function OneBike({ judged }: { readonly judged: JudgedBike }) {
         faultEntry(kept, {
           at: now,
           bike: entry.bike,
-          fault: crypto.randomUUID(),
+          fault: newId(),
           found: [],
           outcome: 'not-found',
         }),

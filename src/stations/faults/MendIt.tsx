@@ -13,6 +13,7 @@ import { sayCauseWith } from '../../words/faults/say-fault.ts'
 import { faultEntry } from './given.ts'
 import type { SearchInHand } from './use-search.ts'
 import { words } from '../../words/stations/faults/mend-it.ts'
+import { newId } from '../../session/new-id.ts'
 
 interface Props {
   readonly hand: SearchInHand
@@ -29,7 +30,7 @@ interface Props {
 export function MendIt({ hand, bike, name, causes, blamed, isElectric, onBack, onAlso }: Props) {
   const { now, record } = useOpenLog()
   const { kept, clear, view } = hand
-  const [fault] = useState(() => crypto.randomUUID())
+  const [fault] = useState(newId)
   const log = useInTurn(async (outcome: FaultOutcome) => {
     await record(
       [faultEntry(kept, { at: now, bike, fault, found: causes, outcome })],

@@ -1,4 +1,5 @@
 import { lightFormat } from 'date-fns'
+import { abilities, type Abilities } from '../../session/abilities.ts'
 import { useSafeKeeping, type FolderState, type StoragePromise } from '../../session/safe-keeping.ts'
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
@@ -10,6 +11,30 @@ const PROMISED: Readonly<Record<StoragePromise, string>> = {
   given: words.theBrowserHasPromised,
   refused: words.theBrowserHasNot,
   unknown: words.thisBrowserDoesNot,
+}
+
+/** What it means that a browser holds these back. */
+const LACKING: readonly (readonly [keyof Abilities, string])[] = [
+  ['offline', words.nothingIsKeptOffline],
+  ['promise', words.itCannotBeAsked],
+  ['folder', words.noFolderIsKept],
+  ['secondCopy', words.itHasNoSecondCopy],
+  ['awake', words.theScreenMayGoDark],
+]
+
+/** What this address cannot do, and what to do about it. */
+function HeldBack() {
+  return (
+    <div className="text-[0.95rem]">
+      <p className="font-medium">{words.thisAddressIsNeither}</p>
+      <ul className="mt-2 list-disc pl-5">
+        {LACKING.filter(([means]) => !abilities[means]).map(([means, said]) => (
+          <li key={means}>{said}</li>
+        ))}
+      </ul>
+      <p className="mt-2">{words.openTheAppByHttps}</p>
+    </div>
+  )
 }
 
 function sayFolder(folder: FolderState): string {
@@ -63,13 +88,13 @@ export function KeptSafe() {
   const [ask, asking] = useOnce(askForPromise)
   return (
     <Section title={words.keptSafe} note={words.theLogLivesInThisBrowser}>
-      <p className="text-[0.95rem]">{PROMISED[promise]}</p>
-      {promise === 'refused' && (
+      {abilities.isSecure ? <p className="text-[0.95rem]">{PROMISED[promise]}</p> : <HeldBack />}
+      {promise === 'refused' && abilities.promise && (
         <Button className="mt-2" disabled={asking} onClick={ask}>
           {words.askTheBrowserToKeep}
         </Button>
       )}
-      <Folder />
+      {abilities.isSecure && <Folder />}
     </Section>
   )
 }

@@ -32,6 +32,7 @@ import {
 } from './take-form.ts'
 import { TakeInputs } from './TakeInputs.tsx'
 import { words } from '../../words/stations/gauge/measure-now.ts'
+import { newId } from '../../session/new-id.ts'
 
 const DRIVETRAIN_CHOICES = (Object.keys(DRIVETRAIN_NAMES) as DrivetrainKind[]).map((value) => ({
   value,
@@ -59,7 +60,7 @@ function Verdict({
   const units = useUnits()
   const send = useSend()
   const navigate = useNavigate()
-  const [ids] = useState(() => ({ bike: crypto.randomUUID(), chain: crypto.randomUUID() }))
+  const [ids] = useState(() => ({ bike: newId(), chain: newId() }))
   const name = words.bike(garage.bikes.size + 1)
   const drafts = useMemo(
     () => provisionalDrafts(measured.kind, measured.readings, { ...ids, name }, measured.at),

@@ -12,6 +12,7 @@ import { TextField } from '../../ui/parts/fields.tsx'
 import { OPENS } from '../../words/places.ts'
 import { sayDay } from '../../words/numbers.ts'
 import { words } from '../../words/stations/gauge/missing-swap.ts'
+import { newId } from '../../session/new-id.ts'
 
 interface Props {
   readonly chain: ChainReport
@@ -41,7 +42,7 @@ export function MissingSwap({ chain, before, look }: Props) {
       // In the morning of the day, but never before the look that was still at the old chain.
       const at =
         [midnightOf(day), new Date(Date.parse(before) + 60_000).toISOString()].sort().at(-1) ?? before
-      const drafts = missingSwap(garage, part, at, crypto.randomUUID())
+      const drafts = missingSwap(garage, part, at, newId())
       if (!drafts) return setError('day', { message: words.cameOntoItsBike(name) })
       return record(drafts, words.cameOffWhatWas(name))
     },

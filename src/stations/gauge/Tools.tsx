@@ -20,6 +20,7 @@ import { SHORT_INSTRUMENT } from '../../words/names.ts'
 import { sayCount, sayFigure } from '../../words/numbers.ts'
 import { useOnce } from '../../ui/use-once.ts'
 import { words } from '../../words/stations/gauge/tools.ts'
+import { newId } from '../../session/new-id.ts'
 
 const KINDS = {
   rule: SHORT_INSTRUMENT.rule,
@@ -109,7 +110,7 @@ const toolSchema = object({
 
 function NewToolSheet({ onClose }: { readonly onClose: () => void }) {
   const { record, now } = useOpenLog()
-  const [tool] = useState(() => crypto.randomUUID())
+  const [tool] = useState(newId)
   const { form, submit, saving } = useCheckedForm(
     toolSchema,
     { name: '', kind: 'two-contact-limit', bar: 200 },

@@ -10,6 +10,7 @@ import { sayList } from '../../words/numbers.ts'
 import { namePart } from '../../words/part-name.ts'
 import type { GearingInHand, OnBench } from './use-gearing.ts'
 import { words } from '../../words/stations/gearing/write-it.ts'
+import { newId } from '../../session/new-id.ts'
 
 interface Props {
   readonly gearing: GearingInHand
@@ -42,7 +43,7 @@ export function WriteIt({ gearing, judged, what, onDone }: Props) {
   const write = useInTurn(async () => {
     await record(
       [
-        ...gearChangeEntries(garage, bike, what.set, now, () => crypto.randomUUID()),
+        ...gearChangeEntries(garage, bike, what.set, now, newId),
         gearing.draftWith({ whatIfs: gearing.whatIfs.filter((one) => one.name !== what.name) }),
       ],
       words.fitted(name, what.name),

@@ -22,6 +22,7 @@ import {
 import { useCheckedForm } from '../../ui/form/use-checked-form.ts'
 import { MATERIAL_NAMES } from '../../words/names.ts'
 import { words } from '../../words/stations/shelf/new-part.ts'
+import { newId } from '../../session/new-id.ts'
 
 const SURFACES = { plain: words.plainSteel, plated: words.plated, 'hard-coated': words.hardCoated }
 const JOINS = { 'joining-link': words.aJoiningLink, pin: words.aPin }
@@ -130,7 +131,7 @@ export function NewPart({ report, onDone }: { readonly report: BikeReport; reado
   const { answer } = useForecast(report.chain?.part.entry.part)
   const { outlook: teeth } = useTeeth(report.bike.entry.bike)
   const { entry } = report.bike
-  const [id] = useState(() => crypto.randomUUID())
+  const [id] = useState(newId)
   const { form, submit, saving } = useCheckedForm(
     partFormSchema(now),
     {

@@ -11,6 +11,7 @@ import { usualGearName } from '../../core/gearing/write-set.ts'
 import type { BikeEntry } from '../../core/log/kinds/bike.ts'
 import type { EntryDraft } from '../../core/log/entries.ts'
 import { words } from '../../words/stations/shelf/bike-form.ts'
+import { newId } from '../../session/new-id.ts'
 
 /** Tooth counts out of free text: "11 13 15", "11-13-15", "11, 13". Smallest first. */
 export const teethOf = (text: string): number[] =>
@@ -133,7 +134,7 @@ const standing = (owner: string, rack: string): Pick<BikeEntry, 'owner' | 'rack'
 })
 
 /** Ids for a bike and all that may come with it, made once for each form: pressed twice it saves one bike. */
-export const bikeIds = (): readonly string[] => Array.from({ length: 12 }, () => crypto.randomUUID())
+export const bikeIds = (): readonly string[] => Array.from({ length: 12 }, newId)
 
 /**
  * The entries that put a bike with its parts in the log: as of the day its chain was fitted, so that rides since
@@ -145,7 +146,7 @@ export function bikeEntries(
   ids: readonly string[],
 ): { readonly bike: string; readonly entries: EntryDraft[] } {
   const left = [...ids]
-  const newId = (): string => left.shift() ?? crypto.randomUUID()
+  const newId = (): string => left.shift() ?? newId()
   const bike = newId()
   // The start of the day, today too: a ride of that morning is counted on it, as the form says.
   const at = new Date(`${draft.since}T00:00:00`).toISOString()

@@ -25,6 +25,7 @@ import { faultOfChain } from './bike-form.ts'
 import { chainsToHand, linksToHand, swapEntries, type Swap } from '../../core/strategy/shelf/swap.ts'
 import { words } from '../../words/stations/shelf/use-swap.ts'
 import { sayDecimal } from '../../words/grouped-number.ts'
+import { newId } from '../../session/new-id.ts'
 
 /** Stands for a part that is not in the log yet. */
 export const NEW = 'new'
@@ -174,10 +175,7 @@ export function useSwap(report: BikeReport): SwapState {
       const fault = faultOfSwap(swap, { garage, report, now })
       if (fault) return setError(fault.field, { message: fault.message }, { shouldFocus: true })
       await record(
-        [
-          ...swapEntries(swap, garage, () => crypto.randomUUID()),
-          ...(values.which === NEW ? costOf(values, swap.at) : []),
-        ],
+        [...swapEntries(swap, garage, newId), ...(values.which === NEW ? costOf(values, swap.at) : [])],
         words.hasAnotherChain(name),
       )
     },

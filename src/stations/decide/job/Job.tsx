@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { v4 } from 'uuid'
 import { isStoodInFor } from '../../../core/strategy/job/either-or.ts'
 import type { VisitJob } from '../../../core/log/kinds/visit.ts'
 import { guessedMinor } from '../../../core/strategy/plans/usual-prices.ts'
@@ -23,6 +22,7 @@ import { SumSlider } from './SumSlider.tsx'
 import { useJob, type Job as JobInHand } from './use-job.ts'
 import { Weights } from './Weights.tsx'
 import { words } from '../../../words/stations/decide/job/job.ts'
+import { newId } from '../../../session/new-id.ts'
 
 interface Props {
   readonly judged: JudgedBike & { readonly verdict: NonNullable<JudgedBike['verdict']> }
@@ -86,7 +86,7 @@ function AddJob({ job, onEdit }: { readonly job: JobInHand; readonly onEdit: (on
       <Button
         className="text-sm"
         onClick={() =>
-          onEdit({ id: v4(), name: '', isSafety: false, price: 0, minutes: 15, worth: 5, outcome: 'open' })
+          onEdit({ id: newId(), name: '', isSafety: false, price: 0, minutes: 15, worth: 5, outcome: 'open' })
         }
       >
         {words.somethingElse}

@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react'
-import { v4 } from 'uuid'
 import { chooseJobs, leastSafe, needsInARing, stepAt } from '../../../core/strategy/job/job-choice.ts'
 import { proposedJobs } from '../../../core/strategy/job/job-options.ts'
 import { pricesOf } from '../../../core/strategy/plans/plans-ask.ts'
@@ -12,6 +11,7 @@ import type { JudgedBike } from '../../../session/verdicts.ts'
 import { jobOfFinding } from '../../../words/job-words.ts'
 import { minorPerMajor } from '../../../words/money.ts'
 import { firstJobs, keepJob, recallJob, SAFETY_TIMES, type JobDraft } from './job-draft.ts'
+import { newId } from '../../../session/new-id.ts'
 
 /** A sum to begin with, where none was said: about a small service, euro cents. */
 const FIRST_SUM = 12_000
@@ -40,7 +40,7 @@ export function useJob({
     }),
     [garage, report, answer, teeth, prices, currency, verdict, ofChecks],
   )
-  const [visit] = useState<string>(() => v4())
+  const [visit] = useState<string>(() => newId())
   const [kept, setKept] = useState(() => recallJob(world, bike))
   const draft: JobDraft = kept ?? { visit, ...fresh }
   // By its own currency: prices may have been given another since it was begun.

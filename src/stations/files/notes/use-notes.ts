@@ -20,6 +20,7 @@ import { useBikeId } from '../../../ui/use-bike-id.ts'
 import { minorPerMajor } from '../../../words/money.ts'
 import { isMapping } from './kept-mapping.ts'
 import { words } from '../../../words/stations/files/notes/use-notes.ts'
+import { newId } from '../../../session/new-id.ts'
 
 /** A table that was opened, and where it came from. */
 interface Opened {
@@ -111,8 +112,8 @@ export function useNotes(): Notes {
   const [chosen, setChosen] = useState<Readonly<Record<string, NotesBike | undefined>>>({})
   // The same new thing keeps its id however often the table is laid out: pressed twice it comes in once.
   const ids = useRef(new Map<string, string>())
-  const newId = useCallback((what: string): string => {
-    const id = ids.current.get(what) ?? crypto.randomUUID()
+  const idFor = useCallback((what: string): string => {
+    const id = ids.current.get(what) ?? newId()
     ids.current.set(what, id)
     return id
   }, [])
@@ -150,10 +151,10 @@ export function useNotes(): Notes {
       mapping: whole,
       bikes: laidOut.bikes,
       file: laidOut.opened.file,
-      newId,
+      newId: idFor,
       minorPerMajor: minorPerMajor(whole.currency),
     })
-  }, [laidOut, garage, now, newId])
+  }, [laidOut, garage, now, idFor])
   return {
     opened,
     fault,

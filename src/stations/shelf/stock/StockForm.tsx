@@ -13,6 +13,7 @@ import { STOCK_NAMES } from '../../../words/stock-words.ts'
 import { factsSchema, keptFacts, shownFacts } from './fact-fields.ts'
 import { FactFields } from './FactFields.tsx'
 import { words } from '../../../words/stations/shelf/stock/stock-form.ts'
+import { newId } from '../../../session/new-id.ts'
 
 const COUNT = { unit: '', ask: words.howManyAreThere, least: 0, most: 10_000, whole: true } as const
 
@@ -36,7 +37,7 @@ interface Props {
 export function StockForm({ state, currency, onDone }: Props) {
   const { now, record } = useOpenLog()
   const entry = state?.entry
-  const [id] = useState(() => entry?.stock ?? crypto.randomUUID())
+  const [id] = useState(() => entry?.stock ?? newId())
   const { form, submit, saving } = useCheckedForm(
     schema,
     {

@@ -17,6 +17,7 @@ import { sayBulk, sayWithout } from '../../../words/day-words.ts'
 import { LUBE_NAMES, WASH_NAMES } from '../../../words/names.ts'
 import { sayCount, sayList } from '../../../words/numbers.ts'
 import { words } from '../../../words/stations/today/day/bulk-bar.ts'
+import { newId } from '../../../session/new-id.ts'
 
 const ACTS = {
   wash: words.cleanOrLubricate,
@@ -137,7 +138,7 @@ export function BulkBar({ bikes, onDone }: Props) {
   const navigate = useNavigate()
   const [run, busy] = useOnce(async () => {
     const trimmed = act.act === 'place' ? { ...act, value: act.value.trim() } : act
-    const { drafts, done, without } = bulkEntries(garage, bikes, trimmed, now, () => crypto.randomUUID())
+    const { drafts, done, without } = bulkEntries(garage, bikes, trimmed, now, newId)
     const names = without.map((bike) => garage.bikes.get(bike)?.entry.name ?? '')
     setSaid(names.length > 0 ? sayWithout(sayList(names)) : '')
     if (drafts.length > 0 && (await record(drafts, sayBulk(trimmed, done.length)))) onDone()

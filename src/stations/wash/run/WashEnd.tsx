@@ -19,6 +19,7 @@ import { Choice } from '../../../ui/parts/fields.tsx'
 import type { KeptRun } from './kept-run.ts'
 import { entriesOf, lastTouchMs } from './run-entries.ts'
 import { words } from '../../../words/stations/wash/run/wash-end.ts'
+import { newId } from '../../../session/new-id.ts'
 
 const MINUTE_MS = 60_000
 
@@ -151,7 +152,7 @@ export function WashEnd({ kept, nowMs, onBack, onOver }: Props) {
           },
         ]),
       ),
-      newId: () => crypto.randomUUID(),
+      newId,
     })
     if (drafts.length === 0 || (await record(drafts, words.washLogged))) onOver()
   })

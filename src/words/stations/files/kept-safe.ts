@@ -13,6 +13,15 @@ export const words = {
     `${name} is up to date, last written at ${phrase}.${others}`,
   noReasonWasGiven: 'no reason was given',
   couldNotBeBrought: (name: string, fault: string) => `${name} could not be brought up to date: ${fault}.`,
+  thisAddressIsNeither:
+    'This address is neither https nor localhost: the browser holds back some of its means.',
+  nothingIsKeptOffline: 'Nothing is kept offline: without the server, the app does not open.',
+  itCannotBeAsked: 'It cannot be asked to keep the log when it runs out of room.',
+  noFolderIsKept: 'It writes into no folder: save a backup now and then.',
+  itHasNoSecondCopy: 'It has no second copy of the log.',
+  theScreenMayGoDark: 'In bench mode, the screen may go dark by itself.',
+  openTheAppByHttps:
+    'Open the app by https, or by localhost on the machine that serves it. Records stay with their address: save a backup here and bring it in there.',
   thisBrowserCannotKeep: 'This browser cannot keep a file up to date by itself. Save a backup now and then.',
   aFolderKeptUp: 'A folder kept up to date',
   chooseAFolderOnce:

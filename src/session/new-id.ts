@@ -1,0 +1,2 @@
+/** Where screens get ids for new parts, faults and the like. */
+export { newId } from '../store/new-id.ts'
