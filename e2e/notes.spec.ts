@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { madeXlsx } from '../test/made-xlsx.ts'
+import { zipSync } from 'fflate'
+import { madeXlsx, xlsxParts } from '../test/made-xlsx.ts'
 import { answerOf, expectAccessible, goTo } from './bench-hand.ts'
 
 test.setTimeout(180_000)
@@ -109,4 +110,36 @@ test('a file that is no table says so, and nothing is changed', async ({ page })
     buffer: Buffer.from(''),
   })
   await expect(page.getByRole('alert')).toHaveText(/The file is empty.*Nothing was changed\./)
+})
+
+test('a spreadsheet file of twenty thousand rows is read and can be stopped; one with a cell in the last corner says so', async ({
+  page,
+}) => {
+  await opens(page)
+  const sheet = (name: string, bytes: Uint8Array) => ({
+    name,
+    mimeType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    buffer: Buffer.from(bytes),
+  })
+  const first = Date.UTC(1971, 0, 1)
+  const long = madeXlsx([
+    ['Date', 'Odometer (km)', 'Note'],
+    ...Array.from({ length: 20_000 }, (_, i) => [new Date(first + i * 86_400_000), i * 5, `ride ${i}`]),
+  ])
+  await test.step('it is stopped', async () => {
+    await page.getByLabel('Spreadsheet file').setInputFiles(sheet('years.xlsx', long))
+    await page.getByRole('button', { name: 'Cancel' }).click()
+    await expect(page.getByRole('alert')).toHaveText('Cancelled. Nothing was changed.')
+  })
+  await test.step('it is read', async () => {
+    await page.getByLabel('Spreadsheet file').setInputFiles(sheet('years.xlsx', long))
+    await expect(page.getByRole('region', { name: 'What the columns hold' })).toContainText('Odometer (km)')
+    await page.getByRole('button', { name: 'Leave this table' }).click()
+  })
+  await test.step('one cell in the last corner', async () => {
+    const corner = zipSync(xlsxParts('<row r="1048576"><c r="XFD1048576"><v>1</v></c></row>'))
+    await page.getByLabel('Spreadsheet file').setInputFiles(sheet('corner.xlsx', corner))
+    await expect(page.getByRole('alert')).toContainText('something in row 1')
+    await expect(page.getByRole('alert')).toContainText('Nothing was changed.')
+  })
 })

@@ -16,19 +16,26 @@ function cellXml(cell: MadeCell, at: string): string {
   return `<c r="${at}" t="inlineStr"><is><t>${escaped(cell)}</t></is></c>`
 }
 
-/** A spreadsheet file as programs write it, with one sheet: the smallest that is one. */
-export function madeXlsx(rows: readonly (readonly MadeCell[])[]): Uint8Array {
-  const sheet = rows
+/** The rows of a sheet as programs write them, without what stands round them. */
+export const rowsXml = (rows: readonly (readonly MadeCell[])[]): string =>
+  rows
     .map(
       (row, i) =>
         `<row r="${i + 1}">${row.map((cell, j) => cellXml(cell, `${String.fromCharCode(65 + j)}${i + 1}`)).join('')}</row>`,
     )
     .join('')
+
+/** A spreadsheet file as programs write it, with one sheet: the smallest that is one. */
+export const madeXlsx = (rows: readonly (readonly MadeCell[])[]): Uint8Array =>
+  zipSync(xlsxParts(rowsXml(rows)))
+
+/** The parts of a spreadsheet file whose sheet holds these rows. */
+export function xlsxParts(sheet: string): Record<string, Uint8Array> {
   const head = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>'
   const main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main'
   const relations = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships'
   const packaged = 'http://schemas.openxmlformats.org/package/2006'
-  return zipSync({
+  return {
     '[Content_Types].xml': strToU8(
       `${head}<Types xmlns="${packaged}/content-types"><Default Extension="rels" ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/><Override PartName="/xl/styles.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.styles+xml"/></Types>`,
     ),
@@ -47,5 +54,5 @@ export function madeXlsx(rows: readonly (readonly MadeCell[])[]): Uint8Array {
     'xl/worksheets/sheet1.xml': strToU8(
       `${head}<worksheet xmlns="${main}"><sheetData>${sheet}</sheetData></worksheet>`,
     ),
-  })
+  }
 }

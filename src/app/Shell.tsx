@@ -18,6 +18,7 @@ import {
 import { Header } from './Header.tsx'
 import { CameBackNote } from './CameBackNote.tsx'
 import { VersionNote } from './VersionNote.tsx'
+import { useMishaps } from './use-mishaps.ts'
 import { WorkingLine } from './WorkingLine.tsx'
 import { STATION_LIST } from '../words/places.ts'
 import { applyTheme } from './theme.ts'
@@ -165,6 +166,7 @@ export function Shell() {
   })
   useAnchor()
   useMissingPieces()
+  useMishaps()
   const station = STATION_LIST.find(({ path }) => path === location.pathname)
   useEffect(() => {
     document.title = station ? words.joltMile(station.name) : words.joltMile2

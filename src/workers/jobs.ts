@@ -40,6 +40,10 @@ export const JOBS = {
     const { packedRideSteps } = await import('./ride-jobs.ts')
     return yield* packedRideSteps(question)
   },
+  'sheet-file': async function* (file: Blob) {
+    const { sheetJobSteps } = await import('./sheet-job.ts')
+    return yield* sheetJobSteps(file)
+  },
   backup: async function* (file: Blob) {
     const { backupJobSteps } = await import('./backup-job.ts')
     return yield* backupJobSteps(file)
@@ -73,5 +77,6 @@ export const JOB_VERSIONS: Readonly<Record<JobName, number>> = {
   'ride-files': 1,
   'ride-archive': 1,
   'packed-rides': 1,
+  'sheet-file': 1,
   backup: 1,
 }

@@ -69,6 +69,20 @@ function Begin({ notes, said }: { readonly notes: Notes; readonly said: string |
           </DropPlace>
         </Section>
       </div>
+      {notes.reading && (
+        <div className="flex items-center gap-4">
+          <p role="status" className="[overflow-wrap:anywhere]">
+            {phrases.reading(notes.reading.file)}
+          </p>
+          <progress
+            className="h-2 min-w-24 flex-1 accent-petrol"
+            max={1}
+            value={notes.reading.share}
+            aria-label={phrases.readingTheSpreadsheet}
+          />
+          <Button onClick={notes.cancel}>{phrases.cancel}</Button>
+        </div>
+      )}
       {notes.fault !== undefined && (
         <p role="alert" className="font-medium text-rust">
           {phrases.nothingWasChanged(notes.fault)}

@@ -13,7 +13,7 @@ import {
 import { readNotes } from '../../../formats/notes/note-rows.ts'
 import { MOST_NOTE_ROWS, readNoteTable, type NoteTable } from '../../../formats/notes/note-table.ts'
 import { RideFileError } from '../../../formats/rides/ride-file-error.ts'
-import { MOST_SHEET_BYTES, textOfSheetFile } from '../../../formats/notes/sheet-file.ts'
+import { MOST_SHEET_BYTES } from '../../../formats/notes/sheet-file.ts'
 import { understandNotes } from '../../../formats/notes/understand.ts'
 import { useOpenLog } from '../../../session/log-context.ts'
 import { useBikeId } from '../../../ui/use-bike-id.ts'
@@ -21,6 +21,7 @@ import { minorPerMajor } from '../../../words/money.ts'
 import { isMapping } from './kept-mapping.ts'
 import { words } from '../../../words/stations/files/notes/use-notes.ts'
 import { newId } from '../../../session/new-id.ts'
+import { readSheetFile, type SheetReading } from '../../../workers/read-sheet.ts'
 
 /** A table that was opened, and where it came from. */
 interface Opened {
@@ -28,10 +29,18 @@ interface Opened {
   readonly table: NoteTable
 }
 
+/** A file that is being read, and the share that is. */
+interface NotesReading {
+  readonly file: string
+  readonly share: number
+}
+
 /** A table of notes on its way into the log. */
 export interface Notes {
   readonly opened: Opened | undefined
   readonly fault: string | undefined
+  readonly reading: NotesReading | undefined
+  readonly cancel: () => void
   readonly mapping: GuessedNotes | undefined
   readonly bikes: Readonly<Record<string, NotesBike>>
   /** The names of bikes in the table, as they are written; one empty name where no column holds any. */
@@ -79,6 +88,8 @@ function bikesOf(
 function useTaking(begin: (opened: Opened, mapping: GuessedNotes) => void) {
   const { now, kept } = useOpenLog()
   const [fault, setFault] = useState<string>()
+  const [reading, setReading] = useState<NotesReading>()
+  const held = useRef<SheetReading>(undefined)
   const takeText = async (text: string, file: string): Promise<void> => {
     setFault(undefined)
     try {
@@ -93,14 +104,29 @@ function useTaking(begin: (opened: Opened, mapping: GuessedNotes) => void) {
   }
   const takeFile = async (file: File): Promise<void> => {
     if (file.size > MOST_SHEET_BYTES) return setFault(words.isTooLargeForATable(file.name))
+    setFault(undefined)
     try {
-      const isSheet = /\.xlsx$/i.test(file.name)
-      await takeText(isSheet ? await textOfSheetFile(file) : await file.text(), file.name)
+      if (!/\.xlsx$/i.test(file.name)) return await takeText(await file.text(), file.name)
+      // Another file takes the place of one that is still being read.
+      held.current?.cancel()
+      setReading({ file: file.name, share: 0 })
+      const mine = readSheetFile(file, (share) => setReading({ file: file.name, share }))
+      held.current = mine
+      const text = await mine.result
+      if (held.current !== mine) return
+      held.current = undefined
+      setReading(undefined)
+      if (text === 'cancelled') setFault(words.cancelled)
+      else await takeText(text, file.name)
     } catch (error) {
-      setFault(error instanceof RideFileError ? error.message : words.couldNotBeRead2(file.name))
+      const isSaid =
+        error instanceof RideFileError || (error instanceof Error && error.name === 'WorkerError')
+      setReading(undefined)
+      setFault(isSaid ? error.message : words.couldNotBeRead2(file.name))
     }
   }
-  return { fault, takeText, takeFile }
+  const cancel = (): void => held.current?.cancel()
+  return { fault, reading, cancel, takeText, takeFile }
 }
 
 /** Tables of notes: opened, understood as far as they tell, and laid out as what they would become. */
@@ -123,7 +149,7 @@ export function useNotes(): Notes {
     map(read)
     setOpened(next)
   }, [])
-  const { fault, takeText, takeFile } = useTaking(begin)
+  const taking = useTaking(begin)
   const here = useMemo(
     () => new Map([...garage.bikes.values()].map(({ entry }) => [bikeKey(entry.name), entry.bike])),
     [garage],
@@ -156,15 +182,13 @@ export function useNotes(): Notes {
     })
   }, [laidOut, garage, now, idFor])
   return {
+    ...taking,
     opened,
-    fault,
     mapping,
     bikes,
     names,
     open,
     outcome: laidOut === asked ? outcome : undefined,
-    takeText,
-    takeFile,
     map,
     choose: (name, bike) => setChosen((before) => ({ ...before, [bikeKey(name)]: bike })),
     leave: () => {

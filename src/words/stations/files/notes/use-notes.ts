@@ -5,5 +5,6 @@ export const words = {
     `${file} has ${count} rows. Bring in up to ${mostNoteRows} at a time.`,
   couldNotBeRead: (file: string) => `${file} could not be read.`,
   isTooLargeForATable: (name: string) => `${name} is too large for a table of notes.`,
+  cancelled: 'Cancelled.',
   couldNotBeRead2: (name: string) => `${name} could not be read.`,
 }
