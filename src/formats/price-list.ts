@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { wordsOfCell } from '../core/tables/plain-cell.ts'
 import { PRICED, type Priced } from '../core/log/kinds/prices.ts'
 
 /** A line of a price list that was understood. */
@@ -75,7 +76,7 @@ export function readPriceList(text: string): PriceList {
   const lines: PriceLine[] = []
   const faults: PriceFault[] = []
   data.forEach((cells, i) => {
-    const [thing = '', ...rest] = cells.map((cell) => cell.trim())
+    const [thing = '', ...rest] = cells.map((cell) => wordsOfCell(cell).trim())
     // A decimal comma in a list with commas between: "chain,24,90".
     const joined = rest.length >= 2 && /^\d+$/.test(rest[0] ?? '') && /^\d{2}$/.test(rest[1] ?? '')
     const priceText = joined ? `${rest[0]},${rest[1]}` : (rest[0] ?? '')

@@ -9,6 +9,8 @@ import { demoWorld } from '../../../demo/world.ts'
 import { replay } from '../../core/log/replay.ts'
 import { bikeReport } from '../../core/strategy/facts/bike-report.ts'
 import { dataPackage, dataPackageSteps, type DataPackageOf } from './data-package.ts'
+import { csvOf } from './table.ts'
+import { readTable } from '../rides/ride-table.ts'
 
 const NOW = '2026-11-26T12:00:00.000Z'
 const garage = replay(demoWorld('2026-11-26'))
@@ -151,4 +153,17 @@ test('a name that begins like a formula is written as words', () => {
   const named = { ...bike, entry: { ...bike.entry, name: '=1+1' } }
   const spoilt = { ...garage, bikes: new Map([...garage.bikes, [bike.entry.bike, named]]) }
   expect(rowsOf('bikes', dataPackage({ ...of, garage: spoilt }))[0]?.['name']).toBe("'=1+1")
+})
+
+test('whatever words a table leaves with, it comes back with them, and none of its cells is a formula', () => {
+  const words = ['=HYPERLINK("x")', ' \n=1', '-5 links, see "note"', "'=1", '@me', '\tx', 'plain', '\u200b+1']
+  const csv = csvOf(
+    ['what', 'km'],
+    words.map((one, i) => [one, -1 - i]),
+  )
+  const { data } = Papa.parse<string[]>(csv)
+  for (const [cell = ''] of data) expect(cell).not.toMatch(/^[\s\p{Cf}]*[=+\-@]/u)
+  const back = readTable(csv)
+  expect(back.rows.map(([one]) => one)).toEqual(words)
+  expect(back.rows.map(([, km]) => Number(km))).toEqual(words.map((_, i) => -1 - i))
 })

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { plainCell } from '../../core/tables/plain-cell.ts'
 
 /** What a cell can hold; undefined is an empty one. */
 export type Cell = string | number | boolean | undefined
@@ -48,11 +49,14 @@ export const timeCell = (at: string): string => at.replace(/\.\d{3}Z$/, 'Z')
 export const figure = (value: number | undefined, digits: number): number | undefined =>
   value === undefined || !Number.isFinite(value) ? undefined : Number(value.toFixed(digits))
 
-/** Heads and rows as CSV, without a line end after the last. A name that begins as a formula does is written as words. */
+/** Heads and rows as CSV, without a line end after the last. Words that begin as a formula does are written as words. */
 export const csvOf = (heads: readonly string[], rows: readonly (readonly Cell[])[]): string =>
   Papa.unparse(
-    { fields: [...heads], data: rows.map((row) => [...row]) },
-    { newline: '\r\n', escapeFormulae: true },
+    {
+      fields: heads.map(plainCell),
+      data: rows.map((row) => row.map((cell) => (typeof cell === 'string' ? plainCell(cell) : cell))),
+    },
+    { newline: '\r\n' },
   ).replace(/(\r\n)+$/, '')
 
 /**

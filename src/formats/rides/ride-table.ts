@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { wordsOfCell } from '../../core/tables/plain-cell.ts'
 import { RideFileError } from './ride-file-error.ts'
 import { words } from '../../words/formats/rides/ride-table.ts'
 
@@ -112,9 +113,10 @@ export function readTable(text: string, signs: TableSigns = OF_RIDES): RideTable
   const told = SEPARATOR_LINE.exec(firstLine)?.[1]
   const body = told === undefined ? plain : plain.slice(firstLine.length).replace(/^\r?\n/, '')
   const separator = told ?? separatorOf(body, signs)
-  const { data } = Papa.parse<string[]>(body, {
+  const { data: cells } = Papa.parse<string[]>(body, {
     ...(separator === undefined ? { delimitersToGuess: SEPARATORS } : { delimiter: separator }),
   })
+  const data = cells.map((row) => row.map(wordsOfCell))
   const skipped = told === undefined ? 1 : 2
   const numbered = data
     .map((row, i) => ({ row, line: i + skipped }))

@@ -161,7 +161,7 @@ describe('a batch of ride files', () => {
 
   test('what did not go in can be saved, and is no formula', () => {
     expect(remarkList([{ file: '=1+1.gpx', fault: 'It said "no".' }])).toBe(
-      'file,why\r\n"\'=1+1.gpx","It said ""no""."\r\n',
+      'file,why\r\n\'=1+1.gpx,"It said ""no""."\r\n',
     )
   })
 })

@@ -7,6 +7,7 @@ import type { Entry } from '../../core/log/entries.ts'
 import type { RideEntry, RideReceipt } from '../../core/log/kinds/ride.ts'
 import { liveEntries } from '../../core/log/supersede.ts'
 import { faultOfDraft } from '../../formats/entry-schema.ts'
+import { csvOf } from '../../formats/data-package/table.ts'
 import { isRide } from '../../formats/rides/sports.ts'
 import { draftOfRow } from '../../formats/rides/row-draft.ts'
 import type { TableRide } from '../../formats/rides/table-rides.ts'
@@ -199,8 +200,7 @@ export function withSaid(drafts: readonly RideDraft[], said: Said, bike: BikeEnt
 
 /** The list of what did not go in, to be saved: file, and why. */
 export const remarkList = (remarks: readonly Remark[]): string =>
-  ['file,why', ...remarks.map(({ file, fault }) => `${cell(file)},${cell(fault)}`)].join('\r\n') + '\r\n'
-
-/** A cell that no spreadsheet takes for a formula. */
-const cell = (text: string): string =>
-  `"${(/^[=+\-@]/.test(text) ? `'${text}` : text).replaceAll('"', '""')}"`
+  `${csvOf(
+    ['file', 'why'],
+    remarks.map(({ file, fault }) => [file, fault]),
+  )}\r\n`

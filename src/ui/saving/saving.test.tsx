@@ -63,7 +63,7 @@ describe('what of a page can be saved', () => {
       ['Lube', 'Rate and note', ''],
       ['=1+1', '0.25', 'a, b'],
     ])
-    expect(await csvOfTable(table)).toBe('Lube,Rate and note,\r\n"\'=1+1",0.25,"a, b"\r\n')
+    expect(await csvOfTable(table)).toBe('Lube,Rate and note,\r\n\'=1+1,0.25,"a, b"\r\n')
   })
 
   test('an SVG carries its look with it, and its size', () => {

@@ -1,3 +1,5 @@
+import { plainCellOrFigure } from '../../core/tables/plain-cell.ts'
+
 const text = (cell: Element): string => (cell.textContent ?? '').replace(/\s+/g, ' ').trim()
 
 /**
@@ -11,11 +13,11 @@ export const cellsOf = (table: Element): readonly (readonly string[])[] =>
     }),
   )
 
-/** A table of the page as CSV. A cell that begins as a formula does is written as words. */
+/** A table of the page as CSV. Words that begin as a formula does are written as words. */
 export async function csvOfTable(table: Element): Promise<string> {
   const { default: Papa } = await import('papaparse')
   return `${Papa.unparse(
-    cellsOf(table).map((row) => [...row]),
-    { newline: '\r\n', escapeFormulae: true },
+    cellsOf(table).map((row) => row.map(plainCellOrFigure)),
+    { newline: '\r\n' },
   )}\r\n`
 }
