@@ -9,6 +9,7 @@ import {
   expectAccessible,
   goTo,
   goToFiles,
+  readWithRule,
   rideFile,
   saveBackup,
 } from './bench-hand.ts'
@@ -309,15 +310,115 @@ test('a folder chosen once is kept up to date, and two devices meet in it', asyn
   await expect(page.getByText(/All of it is in the last backup, saved today/)).toBeVisible()
 })
 
-/** Puts another device's file into the folder. */
-const readOtherDevice = (page: Page): Promise<void> =>
+test('whatever the others’ files are, one’s own is written, and the bad ones are told by their names', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    Object.assign(window, { showDirectoryPicker: () => navigator.storage.getDirectory() })
+  })
+  await addBike(page)
+  await putInFolder(page, 'jolt-mile-empty.json', '')
+  await putInFolder(page, 'jolt-mile-words.json', 'shopping: milk, chain oil')
+  await putInFolder(page, 'jolt-mile-cut.json', OTHER_DEVICE.slice(0, 3000))
+  await goToFiles(page)
+  await page.getByRole('button', { name: 'Choose a folder' }).click()
+  const kept = page.getByRole('region', { name: 'Kept safe' })
+  await expect(kept).toContainText(/is up to date, last written at \d\d:\d\d/)
+  await expect(kept).toContainText('jolt-mile-empty.json: ')
+  await expect(kept).toContainText('jolt-mile-words.json: ')
+  await expect(kept).toContainText('jolt-mile-cut.json: ')
+  await goTo(page, 'Today')
+  await expect(page.getByText(/^Not taken in from/)).toBeVisible()
+  await expect(page.getByText(/^jolt-mile-words\.json: /)).toBeVisible()
+  await test.step('one that is whole again comes in', async () => {
+    await putInFolder(page, 'jolt-mile-words.json', OTHER_DEVICE)
+    await page.reload()
+    await expect(page.getByText(/^jolt-mile-empty\.json: /)).toBeVisible()
+    await expect(page.getByText(/^jolt-mile-words\.json: /)).toHaveCount(0)
+  })
+})
+
+test('the demo’s file is asked about before it comes into one’s own log, and one undo takes all of it out', async ({
+  page,
+}) => {
+  await page.goto('/demo/files')
+  const demo = await saveBackup(page)
+  await addBike(page)
+  await goToFiles(page)
+  const choose = (): Promise<void> =>
+    page.getByLabel('Backup file').setInputFiles(asBackup('from-the-demo.json', demo))
+  await choose()
+  await expect(page.getByText(/holds the made-up records of the demo garage/)).toBeVisible()
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(page.getByText('Left alone. Nothing was changed.')).toBeVisible()
+  const before = await answerOf(page).textContent()
+  await choose()
+  await page.getByRole('button', { name: 'Bring it in all the same' }).click()
+  await expect(page.getByText(/came in new from from-the-demo\.json/)).toBeVisible()
+  await goTo(page, 'Today')
+  await expect(page.getByRole('list', { name: 'Bikes' }).getByRole('listitem')).toHaveCount(6)
+  await page.keyboard.press('u')
+  await expect(page.getByRole('list', { name: 'Bikes' }).getByRole('listitem')).toHaveCount(1)
+  expect(before).toMatch(/Your log/)
+})
+
+test('a file that says otherwise is asked about, and what it takes out is told and put back', async ({
+  page,
+}) => {
+  await addBike(page)
+  await goTo(page, 'Gauge')
+  await readWithRule(page, '305.7')
+  await readWithRule(page, '305.8')
+  await goToFiles(page)
+  const saved = await saveBackup(page)
+  const backup = JSON.parse(saved) as { entries: { kind: string; id: string; lengthMm?: number }[] }
+  const [first, second] = backup.entries.filter(({ kind }) => kind === 'reading')
+  if (!first || !second) throw new Error('two readings were saved')
+  const edited = {
+    ...backup,
+    entries: [
+      ...backup.entries.map((entry) => (entry === first ? { ...entry, lengthMm: 309.9 } : entry)),
+      {
+        kind: 'withdraw',
+        format: 2,
+        at: new Date().toISOString(),
+        targets: [second.id],
+        id: `${second.id.slice(0, -12)}ffffffffffff`,
+      },
+    ],
+  }
+  await page.getByLabel('Backup file').setInputFiles(asBackup('edited.json', JSON.stringify(edited)))
+  await expect(page.getByText(/1 entry of it contradict.* this log/)).toBeVisible()
+  await goTo(page, 'Today')
+  const asked = page.getByRole('region', { name: 'Entries of two versions' })
+  await expect(asked).toContainText('Came in.')
+  await expectAccessible(page)
+  await asked.getByRole('button', { name: /^This one is right: Here/ }).click()
+  await expect(asked).toHaveCount(0)
+  const changed = page.getByRole('region', { name: 'Changed elsewhere' })
+  await expect(changed).toContainText('Taken out: ')
+  await changed.getByRole('button', { name: 'Put it all back' }).click()
+  await expect(changed).toHaveCount(0)
+  await page.goto('/log')
+  await expect(page.getByText(/305\.7/).first()).toBeVisible()
+  await expect(page.getByText(/305\.8/).first()).toBeVisible()
+  await expect(page.getByText(/309\.9/)).toHaveCount(0)
+})
+
+const OTHER_DEVICE = readFileSync('test/backups/format-1.json', 'utf8')
+
+/** Puts a file into the folder, as another device would. */
+const putInFolder = (page: Page, name: string, text: string): Promise<void> =>
   page.evaluate(
-    async (text) => {
+    async (of) => {
       const folder = await navigator.storage.getDirectory()
-      const file = await folder.getFileHandle('jolt-mile-otherdev.json', { create: true })
+      const file = await folder.getFileHandle(of.name, { create: true })
       const stream = await file.createWritable()
-      await stream.write(text)
+      await stream.write(of.text)
       await stream.close()
     },
-    readFileSync('test/backups/format-1.json', 'utf8'),
+    { name, text },
   )
+
+const readOtherDevice = (page: Page): Promise<void> =>
+  putInFolder(page, 'jolt-mile-otherdev.json', OTHER_DEVICE)

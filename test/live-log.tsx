@@ -7,6 +7,7 @@ import { ENTRY_FORMAT } from '../src/core/log/entry.ts'
 import type { Entry, EntryDraft } from '../src/core/log/entries.ts'
 import { makeEntryId } from '../src/core/log/entry-id.ts'
 import { replay } from '../src/core/log/replay.ts'
+import { restoreDrafts } from '../src/core/log/steps.ts'
 import { LogContext, type OpenLog } from '../src/session/log-context.ts'
 import type { Ledger } from '../src/store/ledger.ts'
 import { screenSlice } from '../src/ui/screen-state.ts'
@@ -61,7 +62,7 @@ export function liveLog(
         now,
         record: (more) => add(more.map(inLog)),
         withdraw: (targets) => add([inLog({ kind: 'withdraw', at: now, targets: [...targets] })]),
-        restore: () => Promise.resolve([]),
+        restore: (ids) => add(restoreDrafts(held, ids, now).map(inLog)),
         undo: () => Promise.resolve(),
         redo: () => Promise.resolve(),
       }),

@@ -22,12 +22,14 @@ import { noon, written } from './log.ts'
 export const TODAY = noon(4, 1)
 
 /** A log of which everything is saved. */
-const SAFE: SafeKeeping = {
+export const SAFE: SafeKeeping = {
   promise: 'given',
   askForPromise: () => Promise.resolve(),
   lastBackup: { at: TODAY },
   unsaved: [],
   aside: [],
+  overruled: [],
+  overruledSeen: () => Promise.resolve(),
   backupSaved: () => Promise.resolve(),
   folder: undefined,
 }

@@ -2,6 +2,7 @@ import { createContext, useContext } from 'react'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import type { EntryId } from '../core/log/entry.ts'
+import type { Overruled } from '../core/log/overruled.ts'
 import type { PassedOver } from './synced-folder.ts'
 
 /** Whether the browser promised not to delete the log when it wants room. */
@@ -35,6 +36,9 @@ export interface SafeKeeping {
   /** What would be lost with this browser today: what was written since the last backup or into no folder. */
   readonly unsaved: readonly Entry[]
   readonly aside: readonly AsideEntry[]
+  /** What other devices made to count no more, or again, and nobody here has seen yet. */
+  readonly overruled: readonly Overruled[]
+  readonly overruledSeen: (ids: readonly EntryId[]) => Promise<void>
   readonly backupSaved: (stored: readonly Entry[]) => Promise<void>
   /** Undefined where the browser cannot write into folders. */
   readonly folder:

@@ -1,11 +1,11 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals'
 import { openedLedger, storedIn } from '../../test/ledger.ts'
-import { commuter, kite, kiteChain, ride, ruleReading } from '../../test/log.ts'
+import { commuter, kite, kiteChain, noon, ride, ruleReading, written } from '../../test/log.ts'
 import { replay } from '../core/log/replay.ts'
 import { liveEntries } from '../core/log/supersede.ts'
 import type { Ledger } from '../store/ledger.ts'
-import { recordIn, redoIn, restoreIn, undoIn, withdrawIn } from './steps.ts'
+import { asOneStep, recordIn, redoIn, restoreIn, undoIn, withdrawIn } from './steps.ts'
 
 let ledger: Ledger
 beforeEach(async () => {
@@ -82,5 +82,32 @@ describe('what is taken out', () => {
     expect(await withdrawIn(ledger, [])).toEqual([])
     expect(await recordIn(ledger, [])).toEqual([])
     expect(storedIn(ledger)).toHaveLength(before)
+  })
+})
+
+describe('what came in from a file', () => {
+  test('is one step: one undo takes all of it out, one redo puts it back, and the step before is next', async () => {
+    await recordIn(ledger, [ride(1, 5, 60)])
+    const own = new Set(ids(storedIn(ledger)))
+    // Withdrawals and corrections of the file's own, and actions of its own, go and come with it.
+    const theirs = written([kite, ...kiteChain, { kind: 'withdraw', at: noon(1, 9), targets: [] }])
+    await ledger.merge(theirs, [])
+    await asOneStep(
+      ledger,
+      ids(storedIn(ledger)).filter((id) => !own.has(id)),
+    )
+    const all = live()
+    expect(replay(storedIn(ledger)).bikes.size).toBe(2)
+    await undoIn(ledger)
+    expect(replay(storedIn(ledger)).bikes.size).toBe(1)
+    expect(km()).toBe(60)
+    await redoIn(ledger)
+    expect(replay(storedIn(ledger)).bikes.size).toBe(2)
+    expect(live()).toBe(all)
+    expect(await redoIn(ledger)).toEqual([])
+    await undoIn(ledger)
+    expect((await undoIn(ledger))[0]).toMatchObject({ km: 60 })
+    expect(km()).toBe(0)
+    expect(replay(storedIn(ledger)).bikes.size).toBe(1)
   })
 })

@@ -33,6 +33,21 @@ export async function withdrawIn(
   return written
 }
 
+/**
+ * Makes what came in one step, which one press of undo takes out again: taken out and put back, so that the putting back
+ * is what undo takes back. Other devices hear of it like of any other step.
+ * @param ids what came in, just now
+ * @returns the step: taking it back takes all out again
+ */
+export async function asOneStep(ledger: Ledger, ids: readonly EntryId[]): Promise<readonly Entry[]> {
+  if (ids.length === 0) return []
+  const out = await withdrawIn(ledger, ids, 'undo')
+  const { written } = await ledger.write(() => [
+    { kind: 'withdraw', at: now(), targets: out.map(({ id }) => id), reason: 'restore' },
+  ])
+  return written
+}
+
 /** Puts back what was undone or taken out, of the entries given. */
 export const restoreIn = async (ledger: Ledger, ids: readonly EntryId[]): Promise<readonly Entry[]> =>
   (await ledger.write((entries) => restoreDrafts(entries, ids, now()))).written

@@ -1,7 +1,9 @@
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { Entry } from '../core/log/entries.ts'
+import type { EntryId } from '../core/log/entry.ts'
 import type { World } from '../core/log/world.ts'
 import { keep, readKept } from '../store/kept.ts'
+import { forgetOverruled, useOverruled } from '../store/overruled.ts'
 import type { Ledger } from '../store/ledger.ts'
 import { useAside } from '../store/use-aside.ts'
 import { unsavedSince, type LastBackup, type SafeKeeping, type StoragePromise } from './safe-keeping.ts'
@@ -62,6 +64,11 @@ export function useSafeKeeper(
   const [promise, askForPromise] = useStoragePromise(ledger, world, stored, onAnswer)
   const [lastBackup, setLastBackup] = useState<LastBackup>()
   const aside = useAside(ledger.database)
+  const overruled = useOverruled(ledger.database)
+  const overruledSeen = useCallback(
+    (ids: readonly EntryId[]) => forgetOverruled(ledger.database, ids),
+    [ledger],
+  )
   useEffect(() => {
     let isWanted = true
     void readKept(ledger.database, BACKUP_KEY).then(
@@ -83,7 +90,17 @@ export function useSafeKeeper(
   const folder = useSyncedFolder(ledger, world, backupSaved)
   const unsaved = useMemo(() => unsavedSince(stored, lastBackup), [stored, lastBackup])
   return useMemo(
-    () => ({ promise, askForPromise, lastBackup, unsaved, aside, backupSaved, folder }),
-    [promise, askForPromise, lastBackup, unsaved, aside, backupSaved, folder],
+    () => ({
+      promise,
+      askForPromise,
+      lastBackup,
+      unsaved,
+      aside,
+      overruled,
+      overruledSeen,
+      backupSaved,
+      folder,
+    }),
+    [promise, askForPromise, lastBackup, unsaved, aside, overruled, overruledSeen, backupSaved, folder],
   )
 }

@@ -1,3 +1,4 @@
+import type { MergedIn } from './merge-in.ts'
 import type { AsideEntry } from '../core/log/aside.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import type { Entry, EntryDraft } from '../core/log/entries.ts'
@@ -40,7 +41,7 @@ export interface Ledger {
     theirs: readonly Entry[],
     aside: readonly AsideEntry[],
     pictures?: readonly KeptPicture[],
-  ) => Promise<Merge>
+  ) => Promise<MergedIn>
   /** Takes entries out of the log and keeps them beside it. */
   readonly setAside: (ids: readonly string[]) => Promise<number>
   /** Puts entries kept beside the log into it, where they can be counted. */

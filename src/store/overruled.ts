@@ -1,3 +1,5 @@
+import { useLiveQuery } from 'dexie-react-hooks'
+import type { EntryId } from '../core/log/entry.ts'
 import type { Overruled } from '../core/log/overruled.ts'
 import type { LogDatabase } from './database.ts'
 import { keep, readKept } from './kept.ts'
@@ -22,4 +24,17 @@ export async function keepOverruled(database: LogDatabase, more: readonly Overru
   const fresh = new Set(more.map(({ id }) => id))
   const before = (await readOverruled(database)).filter(({ id }) => !fresh.has(id))
   await keep(database, KEY, [...before, ...more].slice(-MOST))
+}
+
+/** What was overruled and nobody has seen yet, kept up to date. */
+export const useOverruled = (database: LogDatabase): readonly Overruled[] =>
+  useLiveQuery(() => readOverruled(database), [database], NONE)
+
+/** Forgets what was overruled: somebody has seen it. */
+export async function forgetOverruled(database: LogDatabase, ids: readonly EntryId[]): Promise<void> {
+  const seen = new Set(ids)
+  await database.transaction('rw', database.kept, async () => {
+    const left = (await readOverruled(database)).filter(({ id }) => !seen.has(id))
+    await keep(database, KEY, left)
+  })
 }

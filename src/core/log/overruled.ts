@@ -57,3 +57,16 @@ export function overruledBy(
   const all = [...changed(withOneStamp(fresh)), ...changed(withOneStamp(before))]
   return [...new Map(all.map((one) => [one.id, one])).values()]
 }
+
+/** Of what was overruled, what is so still: some of it may have been put back, or changed here, since. */
+export function stillOverruled(
+  entries: readonly Entry[],
+  overruled: readonly Overruled[],
+): readonly Overruled[] {
+  if (overruled.length === 0) return []
+  const live = new Set(liveEntries(entries).map(({ id }) => id))
+  const held = new Set(entries.map(({ id }) => id))
+  return overruled.filter(({ id, now, again }) =>
+    again ? live.has(id) : held.has(id) && !live.has(id) && (now === undefined || live.has(now)),
+  )
+}

@@ -10,9 +10,11 @@ import { words } from '../../words/stations/files/bring-in.ts'
 /** Files of the log in. */
 export function BringIn() {
   const { restore } = useOpenLog()
-  const { state, take, cancel, done } = useBackupIn()
+  const { state, take, cancel, done, agree, leave, takeOut } = useBackupIn()
   const picker = useRef<HTMLInputElement>(null)
-  const { said, fault, progress, undoneHere } = state
+  const { said, fault, progress, undoneHere, asked, step } = state
+  const [bringIn, bringing] = useOnce(agree)
+  const [takeAllOut, takingOut] = useOnce(takeOut)
   const [bringBack, busy] = useOnce(async () => {
     if (undoneHere && (await restore(undoneHere))) done()
   })
@@ -47,6 +49,21 @@ export function BringIn() {
           />
           <Button onClick={cancel}>{words.cancel}</Button>
         </div>
+      )}
+      {asked && (
+        <div className="mt-2 flex flex-wrap gap-3">
+          <Button look="firm" disabled={bringing} onClick={leave}>
+            {words.leaveIt}
+          </Button>
+          <Button disabled={bringing} onClick={bringIn}>
+            {words.bringItInAllTheSame}
+          </Button>
+        </div>
+      )}
+      {step && (
+        <Button className="mt-2" disabled={takingOut} onClick={takeAllOut}>
+          {words.takeItAllOut}
+        </Button>
       )}
       {undoneHere && (
         <Button className="mt-2" disabled={busy} onClick={bringBack}>

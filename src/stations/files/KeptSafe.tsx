@@ -4,6 +4,7 @@ import { useSafeKeeping, type FolderState, type StoragePromise } from '../../ses
 import { Button } from '../../ui/parts/Button.tsx'
 import { Section } from '../../ui/parts/Section.tsx'
 import { sayCount } from '../../words/numbers.ts'
+import { sayPassed } from '../../words/passed-over.ts'
 import { useOnce } from '../../ui/use-once.ts'
 import { words } from '../../words/stations/files/kept-safe.ts'
 
@@ -67,6 +68,13 @@ function Folder() {
       <p role="status" className="mt-1 text-[0.95rem] text-steel">
         {state ? sayFolder(state) : words.chooseAFolderOnce}
       </p>
+      {state && state.passed.length > 0 && (
+        <ul className="mt-1 list-disc pl-5 text-[0.95rem] [overflow-wrap:anywhere]">
+          {state.passed.map((one) => (
+            <li key={one.name}>{sayPassed(one)}</li>
+          ))}
+        </ul>
+      )}
       <div className="mt-2 flex flex-wrap gap-3">
         {state?.status === 'asking' && <Button onClick={() => void folder.resume()}>{words.allowIt}</Button>}
         <Button disabled={choosing} onClick={choose}>

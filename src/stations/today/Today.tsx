@@ -21,7 +21,10 @@ import { stepFor } from './step-for.ts'
 import { AfterRepair } from './AfterRepair.tsx'
 import { AfterRide } from './AfterRide.tsx'
 import { ComingUp } from './ComingUp.tsx'
+import { ChangedElsewhere } from './ChangedElsewhere.tsx'
 import { Contradictions } from './Contradictions.tsx'
+import { FolderNote } from './FolderNote.tsx'
+import { TwoVersions } from './TwoVersions.tsx'
 import { useForecasts } from '../../session/use-forecasts.ts'
 import { useJudgedInTurn, type JudgedBike } from '../../session/verdicts.ts'
 import { words } from '../../words/stations/today/today.ts'
@@ -225,6 +228,8 @@ export default function Today() {
     <>
       <Answer detail={fault ?? sayRest(lines)}>{headline(lines, working, units)}</Answer>
       <Contradictions />
+      <TwoVersions />
+      <ChangedElsewhere />
       {isMany ? (
         <Suspense fallback={<p className="mt-4 text-steel">{words.layingOutTheList}</p>}>
           <DayList lines={lines} />
@@ -242,6 +247,7 @@ export default function Today() {
       <AfterRide reports={lines.map(({ report }) => report)} />
       <AfterRepair bikes={lines.map(({ report }) => report.bike.entry)} />
       <ComingUp bikes={lines} />
+      <FolderNote />
       <UnsavedNote />
     </>
   )

@@ -9,6 +9,14 @@ export const words = {
   reading: (name: string) => `Reading ${name}…`,
   cancelledNothingWasChanged: 'Cancelled. Nothing was changed.',
   addingWhatIsNew: (name: string) => `Adding what is new in ${name}…`,
+  itIsTheDemos: (file: string, entries: string) =>
+    `${file} holds the made-up records of the demo garage: ${entries}. This is your own log.`,
+  itIsSomebodys: (file: string, entries: string) =>
+    `${file} holds somebody’s own records: ${entries}. This is the demo garage, which is emptied whenever it is started again.`,
+  leftAlone: 'Left alone. Nothing was changed.',
+  allTakenOut: 'All of it is taken out again.',
+  changedHere: (entries: string) => `${entries} of this log changed by it: see Today.`,
+  twoVersions: (entries: string) => `${entries} of it contradict this log: you are asked on Today.`,
   theBrowserCouldNot: 'The browser could not read or store the file; try again.',
   nothingWasChanged: (why: string) => `${why} Nothing was changed.`,
 }

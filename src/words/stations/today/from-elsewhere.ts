@@ -1,0 +1,21 @@
+/** The words of TwoVersions, ChangedElsewhere and FolderNote. */
+export const words = {
+  entriesOfTwoVersions: 'Entries of two versions',
+  oneEntrySaysTwoThings: 'One entry says two things: here, and in what came in. Which is right?',
+  here: (said: string) => `Here. ${said}`,
+  cameIn: (said: string) => `Came in. ${said}`,
+  thisOneIsRight: 'This one is right',
+  thisOneIsRightSaid: (said: string) => `This one is right: ${said}`,
+  kept: 'Kept. Your other devices will count it too.',
+  changedElsewhere: 'Changed elsewhere',
+  aFileChanged: (entries: string) => `What came in from elsewhere changed ${entries} of this log.`,
+  takenOut: (line: string) => `Taken out: ${line}`,
+  corrected: (was: string, now: string) => `Corrected: ${was}. Now ${now}`,
+  countsAgain: (line: string) => `Counts again: ${line}`,
+  andMore: (count: number) => `And ${count} more.`,
+  allRight: 'All right',
+  putItBack: 'Put it all back',
+  putBack: 'Put back as it was.',
+  notTakenIn: (folder: string) => `Not taken in from ${folder}:`,
+  showFiles: 'Show it on Files',
+}
