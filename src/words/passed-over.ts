@@ -16,7 +16,8 @@ export function sayPassed({ name, why, said }: Passed): string {
     case 'own':
       return `${name}: somebody’s own records. The demo passes them over.`
     case 'unreadable':
-      return `${name}: ${said} It is tried again when it changes.`
+      // What to do with a backup that somebody chose does not fit here: the device that wrote it writes it anew.
+      return `${name}: ${said.replace(/(?<=\.)\s.*$/s, '')} Open Jolt Mile on the device that writes it: it writes the file anew.`
     case 'partial':
       return `${name}: ${said} What could be read of it came in.`
   }

@@ -50,7 +50,7 @@ export function ChangedElsewhere() {
   }
   const busy = puttingBack || leaving
   return (
-    <section aria-label={words.changedElsewhere} className="mt-4 border-y border-hairline py-3">
+    <section aria-label={words.changedElsewhere} className="border-b border-hairline py-3">
       <p className="font-semibold">{words.aFileChanged(sayCount(changed.length, 'entry'))}</p>
       <ul className="mt-1 [overflow-wrap:anywhere]">
         {changed.slice(0, SHOWN).map(({ id, now: stands, again }) => (

@@ -14,7 +14,7 @@ export function FolderNote() {
   return (
     <section className="mt-6 text-[0.95rem] [overflow-wrap:anywhere]">
       <p>
-        {words.notTakenIn(state.name)}{' '}
+        {words.notTakenIn(state.name === '' ? words.theFolder : state.name)}{' '}
         <Link to={STATIONS.files.path} className="underline underline-offset-4">
           {words.showFiles}
         </Link>

@@ -117,7 +117,7 @@ test('a file of the folder that cannot be read is told by its name; one of the d
       status: 'kept',
       broughtIn: 0,
       passed: [
-        { name: 'jolt-mile-a.json', why: 'unreadable', said: 'It is empty.' },
+        { name: 'jolt-mile-a.json', why: 'unreadable', said: 'It is empty. Choose it again.' },
         { name: 'demo-jolt-mile-b.json', why: 'demo', said: '' },
       ],
     },
@@ -135,6 +135,10 @@ test('a file of the folder that cannot be read is told by its name; one of the d
     at: '/',
   })
   expect(screen.getByText(/Not taken in from Bench/)).not.toBeNull()
-  expect(screen.getByText('jolt-mile-a.json: It is empty. It is tried again when it changes.')).not.toBeNull()
+  expect(
+    screen.getByText(
+      'jolt-mile-a.json: It is empty. Open Jolt Mile on the device that writes it: it writes the file anew.',
+    ),
+  ).not.toBeNull()
   expect(screen.queryByText(/demo-jolt-mile/)).toBeNull()
 })

@@ -16,6 +16,7 @@ export const words = {
   allRight: 'All right',
   putItBack: 'Put it all back',
   putBack: 'Put back as it was.',
+  theFolder: 'the folder',
   notTakenIn: (folder: string) => `Not taken in from ${folder}:`,
   showFiles: 'Show it on Files',
 }
