@@ -191,6 +191,30 @@ test('a log that is deleted while it is open can be saved and put back', async (
   await expect(answerOf(page)).toContainText('Tern')
 })
 
+test('after the browser cleared its data under an open tab, the next entry is kept with all the rest', async ({
+  page,
+  context,
+}) => {
+  await addBike(page)
+  await goTo(page, 'Gauge')
+  await readWithRule(page, '305.7')
+  await page.getByRole('radio', { name: 'rule', exact: true }).check()
+  await page.getByLabel('Length, mm', { exact: true }).fill('305.9')
+  const browser = await context.newCDPSession(page)
+  await browser.send('Storage.clearDataForOrigin', {
+    origin: new URL(page.url()).origin,
+    storageTypes: 'indexeddb',
+  })
+  await page.getByRole('button', { name: 'Save the reading' }).click()
+  await expect(answerOf(page)).toHaveText('The browser has deleted your log while it was open.')
+  await page.getByRole('button', { name: /^Put the .* back$/ }).click()
+  await expect(answerOf(page)).toContainText('Tern')
+  await page.goto('/log')
+  await expect(page.getByText(/305\.7/).first()).toBeVisible()
+  // What was being written when the page heard of it is there too.
+  await expect(page.getByText(/305\.9/).first()).toBeVisible()
+})
+
 const deleteLog = (page: Page): Promise<unknown> =>
   page.evaluate(
     () =>

@@ -2,6 +2,7 @@ import { ASIDE_REASONS, type AsideEntry, type AsideReason } from '../core/log/as
 import type { Entry } from '../core/log/entries.ts'
 import { worldOf } from '../core/log/world.ts'
 import { BackupFileError, type BackupContents } from './backup-contents.ts'
+import { deepText, isTooDeep } from './deep-text.ts'
 import { checkEntry } from './entry-schema.ts'
 import { readPictureText } from './picture-text.ts'
 import { BACKUP_FORMAT, BACKUP_VERSION } from './write-backup.ts'
@@ -114,7 +115,10 @@ export function* backupSteps(
     const held = JSON.stringify(value) ?? 'null'
     aside.set(held, { text: held, why, said })
   }
+  /** As a text, like a line that cannot be read: what is made of its pieces would call itself too often. */
+  const keepDeep = (value: unknown): void => keep(deepText(value), 'damaged', words.itIsDeeper)
   const take = (value: unknown): void => {
+    if (isTooDeep(value)) return keepDeep(value)
     const checked = checkEntry(value)
     if (checked.outcome === 'sound') entries.push(checked.entry)
     else if (checked.outcome === 'newer') keep(value, 'newer', checked.what)
@@ -126,7 +130,8 @@ export function* backupSteps(
     take(value)
   }
   for (const held of parts.aside) {
-    if (!isObject(held)) keep(held, 'unsound', words.itIsNotAnEntry)
+    if (isTooDeep(held)) keepDeep(isObject(held) ? held['value'] : held)
+    else if (!isObject(held)) keep(held, 'unsound', words.itIsNotAnEntry)
     else if (held['why'] === 'newer' || held['why'] === 'unsound') take(held['value'])
     else
       keep(
@@ -136,9 +141,10 @@ export function* backupSteps(
       )
   }
   for (const line of parts.damaged) keep(line, 'damaged', words.itsLineInTheFile)
-  const pictures = parts.pictures.map(readPictureText)
+  const pictures = parts.pictures.map((one) => (isTooDeep(one) ? undefined : readPictureText(one)))
   for (const [i, picture] of pictures.entries())
-    if (!picture) keep(parts.pictures[i], 'damaged', words.itIsNoPicture)
+    if (!picture && isTooDeep(parts.pictures[i])) keepDeep(parts.pictures[i])
+    else if (!picture) keep(parts.pictures[i], 'damaged', words.itIsNoPicture)
   return {
     entries,
     pictures: pictures.flatMap((picture) => picture ?? []),

@@ -31,3 +31,49 @@ export async function countChange(database: WithKept, held: Generation | undefin
   const value: Generation = { id: held?.id ?? newId(), changes: (held?.changes ?? 0) + 1 }
   await database.kept.put({ key: KEY, value })
 }
+
+/**
+ * The mark of the database of a name, as somebody sees it who opens it now: undefined where there is none. A browser
+ * that clears its data may leave an open connection working on what is gone; only a new one sees that.
+ * @throws DOMException where it cannot be opened
+ */
+function generationAnew(name: string): Promise<Generation | undefined> {
+  return new Promise((resolve, reject) => {
+    const opening = indexedDB.open(name)
+    let isThere = true
+    opening.onupgradeneeded = () => {
+      // Nothing of that name: nothing is begun here either.
+      isThere = false
+      opening.transaction?.abort()
+    }
+    opening.onerror = () => (isThere ? reject(opening.error ?? new Error('not opened')) : resolve(undefined))
+    opening.onsuccess = () => {
+      const held = opening.result
+      const end = (mark: unknown): void => {
+        held.close()
+        resolve((mark as { value?: Generation } | undefined)?.value)
+      }
+      if (!held.objectStoreNames.contains('kept')) return end(undefined)
+      const asked = held.transaction('kept').objectStore('kept').get(KEY)
+      asked.onsuccess = () => end(asked.result)
+      asked.onerror = () => end(undefined)
+    }
+  })
+}
+
+/** A browser answers well within this, ms. */
+const PATIENCE_MS = 3000
+
+/**
+ * Whether whoever opens the database of a name now finds another one, or none. One that gives no answer in time is taken
+ * to be there: the write itself then says what is wrong.
+ */
+export async function isGone(name: string, { id }: Generation): Promise<boolean> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<Pick<Generation, 'id'>>((resolve) => {
+    timer = setTimeout(() => resolve({ id }), PATIENCE_MS)
+  })
+  const seen = await Promise.race([generationAnew(name), late]).catch(() => ({ id }))
+  clearTimeout(timer)
+  return seen?.id !== id
+}

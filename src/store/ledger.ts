@@ -1,18 +1,22 @@
 import { liveQuery } from 'dexie'
 import type { AsideEntry } from '../core/log/aside.ts'
+import { isStampedAhead } from '../core/log/bounds.ts'
 import type { Entry } from '../core/log/entries.ts'
+import type { EntryId } from '../core/log/entry.ts'
 import type { KeptPicture } from '../core/log/kept-picture.ts'
 import { mergeLogs } from '../core/log/merge.ts'
 import { followStamps } from '../core/log/one-stamp.ts'
+import { followVisible } from '../core/log/visible.ts'
+import { writtenAs } from '../core/log/written-as.ts'
 import { LogOpenError, openPatiently, type LogDatabase } from './database.ts'
-import { readGeneration, type Generation } from './generation.ts'
+import { isGone, readGeneration, type Generation } from './generation.ts'
 import { logReader, LogVanishedError } from './log-reader.ts'
 import type { Ledger, LogState } from './log-state.ts'
 import { allAside, forgetAside, mergeIn, moveAside, takeFromAside, type MergedIn } from './merge-in.ts'
 import { keepOverruled } from './overruled.ts'
 import { secondCopy, type CopyPlace, type SecondCopy } from './second-copy.ts'
 import type { Merge } from '../core/log/merge.ts'
-import { entryChecks } from '../formats/entry-checks.ts'
+import { entryChecks, type EntryChecks } from '../formats/entry-checks.ts'
 import { packer } from './packs.ts'
 import { takePictures } from './pictures.ts'
 import { addEntries, wipe } from './write.ts'
@@ -44,7 +48,9 @@ const isOver = ({ status }: LogState): boolean => status === 'vanished' || statu
 function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
   let state: LogState = { status: 'opening' }
   let reader = logReader(database)
-  const oneStamp = followStamps()
+  const stamps = followStamps()
+  const visible = followVisible()
+  const oneStamp = (stored: readonly Entry[]): readonly Entry[] => visible(stamps(stored))
   const listeners = new Set<() => void>()
   let watching: { unsubscribe: () => void } | undefined
   const tables = [database.entries, database.kept, database.aside, database.packs] as const
@@ -108,6 +114,13 @@ function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
       if (isOver(state))
         throw new LogVanishedError('This page must be loaded again before anything is written.')
       const mine = reader
+      const held = mine.generation()
+      // A write into what the browser has cleared under this page would never end, and nothing would say so.
+      if (held && (await isGone(database.name, held)) && mine === reader && !isOver(state)) {
+        database.close({ disableAutoOpen: true })
+        vanish()
+        throw new LogVanishedError('The log was cleared.')
+      }
       try {
         const result = await database.transaction('rw', tables, async () => work(await mine.read()))
         await refresh()
@@ -169,6 +182,24 @@ function copyOf(database: LogDatabase, findPlace: (() => Promise<CopyPlace | und
     letGo: (): void => copy?.letGo(),
     stop: (): void => copy?.stop(),
   }
+}
+
+/** What was to be written into a log that is gone is kept with the rest that this page still holds of it. */
+function keepUnwritten(
+  log: Keeping,
+  decide: Parameters<Ledger['write']>[0],
+  { faultOfDraft }: EntryChecks,
+  nowMs: number,
+): void {
+  const state = log.state()
+  if (state.status !== 'vanished') return
+  const drafts = decide(log.oneStamp(state.stored))
+  if (drafts.length === 0 || drafts.some((draft) => faultOfDraft(draft))) return
+  const newest = state.stored.reduce<EntryId | undefined>(
+    (most, { id }) => (isStampedAhead(id, nowMs) || (most !== undefined && id < most) ? most : id),
+    undefined,
+  )
+  log.become({ status: 'vanished', stored: [...state.stored, ...writtenAs(drafts, newest, nowMs)] })
 }
 
 /** Adds what another log holds and this one does not, and the pictures that it then names. */
@@ -242,9 +273,18 @@ export function openLedger(
     },
     write: async (decide) => {
       const checks = await entryChecks()
-      const written = await log.change((stored) =>
-        addEntries(database, decide(log.oneStamp(stored)), checks, clock()),
-      )
+      const add = (): Promise<Entry[]> =>
+        log.change((stored) => addEntries(database, decide(log.oneStamp(stored)), checks, clock()))
+      const written = await add().catch(async (error: unknown) => {
+        if (!(error instanceof LogVanishedError)) throw error
+        if (!isOver(log.state())) {
+          // An empty log was deleted: another is there, or soon.
+          await openPatiently(database)
+          return add()
+        }
+        keepUnwritten(log, decide, checks, clock())
+        throw error
+      })
       return { written, entries: log.oneStamp(log.held()) }
     },
     merge: (theirs, aside, pictures = []) => mergeWith(database, log, theirs, aside, pictures, clock),

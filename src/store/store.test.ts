@@ -11,6 +11,7 @@ import { replay } from '../core/log/replay.ts'
 import { stillNew } from '../core/log/still-new.ts'
 import { withOneStamp } from '../core/log/one-stamp.ts'
 import { isFull, LogOpenError, openDatabase, openPatiently } from './database.ts'
+import { isGone, readGeneration } from './generation.ts'
 import { dropOldAnswers, keepAnswer, newestAnswer, readAnswer } from './answers.ts'
 import type { Ledger } from './ledger.ts'
 import { allAside } from './merge-in.ts'
@@ -230,12 +231,27 @@ describe('a log that is deleted while it is open', () => {
     const entries = await append(ledger, [...commuter, ride(1, 2, 10)])
     await Dexie.delete('jolt-mile')
     await until(ledger, ({ status }) => status === 'vanished')
-    await expect(append(ledger, [ride(1, 3, 10)])).rejects.toThrow()
+    await expect(append(ledger, [ride(1, 3, 30)])).rejects.toThrow()
     await ledger.writeBack()
     await until(ledger, ({ status }) => status === 'open')
-    expect(await allEntries(ledger.database)).toEqual(entries)
+    const kept = await allEntries(ledger.database)
+    // What was to be written meanwhile is kept with the rest, after it.
+    expect(kept.slice(0, -1)).toEqual(entries)
+    expect(kept.at(-1)).toMatchObject({ kind: 'ride', km: 30 })
+    expect((kept.at(-1)?.id ?? '') > (entries.at(-1)?.id ?? '')).toBe(true)
     await append(ledger, [ride(1, 3, 10)])
-    expect(storedIn(ledger)).toHaveLength(entries.length + 1)
+    expect(storedIn(ledger)).toHaveLength(entries.length + 2)
+  })
+
+  test('is known to be gone by whoever opens it anew, and by nobody else', async () => {
+    await append(ledger, commuter)
+    const mark = await readGeneration(ledger.database)
+    if (!mark) throw new Error('the log has no mark')
+    expect(await isGone('jolt-mile', mark)).toBe(false)
+    expect(await isGone('jolt-mile', { ...mark, id: 'another' })).toBe(true)
+    expect(await isGone('jolt-mile-nowhere', mark)).toBe(true)
+    // Looking begins no database.
+    expect((await indexedDB.databases()).map(({ name }) => name)).not.toContain('jolt-mile-nowhere')
   })
 
   test('with nothing in it is begun again without a word', async () => {

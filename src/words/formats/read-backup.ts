@@ -16,5 +16,6 @@ export const words = {
     `The file says that it holds ${phrase} entries; ${count} are there.`,
   itIsNotAnEntry: 'it is not an entry',
   itsLineInTheFile: 'its line in the file cannot be read',
+  itIsDeeper: 'its pieces are nested deeper than those of any entry',
   itIsNoPicture: 'it is no picture that can be read',
 }
