@@ -377,7 +377,7 @@ test('the demo’s file is asked about before it comes into one’s own log, and
   await expect(page.getByText('Left alone. Nothing was changed.')).toBeVisible()
   const before = await answerOf(page).textContent()
   await choose()
-  await page.getByRole('button', { name: 'Bring it in all the same' }).click()
+  await page.getByRole('button', { name: 'Bring it in anyway' }).click()
   await expect(page.getByText(/came in new from from-the-demo\.json/)).toBeVisible()
   await goTo(page, 'Today')
   await expect(page.getByRole('list', { name: 'Bikes' }).getByRole('listitem')).toHaveCount(6)

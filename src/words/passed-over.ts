@@ -17,7 +17,7 @@ export function sayPassed({ name, why, said }: Passed): string {
       return `${name}: somebody’s own records. The demo passes them over.`
     case 'unreadable':
       // What to do with a backup that somebody chose does not fit here: the device that wrote it writes it anew.
-      return `${name}: ${said.replace(/(?<=\.)\s.*$/s, '')} Open Jolt Mile on the device that writes it: it writes the file anew.`
+      return `${name}: ${said.replace(/(?<=\.)\s.*$/s, '')} Open Jolt Mile on the device it comes from: the file is written again there.`
     case 'partial':
       return `${name}: ${said} What could be read of it came in.`
   }

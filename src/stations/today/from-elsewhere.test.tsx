@@ -137,7 +137,7 @@ test('a file of the folder that cannot be read is told by its name; one of the d
   expect(screen.getByText(/Not taken in from Bench/)).not.toBeNull()
   expect(
     screen.getByText(
-      'jolt-mile-a.json: It is empty. Open Jolt Mile on the device that writes it: it writes the file anew.',
+      'jolt-mile-a.json: It is empty. Open Jolt Mile on the device it comes from: the file is written again there.',
     ),
   ).not.toBeNull()
   expect(screen.queryByText(/demo-jolt-mile/)).toBeNull()

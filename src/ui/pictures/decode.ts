@@ -24,19 +24,43 @@ function drawn(source: CanvasImageSource, width: number, height: number, most: n
   return canvas
 }
 
+/** How files of pictures made of dots begin, as bytes in hexadecimal: JPEG, PNG, GIF, BMP, TIFF, WebP; and HEIC and AVIF. */
+const OF_DOTS = /^(ffd8ff|89504e47|47494638|424d|49492a00|4d4d002a|52494646.{8}57454250|.{8}66747970)/
+
+/**
+ * Whether a file holds a picture made of dots, by how it begins. One made of instructions (SVG) may tell the browser to
+ * draw a thousand million lines, and is no photo.
+ */
+async function isOfDots(file: Blob): Promise<boolean> {
+  const head = new Uint8Array(await file.slice(0, 12).arrayBuffer())
+  return OF_DOTS.test([...head].map((byte) => byte.toString(16).padStart(2, '0')).join(''))
+}
+
+/** A picture of which the browser knows the size, and has unpacked nothing yet; undefined where it is none. */
+function headRead(address: string): Promise<HTMLImageElement | undefined> {
+  return new Promise((resolve) => {
+    const image = new Image()
+    image.onload = () => resolve(image)
+    image.onerror = () => resolve(undefined)
+    image.src = address
+  })
+}
+
 /** Opens a picture file as the browser does, upright, and makes it as small as it is measured. */
 export async function decodePicture(file: Blob): Promise<DecodedPicture | { readonly fault: DecodeFault }> {
   const address = URL.createObjectURL(file)
   try {
-    const image = new Image()
-    image.src = address
+    if (!(await isOfDots(file))) return { fault: 'no-picture' }
+    const image = await headRead(address)
+    if (!image) return { fault: 'no-picture' }
+    const { naturalWidth: width, naturalHeight: height } = image
+    // Before it is unpacked: a hundred million dots would take the memory of the page.
+    if (width * height > MOST_PIXELS) return { fault: 'too-large' }
     try {
       await image.decode()
     } catch {
       return { fault: 'no-picture' }
     }
-    const { naturalWidth: width, naturalHeight: height } = image
-    if (width * height > MOST_PIXELS) return { fault: 'too-large' }
     const canvas = drawn(image, width, height, MEASURED_SIDE)
     return { width: canvas.width, height: canvas.height, canvas }
   } finally {

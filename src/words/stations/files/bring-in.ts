@@ -2,12 +2,12 @@
 export const words = {
   bringInABackup: 'Bring in a backup',
   orOneBikesRecord:
-    'Or one bike’s record. Adds what the file holds and this log does not. What contradicts is asked about on Today; what the file corrected or took out is told there, and can be put back.',
+    'Or one bike’s record. Adds what the file holds and this log does not. Today asks about what contradicts, and shows what the file corrected or took out: you can put it back.',
   chooseABackup: 'Choose a backup',
   backupFile: 'Backup file',
   readingTheBackup: 'Reading the backup',
   cancel: 'Cancel',
-  bringItInAllTheSame: 'Bring it in all the same',
+  bringItInAllTheSame: 'Bring it in anyway',
   leaveIt: 'Leave it',
   takeItAllOut: 'Take all of it out again',
   restore: (count: string) => `Restore ${count}`,
