@@ -7,6 +7,11 @@ import { withOneStamp } from '../src/core/log/one-stamp.ts'
 import { replay } from '../src/core/log/replay.ts'
 import { restoreDrafts, stepToRedo, stepToUndo } from '../src/core/log/steps.ts'
 import { liveEntries } from '../src/core/log/supersede.ts'
+import { BackupFileError } from '../src/formats/backup-contents.ts'
+import { readBackup } from '../src/formats/read-backup.ts'
+import { writeBackup } from '../src/formats/write-backup.ts'
+import { firstText } from '../src/core/log/first-writing.ts'
+import { lieAbout, LIES } from './liar.ts'
 import { commuter, noon, ride, ruleReading } from './log.ts'
 
 /** A device with a log of its own and a clock that may be off. */
@@ -29,8 +34,31 @@ const merged = (to: Device, from: Device): void => {
   to.log = logAfter(to.log, mergeLogs(to.log, from.log, NOW + 30 * 86_400_000))
 }
 
+/** What was read last of each file: one that has not changed is not read again. */
+type Folder = Map<string, string>
+
+/** A device writes its own file into a folder that all share, and takes in the others. */
+function takeTurn(device: Device, folder: Folder): void {
+  folder.set(device.name, writeBackup(device.log, noon(6, 1)))
+  for (const [name, text] of folder) {
+    if (name === device.name) continue
+    try {
+      const { entries } = readBackup(text)
+      device.log = logAfter(device.log, mergeLogs(device.log, entries, NOW + 30 * 86_400_000))
+    } catch (error) {
+      // A file that is none of a log's is passed over.
+      if (!(error instanceof BackupFileError)) throw error
+    }
+  }
+}
+
 /** Something that somebody does at a device, or that the device takes in from another. */
-function act(devices: readonly Device[], random: Random, n: number): void {
+function act(
+  devices: readonly Device[],
+  random: Random,
+  n: number,
+  meet: (device: Device, other: Device) => void = merged,
+): void {
   const at = (of: number) => Math.floor(random.between(0, of))
   const device = devices[at(devices.length)]
   const other = devices[at(devices.length)]
@@ -78,7 +106,7 @@ function act(devices: readonly Device[], random: Random, n: number): void {
       )
     }
     default:
-      return merged(device, other)
+      return meet(device, other)
   }
 }
 
@@ -142,6 +170,54 @@ export function threeDevices(seed: number, steps = 40): string | undefined {
   if (ended.length !== written.size) return `${written.size - ended.length} entries were lost`
   const garages = endings.flatMap((copies) => copies.map(({ log }) => garageText(log)))
   return new Set(garages).size === 1 ? undefined : 'the devices end with different garages'
+}
+
+/**
+ * Three devices with one folder between them, over many operations; with a liar, whose files lie there too and change,
+ * and other files that are none.
+ * @returns what went wrong, in a few words; undefined where all end with the same log, or, with a liar, each with every
+ * entry that was ever written honestly
+ */
+export function inOneFolder(seed: number, isWithLiar: boolean, steps = 300): string | undefined {
+  const random = seededRandom(seed)
+  const folder: Folder = new Map()
+  const devices: Device[] = [0, 40 * 60_000, -3 * 3_600_000].map((clock, i) => ({
+    log: [],
+    clock,
+    name: `device ${i}`,
+  }))
+  const [first] = devices
+  if (!first) return 'no device'
+  write(first, commuter, 0)
+  for (const device of devices) takeTurn(device, folder)
+  const honest = new Map(first.log.map((entry) => [entry.id, entry]))
+  for (let n = 1; n <= steps; n++) {
+    const before = devices.map(({ log }) => log.length)
+    let isWriting = true
+    act(devices, random, n, (device) => {
+      isWriting = false
+      takeTurn(device, folder)
+    })
+    if (isWriting)
+      devices.forEach(({ log }, i) => log.slice(before[i]).forEach((entry) => honest.set(entry.id, entry)))
+    if (!isWithLiar || n % 5 > 0) continue
+    const known = [...honest.values()]
+    const about = known[Math.floor(random.between(0, known.length))]
+    const lie = LIES[Math.floor(random.between(0, LIES.length))]
+    if (about && lie) folder.set('liar', writeBackup([lieAbout(about, lie, random)], noon(6, 1)))
+    folder.set('other', ['', 'milk, chain oil', writeBackup(known, noon(6, 1)).slice(0, 900)][n % 3] ?? '')
+  }
+  for (let round = 0; round < 3; round++) for (const device of devices) takeTurn(device, folder)
+  for (const { log, name } of devices) {
+    const texts = new Set(log.map(firstText))
+    const lost = [...honest.values()].find((entry) => !texts.has(firstText(entry)))
+    if (lost) return `${name} lost a ${lost.kind}`
+  }
+  if (isWithLiar) return undefined
+  const logs = new Set(
+    devices.map(({ log }) => canonicalText([...log].sort((a, b) => (a.id < b.id ? -1 : 1)))),
+  )
+  return logs.size === 1 ? undefined : 'the devices end with different logs'
 }
 
 const garageText = (log: readonly Entry[]): string => {

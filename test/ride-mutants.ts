@@ -56,7 +56,7 @@ const one = <T>(random: Random, values: readonly T[]): T =>
   values[Math.floor(random.unit() * values.length)] as T
 
 /** A file of text with an odd value where a figure stood, a piece gone, or a piece twice. */
-function ruinText(bytes: Uint8Array, random: Random): Uint8Array {
+export function ruinText(bytes: Uint8Array, random: Random): Uint8Array {
   let text = new TextDecoder('latin1').decode(bytes)
   for (let times = 1 + Math.floor(random.unit() * 4); times > 0; times--) {
     const at = Math.floor(random.unit() * text.length)
@@ -85,7 +85,7 @@ function ruinText(bytes: Uint8Array, random: Random): Uint8Array {
 }
 
 /** A file with some bytes changed, gone, or put in; or its end gone. */
-function ruinBytes(bytes: Uint8Array, random: Random): Uint8Array {
+export function ruinBytes(bytes: Uint8Array, random: Random): Uint8Array {
   const ruined = [...bytes]
   for (let times = 1 + Math.floor(random.unit() * 6); times > 0; times--) {
     const at = Math.floor(random.unit() * ruined.length)

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals'
 import { strToU8, zipSync } from 'fflate'
 import { madeXlsx, rowsXml, xlsxParts, type MadeCell } from '../../../test/made-xlsx.ts'
+import { faultOfSheet, ruinedSheets } from '../../../test/sheet-mutants.ts'
 import { sheetFileSteps } from './sheet-file.ts'
 import { understandNotes } from './understand.ts'
 import { readNoteTable } from './note-table.ts'
@@ -130,4 +131,8 @@ test('archives and pictures within a spreadsheet file, and sheets after the firs
     'xl/media/image1.png': new Uint8Array(2e6),
   })
   expect(await textOf(bytes)).toBe('km\r\n7')
+})
+
+test('ruined spreadsheet files are read or refused in plain words', async () => {
+  for (const bytes of ruinedSheets(300, 2026)) expect(await faultOfSheet(bytes)).toBeUndefined()
 })
