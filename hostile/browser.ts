@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { chromium, type BrowserContext, type Page } from '@playwright/test'
@@ -75,6 +75,33 @@ const ridesIn = (page: Page): Promise<number> =>
       }),
   )
 
+const packsIn = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const open = indexedDB.open('jolt-mile')
+        open.onsuccess = () => {
+          const all = open.result.transaction('packs').objectStore('packs').count()
+          all.onsuccess = () => {
+            open.result.close()
+            resolve(all.result)
+          }
+        }
+      }),
+  )
+
+/** So often are the files of the log overwritten. */
+const DAMAGES = 5
+
+/** Overwrites the browser's files of the log's own database, as a failing disk does; those of the copy stay. */
+function damage(folder: string): void {
+  const place = join(folder, 'Default', 'IndexedDB')
+  for (const database of readdirSync(place).filter((name) => name.endsWith('.leveldb')))
+    for (const name of readdirSync(join(place, database)))
+      if (/^(CURRENT|MANIFEST|\d+\.(log|ldb))/.test(name))
+        writeFileSync(join(place, database, name), Buffer.alloc(4096, 'rubbish'))
+}
+
 /** What came of pulling the plug, or of two tabs. */
 export interface BrowserFigures {
   readonly kills: number
@@ -84,6 +111,11 @@ export interface BrowserFigures {
   readonly reopened: number
   /** The browser had begun the damaged database anew, and the second copy put the log back. */
   readonly cameBack: number
+  /** After this many of the kills the log held packs of entries. */
+  readonly packed: number
+  readonly damages: number
+  /** The log was whole after its database's files had been overwritten. */
+  readonly healed: number
   readonly tabs: number
   readonly once: number
 }
@@ -94,7 +126,7 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
   const server = await buildServer(resolve('dist'))
   const url = await server.listen({ host: '127.0.0.1', port: 0 })
   const folder = mkdtempSync(join(tmpdir(), 'jolt-mile-hostile-'))
-  let [wholeOrNothing, came, reopened, cameBack, once_] = [0, 0, 0, 0, 0]
+  let [wholeOrNothing, came, reopened, cameBack, once_, packed, healed] = [0, 0, 0, 0, 0, 0, 0]
   try {
     let context = await start(folder)
     let page = context.pages()[0] ?? (await context.newPage())
@@ -116,7 +148,20 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
       if (now === before || now === before + RIDES) wholeOrNothing++
       if (now > before) came++
       before = now
+      if ((await packsIn(page)) > 0) packed++
       process.stdout.write('.')
+    }
+    for (let n = 0; n < DAMAGES; n++) {
+      // The copy follows a moment after the log.
+      await page.waitForTimeout(2000)
+      await context.close()
+      damage(folder)
+      context = await start(folder)
+      page = context.pages()[0] ?? (await context.newPage())
+      await page.goto(`${url}/miles`)
+      await page.getByText('The browser had lost your log.').waitFor({ timeout: 30_000 })
+      if ((await ridesIn(page)) === before) healed++
+      process.stdout.write('!')
     }
     for (let n = 0; n < tabs; n++) {
       const other = await context.newPage()
@@ -142,5 +187,16 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
     await server.close()
     rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 300 })
   }
-  return { kills, wholeOrNothing, came, reopened, cameBack, tabs, once: once_ }
+  return {
+    kills,
+    wholeOrNothing,
+    came,
+    reopened,
+    cameBack,
+    packed,
+    damages: DAMAGES,
+    healed,
+    tabs,
+    once: once_,
+  }
 }

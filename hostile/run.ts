@@ -1,14 +1,29 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { threeDevices } from '../test/devices.ts'
+import { plainNames, withoutPeople } from '../src/core/log/left-out.ts'
+import { liveEntries } from '../src/core/log/supersede.ts'
+import { mergeLogs } from '../src/core/log/merge.ts'
+import { firstText } from '../src/core/log/first-writing.ts'
+import { logAfter } from '../src/core/log/merge.ts'
+import { conflictsIn } from '../src/core/log/conflicts.ts'
+import { replay } from '../src/core/log/replay.ts'
+import { writtenAs } from '../src/core/log/written-as.ts'
+import { seededRandom } from '../src/core/stats/random.ts'
+import { inOneFolder, threeDevices } from '../test/devices.ts'
+import { playLiar } from '../test/liar.ts'
+import { commuter, ride } from '../test/log.ts'
+import { faultOfSheet, ruinedSheets } from '../test/sheet-mutants.ts'
 import { edgesOf } from '../test/edges.ts'
 import { mutantBackups } from '../test/mutants.ts'
 import { faultOfFile, GOOD_FILES, ruinedFiles } from '../test/ride-mutants.ts'
 import { faultOfAnswers } from '../test/whole-app.ts'
 import { readBackup } from '../src/formats/read-backup.ts'
 import { browserFigures } from './browser.ts'
+import { pictureFigures } from './pictures.ts'
+import { versionFigures } from './versions.ts'
 
 const NOW = '2026-12-01T12:00:00.000Z'
 const [MUTANTS, HISTORIES, RIDE_FILES, KILLS, TABS] = [10_000, 1000, 10_000, 50, 20]
+const [LIARS, FOLDERS, CORRECTIONS, VERSIONS] = [10_000, 20, 100_000, 10]
 const kept = readBackup(readFileSync('test/backups/format-1.json', 'utf8')).entries
 const say = (text: string): void => void process.stdout.write(`${text}\n`)
 
@@ -79,8 +94,82 @@ async function rideFiles(): Promise<string[]> {
   return rows
 }
 
+/** Records of a log with people and places left out, ruined, and brought into the whole of it. */
+function records(): string {
+  const plain = plainNames(({ kind }) => kind)
+  const record = liveEntries(kept).flatMap((entry) => withoutPeople(entry, plain) ?? [])
+  let [lost, broke] = [0, 0]
+  let example = ''
+  const whole = kept.map(firstText)
+  for (const { mutant } of mutantBackups(record, MUTANTS, 2028)) {
+    try {
+      const { entries } = readBackup(mutant)
+      const after = new Set(logAfter(kept, mergeLogs(kept, entries, Date.parse(NOW))).map(firstText))
+      lost += whole.filter((text) => !after.has(text)).length
+    } catch (error) {
+      broke++
+      example = String(error)
+    }
+  }
+  return `| ${MUTANTS} ruined records without people, brought into the whole log | ${lost} whole entries lost or shortened, ${broke} broke${example && `: ${example}`} | |`
+}
+
+async function sheets(): Promise<string> {
+  let [broke, slowest] = [0, 0]
+  let example = ''
+  for (const bytes of ruinedSheets(MUTANTS, 2029)) {
+    const from = performance.now()
+    const fault = await faultOfSheet(bytes)
+    slowest = Math.max(slowest, performance.now() - from)
+    if (fault === undefined) continue
+    broke++
+    example ||= fault
+  }
+  return `| ${MUTANTS} ruined copies of a good a.xlsx | ${broke} broke${example && `: ${example}`} | slowest ${slowest.toFixed(0)} ms |`
+}
+
+function liars(): string {
+  const random = seededRandom(31)
+  const faults = Array.from({ length: LIARS }, (_, i) => playLiar(random, i % 2 > 0)).filter(Boolean)
+  return `| ${LIARS} plays of a liar's files against an honest log, in any order; half of the logs of an earlier version, whose ids prove nothing | ${faults.length} times an honest entry changed, went or came back without a question${faults[0] ? `: ${faults[0]}` : ''} | eleven kinds of lies |`
+}
+
+function folders(): readonly string[] {
+  const play = (isWithLiar: boolean): readonly (string | undefined)[] =>
+    Array.from({ length: FOLDERS }, (_, i) => inOneFolder(500 + i, isWithLiar)).filter(Boolean)
+  const [plain, fooled] = [play(false), play(true)]
+  return [
+    `| three devices in one folder over 300 operations, ${FOLDERS} times | ${plain.length} ended unlike${plain[0] ? `: ${plain[0]}` : ''} | each writes its own file and takes in the others |`,
+    `| the same with a liar's file, empty, foreign and cut ones in the folder | ${fooled.length} lost an honest entry${fooled[0] ? `: ${fooled[0]}` : ''} | the lie changes every fifth operation |`,
+  ]
+}
+
+/** One ride corrected so many times, each correction correcting the one before. */
+function corrections(): string {
+  const log = [...writtenAs([...commuter, ride(2, 1, 10)], undefined, Date.parse(NOW) - 9e8)]
+  for (let n = 0; n < CORRECTIONS; n++) {
+    const last = log.at(-1)
+    if (!last) break
+    const [next] = writtenAs([{ ...ride(2, 1, 1 + (n % 90)), supersedes: last.id }], last.id, 0)
+    if (next) log.push(next)
+  }
+  const took = (work: () => unknown): string => {
+    const from = performance.now()
+    work()
+    return ((performance.now() - from) / 1000).toFixed(2)
+  }
+  const merge = took(() => mergeLogs(log.slice(0, 20), log, Date.parse(NOW)))
+  const opening = took(() => replay(log))
+  const asking = took(() => conflictsIn(log))
+  return `| ${CORRECTIONS} corrections in a row | merge ${merge} s, replay ${opening} s, questions ${asking} s | |`
+}
+
 say('ruined backups…')
 const rows = [mutants()]
+say('ruined records and spreadsheets…')
+rows.push(records(), await sheets())
+say('liars…')
+rows.push(liars(), ...folders(), corrections())
 say('odd values…')
 rows.push(edges())
 say('three devices…')
@@ -90,9 +179,12 @@ rows.push(...(await rideFiles()))
 say('a browser killed, and two tabs…')
 const figures = await browserFigures(KILLS, TABS, 7)
 rows.push(
-  `| a browser killed within 160 ms of pressing "Add 400 rides", ${figures.kills} times | ${figures.wholeOrNothing} all or nothing (${figures.came} times all), ${figures.reopened} opened again, ${figures.cameBack} of them from the second copy | every process of it at once, by SIGKILL |`,
+  `| a browser killed within 160 ms of pressing "Add 400 rides", ${figures.kills} times | ${figures.wholeOrNothing} all or nothing (${figures.came} times all), ${figures.reopened} opened again, ${figures.cameBack} of them from the second copy; ${figures.packed} times with packs | every process of it at once, by SIGKILL |`,
+  `| the log's own files overwritten with rubbish while the browser was shut, ${figures.damages} times | ${figures.healed} times the log came back whole from the second copy | |`,
   `| one file of 400 rides added from two tabs at once, ${figures.tabs} times | ${figures.once} times added once | |`,
 )
+say('pictures, and two builds…')
+rows.push(...(await pictureFigures()), await versionFigures(VERSIONS))
 writeFileSync(
   'docs/hostile.md',
   `# What the log bears
