@@ -20,7 +20,12 @@ export function mishapOf(event: Event): string | undefined {
       ? (event as PromiseRejectionEvent).reason
       : ((event as ErrorEvent).error ?? (event as ErrorEvent).message)
   if (thrown === undefined || thrown === '') return undefined
-  const said = thrown instanceof Error ? thrown.message || thrown.name : String(thrown as string)
+  const said =
+    thrown instanceof Error
+      ? thrown.message || thrown.name
+      : typeof thrown === 'string'
+        ? thrown
+        : (JSON.stringify(thrown) ?? typeof thrown)
   const isStopped = thrown instanceof Error && thrown.name === 'AbortError'
   return isStopped || TOLD_ELSEWHERE.test(said) ? undefined : said
 }

@@ -8,7 +8,7 @@ export function isTooDeep(value: unknown): boolean {
   let level: readonly unknown[] = [value]
   for (let depth = 0; level.some(isHolding); depth++) {
     if (depth >= MOST_DEPTH) return true
-    level = level.flatMap((one) => (isHolding(one) ? Object.values(one) : []))
+    level = level.flatMap((one) => (isHolding(one) ? (Object.values(one) as readonly unknown[]) : []))
   }
   return false
 }

@@ -65,10 +65,12 @@ function generationAnew(name: string): Promise<Generation | undefined> {
 const PATIENCE_MS = 3000
 
 /**
- * Whether whoever opens the database of a name now finds another one, or none. One that gives no answer in time is taken
+ * Whether whoever opens the database of a name now finds another one than that of a mark, or none. One that gives no answer in time is taken
  * to be there: the write itself then says what is wrong.
  */
-export async function isGone(name: string, { id }: Generation): Promise<boolean> {
+export async function isGone(name: string, mark: Generation | undefined): Promise<boolean> {
+  if (!mark) return false
+  const { id } = mark
   let timer: ReturnType<typeof setTimeout> | undefined
   const late = new Promise<Pick<Generation, 'id'>>((resolve) => {
     timer = setTimeout(() => resolve({ id }), PATIENCE_MS)

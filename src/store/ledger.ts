@@ -10,7 +10,7 @@ import { followVisible } from '../core/log/visible.ts'
 import { writtenAs } from '../core/log/written-as.ts'
 import { LogOpenError, openPatiently, type LogDatabase } from './database.ts'
 import { isGone, readGeneration, type Generation } from './generation.ts'
-import { logReader, LogVanishedError } from './log-reader.ts'
+import { logReader, LogVanishedError, type LogReader } from './log-reader.ts'
 import type { Ledger, LogState } from './log-state.ts'
 import { allAside, forgetAside, mergeIn, moveAside, takeFromAside, type MergedIn } from './merge-in.ts'
 import { keepOverruled } from './overruled.ts'
@@ -44,13 +44,18 @@ interface Keeping {
 
 const isOver = ({ status }: LogState): boolean => status === 'vanished' || status === 'outdated'
 
+/** A growing log as it is looked at: each entry under one id, and no letter in it that cannot be seen. */
+function followView(): (stored: readonly Entry[]) => readonly Entry[] {
+  const stamps = followStamps()
+  const visible = followVisible()
+  return (stored) => visible(stamps(stored))
+}
+
 /** @param onRead told of every state of the log that is shown */
 function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
   let state: LogState = { status: 'opening' }
   let reader = logReader(database)
-  const stamps = followStamps()
-  const visible = followVisible()
-  const oneStamp = (stored: readonly Entry[]): readonly Entry[] => visible(stamps(stored))
+  const oneStamp = followView()
   const listeners = new Set<() => void>()
   let watching: { unsubscribe: () => void } | undefined
   const tables = [database.entries, database.kept, database.aside, database.packs] as const
@@ -67,9 +72,7 @@ function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
     if (generation) onRead(stored, generation)
   }
   /** Reads from now on what is there now; a read that is still on its way belongs to the log before, and is let go. */
-  const beginAgain = (): void => {
-    reader = logReader(database)
-  }
+  const beginAgain = (): LogReader => (reader = logReader(database))
   const vanish = (): void => {
     if (isOver(state)) return
     watching?.unsubscribe()
@@ -114,9 +117,8 @@ function keepLog(database: LogDatabase, onRead: SecondCopy['follow']): Keeping {
       if (isOver(state))
         throw new LogVanishedError('This page must be loaded again before anything is written.')
       const mine = reader
-      const held = mine.generation()
       // A write into what the browser has cleared under this page would never end, and nothing would say so.
-      if (held && (await isGone(database.name, held)) && mine === reader && !isOver(state)) {
+      if ((await isGone(database.name, mine.generation())) && mine === reader && !isOver(state)) {
         database.close({ disableAutoOpen: true })
         vanish()
         throw new LogVanishedError('The log was cleared.')
@@ -202,6 +204,29 @@ function keepUnwritten(
   log.become({ status: 'vanished', stored: [...state.stored, ...writtenAs(drafts, newest, nowMs)] })
 }
 
+/** Writes what is decided on the log as it is at that moment. */
+async function writeInto(
+  database: LogDatabase,
+  log: Keeping,
+  decide: Parameters<Ledger['write']>[0],
+  clock: () => number,
+): ReturnType<Ledger['write']> {
+  const checks = await entryChecks()
+  const add = (): Promise<Entry[]> =>
+    log.change((stored) => addEntries(database, decide(log.oneStamp(stored)), checks, clock()))
+  const written = await add().catch(async (error: unknown) => {
+    if (!(error instanceof LogVanishedError)) throw error
+    if (!isOver(log.state())) {
+      // An empty log was deleted: another is there, or soon.
+      await openPatiently(database)
+      return add()
+    }
+    keepUnwritten(log, decide, checks, clock())
+    throw error
+  })
+  return { written, entries: log.oneStamp(log.held()) }
+}
+
 /** Adds what another log holds and this one does not, and the pictures that it then names. */
 async function mergeWith(
   database: LogDatabase,
@@ -271,22 +296,7 @@ export function openLedger(
             log.become({ status: 'shut', fault: error instanceof LogOpenError ? error.fault : 'broken' }),
         )
     },
-    write: async (decide) => {
-      const checks = await entryChecks()
-      const add = (): Promise<Entry[]> =>
-        log.change((stored) => addEntries(database, decide(log.oneStamp(stored)), checks, clock()))
-      const written = await add().catch(async (error: unknown) => {
-        if (!(error instanceof LogVanishedError)) throw error
-        if (!isOver(log.state())) {
-          // An empty log was deleted: another is there, or soon.
-          await openPatiently(database)
-          return add()
-        }
-        keepUnwritten(log, decide, checks, clock())
-        throw error
-      })
-      return { written, entries: log.oneStamp(log.held()) }
-    },
+    write: (decide) => writeInto(database, log, decide, clock),
     merge: (theirs, aside, pictures = []) => mergeWith(database, log, theirs, aside, pictures, clock),
     setAside: (ids) => log.change(() => moveAside(database, ids)),
     takeBack,

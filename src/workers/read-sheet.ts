@@ -3,8 +3,8 @@ import { pool } from './ask.ts'
 
 /** A spreadsheet file being read. */
 export interface SheetReading {
-  /** Its first sheet as a table with tabs. Fails with a RideFileError, or a WorkerError where the worker is not there. */
-  readonly result: Promise<string | 'cancelled'>
+  /** Its first sheet as a table with tabs; undefined where it was stopped. Fails with a RideFileError, or a WorkerError where the worker is not there. */
+  readonly result: Promise<string | undefined>
   readonly cancel: () => void
 }
 
@@ -18,7 +18,7 @@ export function readSheetFile(file: Blob, onProgress: (share: number) => void): 
     onStep: ({ done, of }) => onProgress(of === 0 ? 0 : done / of),
   })
   const result = asked.done.then((read) => {
-    if (!read) return 'cancelled' as const
+    if (!read) return undefined
     if ('fault' in read) throw new RideFileError(read.fault)
     return read.text
   })

@@ -7,7 +7,7 @@ import type { Holds } from './kinds/fields.ts'
  * width, invisible signs and tags. Joiners within words (U+200C, U+200D) are letters of some scripts, and stay.
  */
 const UNSEEN =
-  /[\u00ad\u034f\u061c\u115f\u1160\u17b4\u17b5\u180e\u200b\u200e\u200f\u202a-\u202e\u2060-\u2064\u2066-\u206f\u3164\ufeff\uffa0\ufff9-\ufffb]|[\u{e0000}-\u{e007f}]/gu
+  /[\u00ad\u061c\u115f\u1160\u180e\u200b\u200e\u200f\u202a-\u202e\u2060-\u2064\u2066-\u206f\u3164\ufeff\uffa0\ufff9-\ufffb]|\u034f|\u17b4|\u17b5|[\u{e0000}-\u{e007f}]/gu
 
 const HOLDING_TEXT: ReadonlySet<string> = new Set(['name', 'remark', 'words', 'person', 'place'])
 const holdsText = (holds: Holds): boolean =>

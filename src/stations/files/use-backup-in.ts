@@ -2,9 +2,8 @@ import { useRef, useState } from 'react'
 import type { EntryId } from '../../core/log/entry.ts'
 import { twoVersions } from '../../core/log/two-versions.ts'
 import { BackupFileError, type BackupContents } from '../../formats/backup-contents.ts'
-import { useOpenLog } from '../../session/log-context.ts'
+import { useOpenLog, type OpenLog } from '../../session/log-context.ts'
 import { asOneStep, withdrawIn } from '../../session/steps.ts'
-import type { Ledger } from '../../store/ledger.ts'
 import { sayCount } from '../../words/numbers.ts'
 import { readBackupFile, type BackupReading } from '../../workers/read-backup.ts'
 import { words } from '../../words/stations/files/use-backup-in.ts'
@@ -24,7 +23,7 @@ export interface BackupIn {
 }
 
 /** What merging a file came to. */
-type Merged = Awaited<ReturnType<Ledger['merge']>>
+type Merged = Awaited<ReturnType<OpenLog['ledger']['merge']>>
 
 const entries = (count: number): string => sayCount(count, 'entry')
 
@@ -44,7 +43,7 @@ function sayMerge(file: string, contents: BackupContents, merge: Merged, asked: 
     .join(' ')
 }
 
-const idsIn = (ledger: Ledger): readonly EntryId[] => {
+const idsIn = (ledger: OpenLog['ledger']): readonly EntryId[] => {
   const state = ledger.state()
   return state.status === 'open' ? state.entries.map(({ id }) => id) : []
 }

@@ -116,7 +116,7 @@ function useTaking(begin: (opened: Opened, mapping: GuessedNotes) => void) {
       if (held.current !== mine) return
       held.current = undefined
       setReading(undefined)
-      if (text === 'cancelled') setFault(words.cancelled)
+      if (text === undefined) setFault(words.cancelled)
       else await takeText(text, file.name)
     } catch (error) {
       const isSaid =
