@@ -26,6 +26,12 @@ const [MUTANTS, HISTORIES, RIDE_FILES, KILLS, TABS] = [10_000, 1000, 10_000, 50,
 const [LIARS, FOLDERS, CORRECTIONS, VERSIONS] = [10_000, 20, 100_000, 10]
 const kept = readBackup(readFileSync('test/backups/format-1.json', 'utf8')).entries
 const say = (text: string): void => void process.stdout.write(`${text}\n`)
+/** The table, each row said as soon as it is there: a run takes half an hour. */
+const rows: string[] = []
+function keep(...more: readonly string[]): void {
+  rows.push(...more)
+  for (const row of more) say(row)
+}
 
 function mutants(): string {
   const began = performance.now()
@@ -72,7 +78,7 @@ function histories(): string {
 }
 
 async function rideFiles(): Promise<string[]> {
-  const rows: string[] = []
+  const lines: string[] = []
   for (const name of Object.keys(GOOD_FILES)) {
     const began = performance.now()
     let [broke, slowest] = [0, 0]
@@ -87,11 +93,11 @@ async function rideFiles(): Promise<string[]> {
     }
     const seconds = ((performance.now() - began) / 1000).toFixed(0)
     process.stdout.write('.')
-    rows.push(
+    lines.push(
       `| ${RIDE_FILES} ruined copies of a good ${name} | ${broke} broke${example && `: ${example}`} | slowest ${slowest.toFixed(0)} ms, all ${seconds} s |`,
     )
   }
-  return rows
+  return lines
 }
 
 /** Records of a log with people and places left out, ruined, and brought into the whole of it. */
@@ -165,26 +171,26 @@ function corrections(): string {
 }
 
 say('ruined backups…')
-const rows = [mutants()]
+keep(mutants())
 say('ruined records and spreadsheets…')
-rows.push(records(), await sheets())
+keep(records(), await sheets())
 say('liars…')
-rows.push(liars(), ...folders(), corrections())
+keep(liars(), ...folders(), corrections())
 say('odd values…')
-rows.push(edges())
+keep(edges())
 say('three devices…')
-rows.push(histories())
+keep(histories())
 say('ruined ride files…')
-rows.push(...(await rideFiles()))
+keep(...(await rideFiles()))
 say('a browser killed, and two tabs…')
 const figures = await browserFigures(KILLS, TABS, 7)
-rows.push(
+keep(
   `| a browser killed within 160 ms of pressing "Add 400 rides", ${figures.kills} times | ${figures.wholeOrNothing} all or nothing (${figures.came} times all), ${figures.reopened} opened again, ${figures.cameBack} of them from the second copy; ${figures.packed} times with packs | every process of it at once, by SIGKILL |`,
   `| the log's own files overwritten with rubbish while the browser was shut, ${figures.damages} times | ${figures.healed} times the log came back whole from the second copy | |`,
   `| one file of 400 rides added from two tabs at once, ${figures.tabs} times | ${figures.once} times added once | |`,
 )
 say('pictures, and two builds…')
-rows.push(...(await pictureFigures()), await versionFigures(VERSIONS))
+keep(...(await pictureFigures()), await versionFigures(VERSIONS))
 writeFileSync(
   'docs/hostile.md',
   `# What the log bears
@@ -207,5 +213,4 @@ seen once in 10 to 70 kills, in the browser's own files; flushing every write do
 storage bucket, which is another set of files, and puts the log back from it (\`src/store/second-copy.ts\`).
 `,
 )
-say(rows.join('\n'))
 process.exit(0)
