@@ -58,37 +58,30 @@ async function review(page: Page, url: string, n: number): Promise<void> {
   await page.evaluate(() => localStorage.removeItem('jolt-mile openings own'))
 }
 
-/** How many rides the database holds, counted past the app. */
-const ridesIn = (page: Page): Promise<number> =>
+/** What a table of the database holds, looked at past the app. */
+const heldIn = (page: Page, table: 'entries' | 'packs'): Promise<readonly { readonly kind?: string }[]> =>
   page.evaluate(
-    () =>
-      new Promise<number>((resolve, reject) => {
+    (name) =>
+      new Promise((resolve, reject) => {
         const open = indexedDB.open('jolt-mile')
         open.onerror = () => reject(new Error('closed'))
         open.onsuccess = () => {
-          const all = open.result.transaction('entries').objectStore('entries').getAll()
+          const all = open.result.transaction(name).objectStore(name).getAll()
           all.onsuccess = () => {
             open.result.close()
-            resolve((all.result as { kind: string }[]).filter(({ kind }) => kind === 'ride').length)
+            resolve(
+              (all.result as { kind?: string }[]).map(({ kind }) => ({
+                ...(kind !== undefined && { kind }),
+              })),
+            )
           }
         }
       }),
+    table,
   )
 
-const packsIn = (page: Page): Promise<number> =>
-  page.evaluate(
-    () =>
-      new Promise<number>((resolve) => {
-        const open = indexedDB.open('jolt-mile')
-        open.onsuccess = () => {
-          const all = open.result.transaction('packs').objectStore('packs').count()
-          all.onsuccess = () => {
-            open.result.close()
-            resolve(all.result)
-          }
-        }
-      }),
-  )
+const ridesIn = async (page: Page): Promise<number> =>
+  (await heldIn(page, 'entries')).filter(({ kind }) => kind === 'ride').length
 
 /** So often are the files of the log overwritten. */
 const DAMAGES = 5
@@ -148,7 +141,7 @@ export async function browserFigures(kills: number, tabs: number, seed: number):
       if (now === before || now === before + RIDES) wholeOrNothing++
       if (now > before) came++
       before = now
-      if ((await packsIn(page)) > 0) packed++
+      if ((await heldIn(page, 'packs')).length > 0) packed++
       process.stdout.write('.')
     }
     for (let n = 0; n < DAMAGES; n++) {

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { createServer, connect } from 'node:net'
+import { createServer, connect, type Socket } from 'node:net'
 import { once } from 'node:events'
 import { afterEach, expect, test } from '@jest/globals'
 
@@ -19,12 +19,17 @@ async function start(env: Readonly<Record<string, string>>, saying: RegExp): Pro
   return said
 }
 
+/** A plain connection to the server that said where it is. */
+async function connected(said: string): Promise<Socket> {
+  const socket = connect(Number(/127\.0\.0\.1:(\d+)/.exec(said)?.[1]), '127.0.0.1')
+  socket.on('error', () => undefined)
+  await once(socket, 'connect')
+  return socket
+}
+
 test('a question that was half asked does not keep the server from stopping', async () => {
   const said = await start({ PORT: '0', HOST: '127.0.0.1' }, /demo/)
-  const port = Number(/127\.0\.0\.1:(\d+)/.exec(said)?.[1])
-  const socket = connect(port, '127.0.0.1')
-  await once(socket, 'connect')
-  socket.on('error', () => undefined)
+  const socket = await connected(said)
   socket.write('POST /api/caliper/press HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 100\r\n\r\n{"half"')
   const began = Date.now()
   server?.kill('SIGTERM')
@@ -56,10 +61,7 @@ test('a port that is taken is said to be', async () => {
 
 test('a sender that drips is cut off after the ten seconds that the server allows, not half a minute later', async () => {
   const said = await start({ PORT: '0', HOST: '127.0.0.1' }, /demo/)
-  const port = Number(/127\.0\.0\.1:(\d+)/.exec(said)?.[1])
-  const socket = connect(port, '127.0.0.1')
-  await once(socket, 'connect')
-  socket.on('error', () => undefined)
+  const socket = await connected(said)
   socket.resume()
   const began = Date.now()
   socket.write('GET /api/health HTTP/1.1\r\nHost: 127.0.0.1\r\n')

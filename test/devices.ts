@@ -137,20 +137,22 @@ const ORDERS: readonly (readonly [number, number])[][] = [
   ],
 ]
 
+/** Three devices with clocks of their own, of which the first holds the commuter's bike. */
+function threeBegun(): readonly [Device, Device, Device] {
+  const device = (clock: number, i: number): Device => ({ log: [], clock, name: `device ${i}` })
+  const first = device(0, 0)
+  write(first, commuter, 0)
+  return [first, device(40 * 60_000, 1), device(-3 * 3_600_000, 2)]
+}
+
 /**
  * A random history on three devices, merged in several orders at the end.
  * @returns what went wrong, in a few words; undefined where every device ends with the same log and garage
  */
 export function threeDevices(seed: number, steps = 40): string | undefined {
   const random = seededRandom(seed)
-  const devices: Device[] = [0, 40 * 60_000, -3 * 3_600_000].map((clock, i) => ({
-    log: [],
-    clock,
-    name: `device ${i}`,
-  }))
+  const devices = threeBegun()
   const [first] = devices
-  if (!first) return 'no device'
-  write(first, commuter, 0)
   for (const device of devices) merged(device, first)
   for (let n = 1; n <= steps; n++) act(devices, random, n)
   const written = new Set(devices.flatMap(({ log }) => log.map(({ id }) => id)))
@@ -181,14 +183,8 @@ export function threeDevices(seed: number, steps = 40): string | undefined {
 export function inOneFolder(seed: number, isWithLiar: boolean, steps = 300): string | undefined {
   const random = seededRandom(seed)
   const folder: Folder = new Map()
-  const devices: Device[] = [0, 40 * 60_000, -3 * 3_600_000].map((clock, i) => ({
-    log: [],
-    clock,
-    name: `device ${i}`,
-  }))
+  const devices = threeBegun()
   const [first] = devices
-  if (!first) return 'no device'
-  write(first, commuter, 0)
   for (const device of devices) takeTurn(device, folder)
   const honest = new Map(first.log.map((entry) => [entry.id, entry]))
   for (let n = 1; n <= steps; n++) {

@@ -4,6 +4,7 @@ import { openedLedger, storedIn } from '../../test/ledger.ts'
 import { commuter, kite, kiteChain, noon, ride, ruleReading, written } from '../../test/log.ts'
 import { replay } from '../core/log/replay.ts'
 import { liveEntries } from '../core/log/supersede.ts'
+import { writtenAs } from '../core/log/written-as.ts'
 import type { Ledger } from '../store/ledger.ts'
 import { asOneStep, recordIn, redoIn, restoreIn, undoIn, withdrawIn } from './steps.ts'
 
@@ -90,7 +91,12 @@ describe('what came in from a file', () => {
     await recordIn(ledger, [ride(1, 5, 60)])
     const own = new Set(ids(storedIn(ledger)))
     // Withdrawals and corrections of the file's own, and actions of its own, go and come with it.
-    const theirs = written([kite, ...kiteChain, { kind: 'withdraw', at: noon(1, 9), targets: [] }])
+    const first = written([kite, ...kiteChain, ride(1, 7, 500)])
+    const gone = first.at(-1)?.id ?? ''
+    const theirs = [
+      ...first,
+      ...writtenAs([{ kind: 'withdraw', at: noon(1, 9), targets: [gone] }], gone, Date.now()),
+    ]
     await ledger.merge(theirs, [])
     await asOneStep(
       ledger,
@@ -98,6 +104,7 @@ describe('what came in from a file', () => {
     )
     const all = live()
     expect(replay(storedIn(ledger)).bikes.size).toBe(2)
+    expect(km()).toBe(60)
     await undoIn(ledger)
     expect(replay(storedIn(ledger)).bikes.size).toBe(1)
     expect(km()).toBe(60)

@@ -41,9 +41,11 @@ export async function withdrawIn(
  */
 export async function asOneStep(ledger: Ledger, ids: readonly EntryId[]): Promise<readonly Entry[]> {
   if (ids.length === 0) return []
-  const out = await withdrawIn(ledger, ids, 'undo')
+  // All of them, also what its own withdrawals had taken out: else that would count once those are gone.
+  const out = await ledger.write(() => [{ kind: 'withdraw', at: now(), targets: ids, reason: 'undo' }])
+  const back = out.written.map(({ id }) => id)
   const { written } = await ledger.write(() => [
-    { kind: 'withdraw', at: now(), targets: out.map(({ id }) => id), reason: 'restore' },
+    { kind: 'withdraw', at: now(), targets: back, reason: 'restore' },
   ])
   return written
 }

@@ -1,5 +1,6 @@
 import type { EntityTable, Transaction } from 'dexie'
 import { newId } from './new-id.ts'
+import { withPatience } from './with-patience.ts'
 
 const KEY = 'generation'
 
@@ -61,21 +62,12 @@ function generationAnew(name: string): Promise<Generation | undefined> {
   })
 }
 
-/** A browser answers well within this, ms. */
-const PATIENCE_MS = 3000
-
 /**
  * Whether whoever opens the database of a name now finds another one than that of a mark, or none. One that gives no answer in time is taken
  * to be there: the write itself then says what is wrong.
  */
 export async function isGone(name: string, mark: Generation | undefined): Promise<boolean> {
   if (!mark) return false
-  const { id } = mark
-  let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<Pick<Generation, 'id'>>((resolve) => {
-    timer = setTimeout(() => resolve({ id }), PATIENCE_MS)
-  })
-  const seen = await Promise.race([generationAnew(name), late]).catch(() => ({ id }))
-  clearTimeout(timer)
-  return seen?.id !== id
+  const anew = generationAnew(name).then((seen) => ({ isOther: seen?.id !== mark.id }))
+  return (await withPatience(anew).catch(() => undefined))?.isOther === true
 }

@@ -3,6 +3,7 @@ import type { AsideEntry } from '../core/log/aside.ts'
 import type { Entry } from '../core/log/entries.ts'
 import { entryChecks } from '../formats/entry-checks.ts'
 import type { Generation } from './generation.ts'
+import { withPatience } from './with-patience.ts'
 
 /** What the copy is of, and how many of that log's entries it holds, in their order of arrival. */
 interface CopyMark {
@@ -48,18 +49,6 @@ export interface SecondCopy {
 const HANDFUL = 500
 /** What is written in quick succession is copied together, ms. */
 const LATER_MS = 200
-/** The browser answers well within this, ms; the log is not kept waiting for its copy. */
-const PATIENCE_MS = 3000
-
-/** What comes of it, or undefined where that takes too long. */
-async function withPatience<T>(work: PromiseLike<T> | undefined): Promise<T | undefined> {
-  let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<undefined>((resolve) => {
-    timer = setTimeout(() => resolve(undefined), PATIENCE_MS)
-  })
-  return Promise.race([work, late]).finally(() => clearTimeout(timer))
-}
-
 function openCopy({ indexedDB }: CopyPlace): CopyDatabase {
   const copy = new Dexie('jolt-mile second copy', {
     indexedDB,

@@ -24,7 +24,10 @@ function sayFields(entry: Entry, other: Entry, units: Units): string {
     .map((name) => {
       if (name === 'at') return `at ${lightFormat(new Date(entry.at), 'HH:mm')}`
       const field = fields.find((one) => one.name === name)
-      return `${field ? field.label(units) : name}: ${plainly((entry as unknown as Record<string, unknown>)[name])}`
+      if (!field) return `${name}: ${plainly((entry as unknown as Record<string, unknown>)[name])}`
+      const read = field.read(entry, { units })
+      const shown = field.input.type === 'choice' ? (field.input.options[read] ?? read) : read
+      return `${field.label(units)}: ${shown === '' ? 'nothing' : shown}`
     })
     .join(', ')
     .slice(0, 240)

@@ -30,11 +30,15 @@ function saidIn(entry: Entry): ReadonlyMap<string, unknown> {
   )
 }
 
-/** Whether two say something unlike. What a shortened one does not say was left out of it. */
-function isUnlike(ours: Entry, theirs: Entry): boolean {
+/** What ours says, with all that theirs says itself in its place: what was left out of theirs stays as ours has it. */
+export const saidOver = (ours: Entry, theirs: Entry): Entry =>
+  ({ ...ours, ...Object.fromEntries(saidIn(theirs)) }) as Entry
+
+/** The fields that two say unlike, by their names. What a shortened one does not say was left out of it. */
+export function fieldsUnlike(ours: Entry, theirs: Entry): readonly string[] {
   const [here, there] = [saidIn(ours), saidIn(theirs)]
   const altered = new Set([...alteredIn(ours), ...alteredIn(theirs)])
-  return [...new Set([...here.keys(), ...there.keys()])].some((name) => {
+  return [...new Set([...here.keys(), ...there.keys()])].filter((name) => {
     if (altered.has(name)) return false
     if (!here.has(name)) return ours.abridged !== true
     if (!there.has(name)) return theirs.abridged !== true
@@ -52,7 +56,7 @@ const underOurIds = (entry: Entry, { id, firstId }: Entry): Entry => {
  * and what both say stays as ours has it.
  */
 export function fillUp(ours: Entry, theirs: Entry): Filled {
-  const contradicts = isUnlike(ours, theirs)
+  const contradicts = fieldsUnlike(ours, theirs).length > 0
   if (!ours.abridged) return { whole: ours, contradicts }
   if (!theirs.abridged) return { whole: underOurIds(theirs, ours), contradicts }
   const { altered: _altered, ...kept } = ours

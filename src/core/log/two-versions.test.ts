@@ -41,6 +41,18 @@ test('the device that holds the other version comes to count the one that was ch
   expect(twoVersions(there, [honest])).toEqual([])
 })
 
+test('a shortened version that is right takes nothing away that was left out of it', () => {
+  const ours: Entry = { ...honest, writtenBy: 'Ada' }
+  const { writtenBy: _left, ...rest } = { ...ours, km: 41 }
+  const theirs: Entry = { ...rest, abridged: true }
+  expect(fieldsApart(ours, theirs)).toEqual(['km'])
+  expect(decidedDraft({ ours, theirs }, theirs)).toMatchObject({
+    km: 41,
+    writtenBy: 'Ada',
+    supersedes: ours.id,
+  })
+})
+
 test('what was taken out here, says the same, or is not of this log is no question', () => {
   const out = later({ kind: 'withdraw', at: noon(6, 1), targets: [honest.id] })
   expect(twoVersions([...log, out], [lie])).toEqual([])

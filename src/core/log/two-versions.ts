@@ -1,4 +1,4 @@
-import { canonicalText } from './canonical-text.ts'
+import { fieldsUnlike, saidOver } from './abridged.ts'
 import type { Entry, EntryDraft } from './entries.ts'
 import type { EntryId } from './entry.ts'
 import { firstIdOf, firstText } from './first-writing.ts'
@@ -11,17 +11,6 @@ export interface TwoVersions {
   /** What was kept beside it. */
   readonly theirs: Entry
 }
-
-/** Given with an id, or said of how it came: no part of what an entry says. */
-const NOT_SAID: ReadonlySet<string> = new Set([
-  'id',
-  'firstId',
-  'format',
-  'action',
-  'supersedes',
-  'abridged',
-  'altered',
-])
 
 /**
  * The contradictions that are open: each copy kept beside the log whose entry counts as it was first written. One that
@@ -48,17 +37,18 @@ export function twoVersions(entries: readonly Entry[], others: readonly Entry[])
   })
 }
 
-/** The fields that two entries say differently, by their names in the record, in alphabetical order. */
-export function fieldsApart(one: Entry, other: Entry): readonly string[] {
-  const [here, there] = [one, other] as unknown as readonly [Record<string, unknown>, Record<string, unknown>]
-  return [...new Set([...Object.keys(here), ...Object.keys(there)])]
-    .filter((name) => !NOT_SAID.has(name) && canonicalText(here[name]) !== canonicalText(there[name]))
+/** How an entry came, and where it stands: nothing that it says. */
+const NOT_SAID: ReadonlySet<string> = new Set(['format', 'action', 'supersedes'])
+
+/** The fields that two versions say differently, by their names in the record, in alphabetical order. */
+export const fieldsApart = (one: Entry, other: Entry): readonly string[] =>
+  fieldsUnlike(one, other)
+    .filter((name) => !NOT_SAID.has(name))
     .sort()
-}
 
 /**
  * What is written when somebody said which version is right: a correction that says it. The same where it is the log's
- * own, so that a device that holds the other one comes to count this one too.
+ * own, so that a device that holds the other one comes to count this one too. A shortened version is filled up from ours.
  */
 export function decidedDraft({ ours }: TwoVersions, right: Entry): EntryDraft {
   const {
@@ -70,6 +60,6 @@ export function decidedDraft({ ours }: TwoVersions, right: Entry): EntryDraft {
     abridged: _abridged,
     altered: _altered,
     ...said
-  } = right
+  } = right.abridged ? saidOver(ours, right) : right
   return { ...said, supersedes: ours.id }
 }

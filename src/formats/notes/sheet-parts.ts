@@ -2,6 +2,7 @@ import { SaxesParser } from 'saxes'
 import { RideFileError } from '../rides/ride-file-error.ts'
 import { listEntries, type ZipEntry } from '../rides/zip-list.ts'
 import { unpackZip } from '../rides/zip.ts'
+import { local } from './sheet-span.ts'
 import { words } from '../../words/formats/notes/sheet-file.ts'
 
 /** What is read of a spreadsheet file has this many bytes at most, unpacked: a table of notes has a hundredth of it. */
@@ -20,8 +21,6 @@ export interface SheetParts {
 }
 
 const text = (bytes: Uint8Array | undefined): string => new TextDecoder().decode(bytes)
-/** A name without its prefix. */
-const local = (name: string): string => name.slice(name.indexOf(':') + 1)
 
 /** Calls back with the attributes of every tag of this name, by their names without prefixes. */
 function eachTag(xml: string, wanted: string, tell: (of: Readonly<Record<string, string>>) => void): void {

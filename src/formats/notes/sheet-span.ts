@@ -18,7 +18,8 @@ const LAST_ROW = 1_048_576
 /** Read in one go, letters. */
 const PIECE = 262_144
 
-const local = (name: string): string => name.slice(name.indexOf(':') + 1)
+/** A name without its prefix. */
+export const local = (name: string): string => name.slice(name.indexOf(':') + 1)
 
 /** The values of an attribute, whatever stands before its name. */
 const valuesOf = (attributes: Readonly<Record<string, unknown>>, wanted: string): readonly string[] =>
