@@ -31,8 +31,10 @@ function saidIn(entry: Entry): ReadonlyMap<string, unknown> {
 }
 
 /** What ours says, with all that theirs says itself in its place: what was left out of theirs stays as ours has it. */
-export const saidOver = (ours: Entry, theirs: Entry): Entry =>
-  ({ ...ours, ...Object.fromEntries(saidIn(theirs)) }) as Entry
+export const saidOver = (ours: Entry, theirs: Entry): Entry => ({
+  ...ours,
+  ...Object.fromEntries(saidIn(theirs)),
+})
 
 /** The fields that two say unlike, by their names. What a shortened one does not say was left out of it. */
 export function fieldsUnlike(ours: Entry, theirs: Entry): readonly string[] {
