@@ -34,6 +34,20 @@ function Begin({ notes, said }: { readonly notes: Notes; readonly said: string |
       >
         {said ?? phrases.bringInNotesFromASpreadsheet}
       </Answer>
+      {notes.reading && (
+        <div className="flex items-center gap-4">
+          <p role="status" className="[overflow-wrap:anywhere]">
+            {phrases.reading(notes.reading.file)}
+          </p>
+          <progress
+            className="h-2 min-w-24 flex-1 accent-petrol"
+            max={1}
+            value={notes.reading.share}
+            aria-label={phrases.readingTheSpreadsheet}
+          />
+          <Button onClick={notes.cancel}>{phrases.cancel}</Button>
+        </div>
+      )}
       <div className="grid grid-cols-2 gap-x-14 gap-y-6 border-t border-hairline pt-6 max-lg:grid-cols-1">
         <Section title={phrases.pasteIt} note={phrases.selectTheCellsInTheSpreadsheet}>
           <label className="sr-only" htmlFor="notes-text">
@@ -69,20 +83,6 @@ function Begin({ notes, said }: { readonly notes: Notes; readonly said: string |
           </DropPlace>
         </Section>
       </div>
-      {notes.reading && (
-        <div className="flex items-center gap-4">
-          <p role="status" className="[overflow-wrap:anywhere]">
-            {phrases.reading(notes.reading.file)}
-          </p>
-          <progress
-            className="h-2 min-w-24 flex-1 accent-petrol"
-            max={1}
-            value={notes.reading.share}
-            aria-label={phrases.readingTheSpreadsheet}
-          />
-          <Button onClick={notes.cancel}>{phrases.cancel}</Button>
-        </div>
-      )}
       {notes.fault !== undefined && (
         <p role="alert" className="font-medium text-rust">
           {phrases.nothingWasChanged(notes.fault)}
